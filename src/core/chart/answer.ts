@@ -1,0 +1,14 @@
+import { Type } from 'class-transformer'
+import { IsObject, ValidateNested } from 'class-validator'
+import { IsRecordId, IsWord, Optional } from './constraints'
+import type { MoveId, PositionId, ReactionId } from './ids'
+import { Tries } from './tries'
+
+/** The move that we plan for a reaction; with tries of its own where it goes better or worse than tried cold. */
+export class Answer {
+  @IsRecordId() reaction!: ReactionId
+  @IsRecordId() move!: MoveId
+  @Optional() @IsObject() @ValidateNested() @Type(() => Tries) tries?: Tries
+  /** A position, or `caught`; absent: where conceding leads. */
+  @Optional() @IsWord() stallsIn?: PositionId | 'caught'
+}

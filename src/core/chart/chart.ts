@@ -1,0 +1,61 @@
+import { Type } from 'class-transformer'
+import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
+import { Answer } from './answer'
+import { IsFraction, IsMeanSecondsOrNever, IsRecordId, IsWord, IsWorth, Optional } from './constraints'
+import { Hold } from './hold'
+import { Move } from './move'
+import { Position } from './position'
+import { Reaction } from './reaction'
+import type { ByAhead } from './words'
+
+export const CHART_FORMAT = 'ataque-chart'
+export const CHART_VERSION = 1
+
+export const DEFAULT_BREAK_UP = 60
+export const DEFAULT_REPEAT = 0.5
+export const DEFAULT_ENDS: ByAhead<number> = { ours: 0.2, even: 0, theirs: -0.2 }
+
+/** What an exchange is worth that ends without a finish, by who is ahead. */
+export class Ends {
+  @Optional() @IsWorth() ours?: number
+  @Optional() @IsWorth() even?: number
+  @Optional() @IsWorth() theirs?: number
+}
+
+export class Settings {
+  @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
+  @Optional() @IsFraction() repeat?: number
+  @Optional() @IsObject() @ValidateNested() @Type(() => Ends) ends?: Ends
+  /** The scenario that the coach last looked at; see the game's `Scenario`. */
+  @Optional() @IsObject() scenario?: Record<string, unknown>
+}
+
+/** One coach's plan, seen from our side: what is authored, and perhaps unfinished. */
+export class Chart {
+  @Equals(CHART_FORMAT) format!: typeof CHART_FORMAT
+  @Equals(CHART_VERSION) version!: typeof CHART_VERSION
+  @IsRecordId() id!: string
+  @IsWord() title!: string
+  @Optional() @IsString() notes?: string
+  @Optional() @IsObject() @ValidateNested() @Type(() => Settings) settings?: Settings
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Position) positions!: Position[]
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Hold) holds?: Hold[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Move) moves!: Move[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
+}
+
+/** A chart with nothing in it yet. */
+export function emptyChart(id: string, title: string): Chart {
+  return {
+    format: CHART_FORMAT,
+    version: CHART_VERSION,
+    id,
+    title,
+    positions: [],
+    holds: [],
+    moves: [],
+    reactions: [],
+    answers: [],
+  }
+}

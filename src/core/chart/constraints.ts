@@ -1,0 +1,87 @@
+// Decorators of class-transformer look their types up through it, so it must be there before any record.
+import 'reflect-metadata/lite'
+import { registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
+import { isId } from './ids'
+
+/** Validators that class-validator has no ready-made one for. The messages finish the sentence "<field> ...". */
+
+export const MAX_TRIES = 1000
+
+function constraint(name: string, says: string, holds: (value: unknown) => boolean) {
+  return (options?: ValidationOptions) =>
+    (target: object, propertyName: string): void =>
+      registerDecorator({
+        name,
+        target: target.constructor,
+        propertyName,
+        options,
+        validator: { validate: holds, defaultMessage: () => says },
+      })
+}
+
+const isNumber = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value)
+
+/** Absent is fine; `null` is not (class-validator's IsOptional lets null through). */
+export function Optional(): PropertyDecorator {
+  return (target, key) => ValidateIf((record) => record[key] !== undefined)(target, key)
+}
+
+export const IsRecordId = constraint(
+  'isRecordId',
+  'must be an id: a to z first, then a to z, 0 to 9 or hyphens, at most 64, and not finish, caught or goal',
+  isId,
+)
+
+export const IsSeconds = constraint(
+  'isSeconds',
+  'must be whole seconds, at least 1',
+  (value) => Number.isInteger(value) && (value as number) >= 1 && (value as number) <= 86_400,
+)
+
+export const IsMeanSeconds = constraint(
+  'isMeanSeconds',
+  'must be a number of seconds, at least 1',
+  (value) => isNumber(value) && value >= 1,
+)
+
+export const IsMeanSecondsOrNever = constraint(
+  'isMeanSecondsOrNever',
+  'must be a number of seconds, at least 1, or null for never',
+  (value) => value === null || (isNumber(value) && value >= 1),
+)
+
+export const IsTryCount = constraint(
+  'isTryCount',
+  `must be a number of tries from 0 to ${MAX_TRIES}`,
+  (value) => isNumber(value) && value >= 0 && value <= MAX_TRIES,
+)
+
+/** The entries of a map of tries that are not counts, or the map itself when it is none. */
+export function badCounts(map: unknown): { key: string | null; reason: string }[] {
+  if (typeof map !== 'object' || map === null || Array.isArray(map)) {
+    return [{ key: null, reason: 'must be an object of tries' }]
+  }
+  return Object.entries(map)
+    .filter(([, n]) => !isNumber(n) || n < 0 || n > MAX_TRIES)
+    .map(([key]) => ({ key, reason: `must be a number of tries from 0 to ${MAX_TRIES}` }))
+}
+
+export const IsTryMap = constraint('isTryMap', 'must be an object of tries', (map) => badCounts(map).length === 0)
+
+export const IsFraction = constraint(
+  'isFraction',
+  'must be a number from 0 to 1',
+  (value) => isNumber(value) && value >= 0 && value <= 1,
+)
+
+export const IsWorth = constraint(
+  'isWorth',
+  'must be a number from -1 to 1',
+  (value) => isNumber(value) && value >= -1 && value <= 1,
+)
+
+export const IsWord = constraint(
+  'isWord',
+  'must be a text of 1 to 200 characters',
+  (value) => typeof value === 'string' && value.trim().length > 0 && value.length <= 200,
+)

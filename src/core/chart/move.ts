@@ -1,0 +1,53 @@
+import { Type } from 'class-transformer'
+import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
+import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
+import type { HoldId, MoveId, PositionId } from './ids'
+import { Tries } from './tries'
+import { KINDS, type Kind } from './words'
+
+export const DEFAULT_MOVE_SECONDS = 5
+
+/** The usual mistake at a checkpoint: what goes wrong, what it looks like, the fix. */
+export class Fault {
+  @IsString() mistake!: string
+  @IsString() result!: string
+  @IsString() fix!: string
+}
+
+/** A condition of a move that must be true, in order; `until` is what must be on before it may be let go. */
+export class Checkpoint {
+  @IsRecordId() id!: string
+  @IsString() text!: string
+  @Optional() @IsString() test?: string
+  @Optional() @IsString() until?: string
+  @Optional() @IsObject() @ValidateNested() @Type(() => Fault) fault?: Fault
+}
+
+/** Something that we try from a position; it lands in a position or in a finish. */
+export class Move {
+  @IsRecordId() id!: MoveId
+  @IsWord() name!: string
+  @Optional() @IsArray() @IsWord({ each: true }) aliases?: string[]
+  @IsIn(KINDS) kind!: Kind
+  @IsRecordId() from!: PositionId
+  /** A position, or `finish`. */
+  @IsWord() to!: PositionId | 'finish'
+  @Optional() @IsBoolean() across?: boolean
+  @Optional() @IsSeconds() seconds?: number
+  @IsObject() @ValidateNested() @Type(() => Tries) tries!: Tries
+  /** A position, or `caught`; absent: in `from`. */
+  @Optional() @IsWord() stallsIn?: PositionId | 'caught'
+  @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
+  @Optional() @IsArray() @IsWord({ each: true }) usesAny?: string[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) needs?: HoldId[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) adds?: HoldId[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) drops?: HoldId[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) keeps?: HoldId[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) strips?: HoldId[]
+  @Optional() @IsObject() turns?: Record<string, unknown>
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Checkpoint) checkpoints?: Checkpoint[]
+  @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
+  @Optional() @IsObject() hazard?: Record<string, unknown>
+  @Optional() @IsObject() fit?: Record<string, unknown>
+  @Optional() @IsString() notes?: string
+}

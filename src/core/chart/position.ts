@@ -1,0 +1,36 @@
+import { Type } from 'class-transformer'
+import { IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
+import { IsMeanSeconds, IsRecordId, IsTryMap, IsWord, IsWorth, Optional } from './constraints'
+import type { HoldId, PositionId } from './ids'
+import { AHEAD, type Ahead } from './words'
+
+/** What they do while we hold still: one of `reactions` about once every `every` seconds. */
+export class Unprompted {
+  @IsMeanSeconds() every!: number
+  /** Reaction id to count. */
+  @IsTryMap() reactions!: Record<string, number>
+}
+
+/** Mean seconds until they finish us here, and the capabilities that they need for it. */
+export class Threat {
+  @IsMeanSeconds() every!: number
+  @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
+}
+
+/** Who controls whom, stable enough to pause in. */
+export class Position {
+  @IsRecordId() id!: PositionId
+  @IsWord() name!: string
+  @Optional() @IsArray() @IsWord({ each: true }) aliases?: string[]
+  @IsWord() family!: string
+  @IsIn(AHEAD) ahead!: Ahead
+  @Optional() @IsWord() frame?: string
+  @Optional() @IsObject() orientation?: Record<string, unknown>
+  @Optional() @IsArray() @IsRecordId({ each: true }) holds?: HoldId[]
+  @Optional() @IsObject() @ValidateNested() @Type(() => Unprompted) unprompted?: Unprompted
+  @Optional() @IsObject() @ValidateNested() @Type(() => Threat) threat?: Threat
+  @Optional() @IsMeanSeconds() breakUp?: number
+  @Optional() @IsWorth() endWorth?: number
+  @Optional() @IsRecordId() mirror?: PositionId
+  @Optional() @IsString() notes?: string
+}

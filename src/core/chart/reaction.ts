@@ -1,0 +1,25 @@
+import { IsArray, IsString } from 'class-validator'
+import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
+import type { HoldId, MoveId, PositionId, ReactionId } from './ids'
+
+export const DEFAULT_REACTION_SECONDS = 2
+
+/** What they do: an escape attempt, a defence, a counter. Several moves may meet the same one. */
+export class Reaction {
+  @IsRecordId() id!: ReactionId
+  @IsWord() name!: string
+  @Optional() @IsArray() @IsWord({ each: true }) aliases?: string[]
+  @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
+  @Optional() @IsArray() @IsWord({ each: true }) usesAny?: string[]
+  /** Ids of checkpoints that it breaks. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) breaks?: string[]
+  /** Our holds that it takes off. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) strips?: HoldId[]
+  /** Their holds that it puts on. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) adds?: HoldId[]
+  /** A position, or `caught`. */
+  @IsWord() endsIn!: PositionId | 'caught'
+  @Optional() @IsSeconds() seconds?: number
+  @Optional() @IsRecordId() mirror?: MoveId
+  @Optional() @IsString() notes?: string
+}

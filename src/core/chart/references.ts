@@ -1,0 +1,151 @@
+import type { Problem } from '../problem'
+import type { Chart } from './chart'
+import { holder, type Hold } from './hold'
+import { comesToSomething, type Tries } from './tries'
+import type { Limb, Person } from './words'
+
+/**
+ * Checks what ties the records together: unique ids, references, whose holds, shared limbs, tries that come to nothing.
+ * `chart` has passed `checkStructure`. Returns all problems at once, in file order.
+ */
+export function checkReferences(chart: Chart): Problem[] {
+  return new ReferenceCheck(chart).run()
+}
+
+class ReferenceCheck {
+  private readonly problems: Problem[] = []
+  private readonly positions: Set<string>
+  private readonly moves: Set<string>
+  private readonly reactions: Set<string>
+  private readonly holds: Map<string, Hold>
+  private readonly checkpoints: Set<string>
+
+  constructor(private readonly chart: Chart) {
+    this.positions = new Set(chart.positions.map(({ id }) => id))
+    this.moves = new Set(chart.moves.map(({ id }) => id))
+    this.reactions = new Set(chart.reactions.map(({ id }) => id))
+    this.holds = new Map((chart.holds ?? []).map((hold) => [hold.id, hold]))
+    this.checkpoints = new Set(chart.moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
+  }
+
+  run(): Problem[] {
+    for (const kind of ['positions', 'holds', 'moves', 'reactions'] as const) {
+      this.unique(this.chart[kind] ?? [], [kind])
+    }
+    this.checkPositions()
+    this.checkMoves()
+    this.checkReactions()
+    this.checkAnswers()
+    return this.problems
+  }
+
+  private say(code: string, path: Problem['path'], message: string): void {
+    this.problems.push({ code, path, message })
+  }
+
+  private unique(records: readonly { id: string }[], path: Problem['path']): void {
+    const seen = new Set<string>()
+    records.forEach(({ id }, index) => {
+      if (seen.has(id)) this.say('duplicate-id', [...path, index, 'id'], `"${id}" is used twice`)
+      seen.add(id)
+    })
+  }
+
+  private refer(kind: string, known: { has(id: string): boolean }, id: string | undefined, path: Problem['path']): void {
+    if (id !== undefined && !known.has(id)) this.say('unknown-reference', path, `there is no ${kind} "${id}"`)
+  }
+
+  private place(id: string | undefined, path: Problem['path'], also?: string): void {
+    if (id !== also) this.refer('position', this.positions, id, path)
+  }
+
+  private ownedHolds(ids: readonly string[] | undefined, by: Person | 'either', path: Problem['path']): void {
+    ids?.forEach((id, index) => {
+      const hold = this.holds.get(id)
+      if (!hold) return this.say('unknown-reference', [...path, index], `there is no hold "${id}"`)
+      if (by !== 'either' && holder(hold) !== by) {
+        this.say('wrong-person', [...path, index], `"${id}" is not one of ${by === 'ours' ? 'our' : 'their'} holds`)
+      }
+    })
+  }
+
+  private sharedLimbs(ids: readonly string[] | undefined, path: Problem['path']): void {
+    const taken = new Map<`${Person} ${Limb}`, string>()
+    ids?.forEach((id, index) => {
+      const hold = this.holds.get(id)
+      for (const limb of new Set(hold?.limbs)) {
+        const key = `${holder(hold!)} ${limb}` as const
+        const other = taken.get(key)
+        if (other !== undefined) {
+          this.say('shared-limb', [...path, index], `"${id}" and "${other}" both use the ${limb.replace('-', ' ')}`)
+        }
+        taken.set(key, id)
+      }
+    })
+  }
+
+  private tries(tries: Tries, path: Problem['path']): void {
+    if (!comesToSomething(tries)) {
+      this.say('empty-tries', path, 'needs a try that lands, ends elsewhere or meets a reaction')
+    }
+    for (const id of Object.keys(tries.elsewhere ?? {})) this.place(id, [...path, 'elsewhere', id], 'caught')
+    this.reactionKeys(tries.reactions, [...path, 'reactions'])
+  }
+
+  private reactionKeys(counts: Record<string, number> | undefined, path: Problem['path']): void {
+    for (const id of Object.keys(counts ?? {})) this.refer('reaction', this.reactions, id, [...path, id])
+  }
+
+  private checkPositions(): void {
+    this.chart.positions.forEach((position, index) => {
+      const path = ['positions', index]
+      this.ownedHolds(position.holds, 'either', [...path, 'holds'])
+      this.sharedLimbs(position.holds, [...path, 'holds'])
+      this.place(position.mirror, [...path, 'mirror'])
+      const counts = position.unprompted?.reactions
+      if (!counts) return
+      this.reactionKeys(counts, [...path, 'unprompted', 'reactions'])
+      if (!Object.values(counts).some((n) => n > 0)) {
+        this.say('empty-tries', [...path, 'unprompted', 'reactions'], 'needs a reaction with a count')
+      }
+    })
+  }
+
+  private checkMoves(): void {
+    this.chart.moves.forEach((move, index) => {
+      const path = ['moves', index]
+      this.place(move.from, [...path, 'from'])
+      this.place(move.to, [...path, 'to'], 'finish')
+      this.place(move.stallsIn, [...path, 'stallsIn'], 'caught')
+      for (const list of ['needs', 'adds', 'drops', 'keeps'] as const) {
+        this.ownedHolds(move[list], 'ours', [...path, list])
+      }
+      this.ownedHolds(move.strips, 'theirs', [...path, 'strips'])
+      this.sharedLimbs(move.adds, [...path, 'adds'])
+      this.tries(move.tries, [...path, 'tries'])
+      this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
+    })
+  }
+
+  private checkReactions(): void {
+    this.chart.reactions.forEach((reaction, index) => {
+      const path = ['reactions', index]
+      this.place(reaction.endsIn, [...path, 'endsIn'], 'caught')
+      this.ownedHolds(reaction.strips, 'ours', [...path, 'strips'])
+      this.ownedHolds(reaction.adds, 'theirs', [...path, 'adds'])
+      this.sharedLimbs(reaction.adds, [...path, 'adds'])
+      this.refer('move', this.moves, reaction.mirror, [...path, 'mirror'])
+      reaction.breaks?.forEach((id, at) => this.refer('checkpoint', this.checkpoints, id, [...path, 'breaks', at]))
+    })
+  }
+
+  private checkAnswers(): void {
+    this.chart.answers.forEach((answer, index) => {
+      const path = ['answers', index]
+      this.refer('reaction', this.reactions, answer.reaction, [...path, 'reaction'])
+      this.refer('move', this.moves, answer.move, [...path, 'move'])
+      this.place(answer.stallsIn, [...path, 'stallsIn'], 'caught')
+      if (answer.tries) this.tries(answer.tries, [...path, 'tries'])
+    })
+  }
+}

@@ -1,0 +1,31 @@
+import { IsTryCount, IsTryMap, Optional } from './constraints'
+
+/** How about ten tries go: counts, not probabilities; absent is 0. */
+export class Tries {
+  @Optional() @IsTryCount() lands?: number
+  @Optional() @IsTryCount() stalls?: number
+  /** Position id or `caught` to count. */
+  @Optional() @IsTryMap() elsewhere?: Record<string, number>
+  /** Reaction id to count. */
+  @Optional() @IsTryMap() reactions?: Record<string, number>
+}
+
+const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
+
+/** All tries together: how sure the coach is. */
+export function totalTries(tries: Tries): number {
+  return (tries.lands ?? 0) + (tries.stalls ?? 0) + sum(tries.elsewhere) + sum(tries.reactions)
+}
+
+/** True when the tries have something that can come of them besides nothing. */
+export function comesToSomething(tries: Tries): boolean {
+  return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0
+}
+
+/** The tries with one reaction's count moved to `stalls`, as if they did nothing instead. */
+export function withoutReaction(tries: Tries, reaction: string): Tries {
+  const reactions = { ...tries.reactions }
+  const moved = reactions[reaction] ?? 0
+  delete reactions[reaction]
+  return { ...tries, stalls: (tries.stalls ?? 0) + moved, reactions }
+}

@@ -1,0 +1,35 @@
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { NONE, type Game } from './game'
+
+/** Indices of a game back to the coach's ids. */
+
+/** Id of the move that an action tries, or `wait` or `concede`. */
+export function actionName(game: Game, a: number): string {
+  const move = game.meaning.actionMove[a]
+  if (move !== NONE) return game.meaning.index.moves[move].record.id
+  return game.groupIsReaction[groupOfAction(game, a)] ? 'concede' : 'wait'
+}
+
+/** The group that an action belongs to. */
+export function groupOfAction(game: Game, a: number): number {
+  let low = 0
+  let high = game.groupCount - 1
+  while (low < high) {
+    const middle = (low + high + 1) >> 1
+    if (game.groupActions[middle] <= a) low = middle
+    else high = middle - 1
+  }
+  return low
+}
+
+export const moveId = (game: Game, move: number): MoveId => game.meaning.index.moves[move].record.id
+export const reactionId = (game: Game, reaction: number): ReactionId => game.meaning.index.reactions[reaction].record.id
+export const positionId = (game: Game, position: number): PositionId => game.meaning.index.positions[position].record.id
+
+/** The action by which a move is tried in a group, or NONE; `answer` picks one of several answers with that move. */
+export function actionOfMove(game: Game, group: number, move: number): number {
+  for (let a = game.groupActions[group]; a < game.groupActions[group + 1]; a++) {
+    if (game.meaning.actionMove[a] === move) return a
+  }
+  return NONE
+}

@@ -1,0 +1,190 @@
+import { NO_HOLDS, type HoldSet } from '../holds/holdTable'
+import type { Person } from '../chart/words'
+import { CAUGHT, type ChartIndex, type IndexedMove, type TryCounts } from './chartIndex'
+import { carriesAll } from './rules'
+
+/**
+ * Which holds can still matter where: a backward liveness analysis over positions and reactions
+ * (Aho, Lam, Sethi & Ullman, Compilers, 9.2.5, with holds for variables).
+ * Each hold's fate depends on itself alone (`settle` removes what conflicts with a constant set), so leaving out
+ * a hold that is not live changes nothing that follows. A first, forward pass finds which holds may be on at all.
+ */
+export interface Relevance {
+  /** Holds that matter in a position. */
+  position: HoldSet[]
+  /** Holds that matter in a reaction met where it ends (`home`), and in one met elsewhere. */
+  reaction: { home: HoldSet[]; away: HoldSet[] }
+}
+
+/** A passage between two places: holds outside `survives` are off afterwards, `gains` may be on. */
+interface Passage {
+  from: number
+  to: number
+  survives: HoldSet
+  gains: HoldSet
+  /** Not walked before all of these may be on. */
+  needs: HoldSet
+}
+
+/** Relevance for every position and reaction of the chart, whatever the start. */
+export function relevantHolds(index: ChartIndex): Relevance {
+  const walk = new Passages(index)
+  const may = walk.mayBeOn()
+  const live = walk.liveHolds(may)
+  const places = index.positions.length
+  return {
+    position: live.slice(0, places),
+    reaction: {
+      home: index.reactions.map((_, r) => live[places + 2 * r]),
+      away: index.reactions.map((_, r) => live[places + 2 * r + 1]),
+    },
+  }
+}
+
+class Passages {
+  private readonly passages: Passage[] = []
+  private readonly count: number
+  private readonly all: HoldSet
+
+  constructor(private readonly index: ChartIndex) {
+    this.count = index.positions.length + 2 * index.reactions.length
+    this.all = index.holds.all
+    index.positions.forEach((_, p) => this.fromPosition(p))
+    index.reactions.forEach((_, r) => this.fromReaction(r))
+  }
+
+  private reactionNode(r: number, home: boolean): number {
+    return this.index.positions.length + 2 * r + (home ? 0 : 1)
+  }
+
+  private fromPosition(p: number): void {
+    const { moves, unprompted } = this.index.positions[p]
+    for (const [r] of unprompted) this.meets(p, r, this.index.reactions[r].endsIn === p, NO_HOLDS, NO_HOLDS)
+    for (const m of moves) {
+      const move = this.index.moves[m]
+      this.tried(p, move, move.tries, true)
+      if (move.stallsIn !== undefined) this.arrives(p, move.stallsIn, move.needs)
+    }
+  }
+
+  private fromReaction(r: number): void {
+    const { endsIn, answers } = this.index.reactions[r]
+    for (const home of [true, false]) {
+      const node = this.reactionNode(r, home)
+      if (home && endsIn !== CAUGHT) this.passages.push(this.passage(node, endsIn, this.all, NO_HOLDS, NO_HOLDS))
+      if (!home) this.arrives(node, endsIn, NO_HOLDS, this.index.reactions[r].adds)
+      for (const answer of answers) {
+        const move = this.index.moves[answer.move]
+        this.tried(node, move, answer.tries, home && move.from === endsIn)
+        if (answer.stallsIn !== undefined) this.arrives(node, answer.stallsIn, move.needs)
+      }
+    }
+  }
+
+  private tried(node: number, move: IndexedMove, tries: TryCounts, stayed: boolean): void {
+    for (const [place] of tries.elsewhere) this.arrives(node, place, move.needs)
+    for (const [r] of tries.reactions) {
+      this.meets(node, r, this.index.reactions[r].endsIn === move.from, move.drops, move.needs)
+    }
+    if (move.to < 0) return
+    const { holds } = this.index
+    let survives = this.all & ~(move.drops | move.strips | holds.sharingLimbs(move.adds) | move.adds)
+    let gains = move.adds
+    if (!(move.to === move.from && !move.across && stayed)) {
+      const { own } = this.index.positions[move.to]
+      if (!carriesAll(this.index, move)) survives &= move.keeps
+      survives &= ~(own | holds.sharingLimbs(own))
+      gains |= own
+    }
+    this.passages.push(this.passage(node, move.to, survives, gains, move.needs))
+  }
+
+  private meets(node: number, r: number, home: boolean, drops: HoldSet, needs: HoldSet): void {
+    const { strips, adds } = this.index.reactions[r]
+    const survives = this.all & ~(drops | strips | adds | this.index.holds.sharingLimbs(adds))
+    this.passages.push(this.passage(node, this.reactionNode(r, home), survives, adds, needs))
+  }
+
+  /** Into a position with its own holds and perhaps `gains`, whatever was on. */
+  private arrives(node: number, place: number, needs: HoldSet, gains = NO_HOLDS): void {
+    if (place < 0) return
+    this.passages.push(this.passage(node, place, NO_HOLDS, this.index.positions[place].own | gains, needs))
+  }
+
+  private passage(from: number, to: number, survives: HoldSet, gains: HoldSet, needs: HoldSet): Passage {
+    return { from, to, survives, gains, needs }
+  }
+
+  /** Forward: the holds that may be on in each place, starting anywhere with the position's own. */
+  mayBeOn(): HoldSet[] {
+    const may: HoldSet[] = new Array<HoldSet>(this.count).fill(NO_HOLDS)
+    this.index.positions.forEach(({ own }, p) => (may[p] = own))
+    this.untilStable(() =>
+      this.passages.map(({ from, to, survives, gains, needs }) => {
+        if ((needs & may[from]) !== needs) return false
+        return grow(may, to, (may[from] & survives) | gains)
+      }),
+    )
+    return may
+  }
+
+  /** Backward: the holds that some need or denial may yet ask for. */
+  liveHolds(may: HoldSet[]): HoldSet[] {
+    const live = may.map((on, node) => this.askedFor(node, on))
+    this.untilStable(() =>
+      this.passages.map(({ from, to, survives, needs }) => {
+        if ((needs & may[from]) !== needs) return false
+        return grow(live, from, live[to] & survives)
+      }),
+    )
+    return live
+  }
+
+  private untilStable(pass: () => boolean[]): void {
+    while (pass().some(Boolean));
+  }
+
+  /** What the place itself asks for: needs, and what denies the moves, reactions and the threat in it. */
+  private askedFor(node: number, on: HoldSet): HoldSet {
+    const places = this.index.positions.length
+    if (node < places) {
+      const { moves, unprompted, record } = this.index.positions[node]
+      let asked = this.denying(record.threat ?? {}, 'ours', on)
+      for (const [r] of unprompted) asked |= this.denying(this.index.reactions[r].record, 'ours', on)
+      for (const m of moves) asked |= this.askedBy(this.index.moves[m], this.index.moves[m].tries, on)
+      return asked
+    }
+    const { endsIn, answers } = this.index.reactions[(node - places) >> 1]
+    const threat = endsIn === CAUGHT ? undefined : this.index.positions[endsIn].record.threat
+    return answers.reduce(
+      (asked, answer) => asked | this.askedBy(this.index.moves[answer.move], answer.tries, on),
+      this.denying(threat ?? {}, 'ours', on),
+    )
+  }
+
+  private askedBy(move: IndexedMove, tries: TryCounts, on: HoldSet): HoldSet {
+    if ((move.needs & on) !== move.needs) return NO_HOLDS
+    let asked = move.needs
+    if (tries.lands > 0) asked |= this.denying(move.record, 'theirs', on)
+    for (const [r] of tries.reactions) {
+      asked |= this.denying(this.index.reactions[r].record, 'ours', on) & ~move.drops
+    }
+    return asked
+  }
+
+  /** One of several ways (`usesAny`) only matters once every one of them can be hindered. */
+  private denying({ uses = [], usesAny = [] }: { uses?: string[]; usesAny?: string[] }, by: Person, on: HoldSet): HoldSet {
+    const table = this.index.holds
+    const each = usesAny.map((use) => table.denying(use, by) & on)
+    const any = each.every((set) => set !== NO_HOLDS) ? each : []
+    return [...uses.map((use) => table.denying(use, by) & on), ...any].reduce((set, more) => set | more, NO_HOLDS)
+  }
+}
+
+/** Adds to a place's set; true when that changed it. */
+function grow(sets: HoldSet[], at: number, more: HoldSet): boolean {
+  const grown = sets[at] | more
+  if (grown === sets[at]) return false
+  sets[at] = grown
+  return true
+}

@@ -1,0 +1,115 @@
+import type { HoldSet } from '../holds/holdTable'
+import { CAUGHT, FINISH, type ChartIndex, type IndexedMove, type IndexedReaction, type TryCounts } from './chartIndex'
+
+/** The rules of section 3 of the method: how ten tries go against the holds that are on, and where they lead. */
+
+/** Weights at or below this vanish. */
+const VANISHING = 1e-12
+
+/** How a move goes from the holds that are on: shares that sum to 1, before the move is known. */
+export interface Shares {
+  lands: number
+  stalls: number
+  elsewhere: [place: number, share: number][]
+  reactions: [reaction: number, share: number][]
+}
+
+/**
+ * Steps 1 to 3 and 5 of an action: the move's shares against the holds, or null where it cannot be tried
+ * (a need is missing, or nothing but stalling can come of it).
+ */
+export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
+  if ((move.needs & holds) !== move.needs) return null
+  const landed = tries.lands * index.holds.left(move.record, holds, 'theirs')
+  const stalled = tries.stalls + (tries.lands - landed)
+  const against = holds & ~move.drops
+  let lost = 0
+  const reactions: Shares['reactions'] = []
+  for (const [r, count] of tries.reactions) {
+    const weight = count * index.holds.left(index.reactions[r].record, against, 'ours')
+    lost += count - weight
+    if (weight > VANISHING) reactions.push([r, weight])
+  }
+  const through = landed + stalled > 0 ? landed / (landed + stalled) : 0
+  const lands = vanish(landed + lost * through)
+  const stalls = vanish(stalled + lost * (1 - through))
+  return scaled({ lands, stalls, elsewhere: tries.elsewhere.filter(([, n]) => n > VANISHING), reactions })
+}
+
+const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
+
+function scaled(weights: Shares): Shares | null {
+  const { lands, stalls, elsewhere, reactions } = weights
+  if (!(lands > 0 || elsewhere.length || reactions.length)) return null
+  let total = lands + stalls
+  for (const [, weight] of elsewhere) total += weight
+  for (const [, weight] of reactions) total += weight
+  return {
+    lands: lands / total,
+    stalls: stalls / total,
+    elsewhere: elsewhere.map(([place, weight]) => [place, weight / total]),
+    reactions: reactions.map(([r, weight]) => [r, weight / total]),
+  }
+}
+
+/** Step 4: what the share that lands loses when the move has just come to nothing; null where nothing else is left. */
+export function repeatLoss(shares: Shares, repeat: number): number | null {
+  const left = shares.lands * repeat
+  if (left <= VANISHING && !shares.elsewhere.length && !shares.reactions.length) return null
+  return shares.lands - left
+}
+
+/** The unprompted reactions in a second of waiting, with their chances, against our holds. */
+export function unpromptedChances(index: ChartIndex, position: number, holds: HoldSet): Shares['reactions'] {
+  const { unprompted, record } = index.positions[position]
+  const all = unprompted.reduce((total, [, count]) => total + count, 0)
+  return unprompted
+    .map(([r, count]): [number, number] => {
+      const left = index.holds.left(index.reactions[r].record, holds, 'ours')
+      return [r, (count * left) / all / record.unprompted!.every]
+    })
+    .filter(([, chance]) => chance > VANISHING)
+}
+
+/** A position and the holds that are on in it; or `FINISH` or `CAUGHT`, where no holds matter. */
+export interface Place {
+  position: number
+  holds: HoldSet
+}
+
+/** The position with its own holds. */
+export function ownPlace(index: ChartIndex, position: number): Place {
+  return { position, holds: position >= 0 ? index.positions[position].own : 0n }
+}
+
+/**
+ * Where a move leads when it lands.
+ * `stayed`: we never left the position that the move is from (always, unless it answers a reaction met or ending elsewhere).
+ */
+export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, stayed: boolean): Place {
+  if (move.to === FINISH || move.to === CAUGHT) return { position: move.to, holds: 0n }
+  const table = index.holds
+  const changed = table.settle(holds & ~move.drops & ~move.strips, move.adds)
+  if (move.to === move.from && !move.across && stayed) return { position: move.to, holds: changed }
+  const carried = carriesAll(index, move) ? changed : changed & (move.keeps | move.adds)
+  const { own } = index.positions[move.to]
+  return { position: move.to, holds: table.settle(table.settle(carried, own), move.adds) }
+}
+
+/** False where the move changes the side or the frame, so that only what is kept or added comes along. */
+export function carriesAll(index: ChartIndex, move: IndexedMove): boolean {
+  return !move.across && index.positions[move.from].record.frame === index.positions[move.to].record.frame
+}
+
+/** The holds when a reaction is met: what the move drops is off, what the reaction strips and adds is done. */
+export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, drops: HoldSet): HoldSet {
+  return index.holds.settle(holds & ~drops & ~reaction.strips, reaction.adds)
+}
+
+/** Where conceding leads; `home`: the reaction ends in the position that what met it is from. */
+export function concession(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, home: boolean): Place {
+  if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
+  if (home) return { position: reaction.endsIn, holds }
+  const { own } = index.positions[reaction.endsIn]
+  return { position: reaction.endsIn, holds: index.holds.settle(own & ~reaction.strips, reaction.adds) }
+}

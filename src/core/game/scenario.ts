@@ -1,0 +1,72 @@
+import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart } from '../chart/chart'
+import type { PositionId } from '../chart/ids'
+import type { ByAhead } from '../chart/words'
+import type { Problem } from '../problem'
+
+export const OBJECTIVES = ['careful', 'finish'] as const
+export type Objective = (typeof OBJECTIVES)[number]
+
+export const DEFAULT_SECONDS = 240
+export const MAX_SECONDS = 3600
+export const MAX_SHARPNESS = 0.9
+
+/** What every number depends on besides the chart. Times in seconds; `null` is no clock, or never. */
+export interface Scenario {
+  start: PositionId
+  goal: PositionId[]
+  seconds: number | null
+  /** How well they read us, 0 to 0.9. */
+  sharpness: number
+  objective: Objective
+  /** Mean seconds until something uncharted breaks the exchange up. */
+  breakUp: number | null
+  /** How often a move that just came to nothing lands again, as a factor. */
+  repeat: number
+  ends: ByAhead<number>
+  /** False: every hold is left out of account. */
+  holds: boolean
+}
+
+type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective'>>
+
+/**
+ * The scenario that the chart's settings describe, with the given parts instead.
+ * A saved start or goal that is no longer charted falls back to the first position, or to none.
+ */
+export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scenario {
+  const { settings = {} } = chart
+  const saved = (settings.scenario ?? {}) as Saved
+  const charted = new Set<string>(chart.positions.map(({ id }) => id))
+  const start = saved.start && charted.has(saved.start) ? saved.start : chart.positions[0]?.id
+  return {
+    start: start ?? ('' as PositionId),
+    goal: (saved.goal ?? []).filter((id) => charted.has(id)),
+    seconds: saved.seconds === undefined ? DEFAULT_SECONDS : saved.seconds,
+    sharpness: saved.sharpness ?? 0,
+    objective: saved.objective ?? 'careful',
+    breakUp: settings.breakUp === undefined ? DEFAULT_BREAK_UP : settings.breakUp,
+    repeat: settings.repeat ?? DEFAULT_REPEAT,
+    ends: { ...DEFAULT_ENDS, ...settings.ends },
+    holds: true,
+    ...instead,
+  }
+}
+
+/** Every part of a scenario that cannot be computed with. */
+export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
+  const problems: Problem[] = []
+  const say = (field: keyof Scenario, message: string) =>
+    problems.push({ code: 'bad-scenario', path: ['scenario', field], message })
+  const charted = new Set<string>(chart.positions.map(({ id }) => id))
+  if (!charted.has(scenario.start)) say('start', `there is no position "${scenario.start}"`)
+  for (const id of scenario.goal) if (!charted.has(id)) say('goal', `there is no position "${id}"`)
+  const { seconds, sharpness, breakUp, repeat } = scenario
+  if (seconds !== null && !(Number.isInteger(seconds) && seconds >= 0 && seconds <= MAX_SECONDS)) {
+    say('seconds', `must be whole seconds from 0 to ${MAX_SECONDS}, or none`)
+  }
+  if (!(sharpness >= 0 && sharpness <= MAX_SHARPNESS)) say('sharpness', `must be from 0 to ${MAX_SHARPNESS}`)
+  if (breakUp !== null && !(Number.isFinite(breakUp) && breakUp >= 1)) say('breakUp', 'must be 1 second or more, or never')
+  if (!(repeat >= 0 && repeat <= 1)) say('repeat', 'must be from 0 to 1')
+  if (!OBJECTIVES.includes(scenario.objective)) say('objective', `must be ${OBJECTIVES.join(' or ')}`)
+  return problems
+}

@@ -1,0 +1,128 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { withoutReaction } from '../chart/tries'
+import type { ChartIndex, IndexedMove, TryCounts } from '../game/chartIndex'
+import { NONE, type Game } from '../game/game'
+import { metHolds, sharesOf, unpromptedChances } from '../game/rules'
+import type { HoldSet } from '../holds/holdTable'
+import type { Occupancy } from '../solve/occupancy'
+
+/** A reaction that has weight and no feasible answer when it is met from the position's own holds. */
+export interface LooseEnd {
+  /** What meets it: a move; an answer with tries of its own (by its index in the chart); or they do it unprompted. */
+  met: { by: 'move'; move: MoveId } | { by: 'answer'; move: MoveId; answer: number } | { by: 'unprompted' }
+  position: PositionId
+  reaction: ReactionId
+}
+
+/** All loose ends in file order: of moves, then of answers with tries of their own, then unprompted. */
+export function looseEndsOf(index: ChartIndex): LooseEnd[] {
+  const own = (move: IndexedMove) => index.positions[move.from].own
+  const place = (move: IndexedMove) => index.positions[move.from].record.id
+  const ofMoves = index.moves.flatMap((move) =>
+    openReactions(index, move, move.tries, own(move)).map(
+      (r): LooseEnd => ({
+        met: { by: 'move', move: move.record.id },
+        position: place(move),
+        reaction: index.reactions[r].record.id,
+      }),
+    ),
+  )
+  const answers = index.reactions.flatMap((reaction) => reaction.answers).filter(({ record }) => record.tries)
+  const ofAnswers = answers
+    .sort((a, b) => a.index - b.index)
+    .flatMap((answer) => {
+      const move = index.moves[answer.move]
+      return openReactions(index, move, answer.tries, own(move)).map(
+        (r): LooseEnd => ({
+          met: { by: 'answer', move: move.record.id, answer: answer.index },
+          position: place(move),
+          reaction: index.reactions[r].record.id,
+        }),
+      )
+    })
+  const unprompted = index.positions.flatMap((position, p) =>
+    unpromptedChances(index, p, position.own)
+      .filter(([r]) => !isAnswered(index, r, metHolds(index, index.reactions[r], position.own, 0n)))
+      .map(
+        ([r]): LooseEnd => ({
+          met: { by: 'unprompted' },
+          position: position.record.id,
+          reaction: index.reactions[r].record.id,
+        }),
+      ),
+  )
+  return [...ofMoves, ...ofAnswers, ...unprompted]
+}
+
+function openReactions(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): number[] {
+  const shares = sharesOf(index, move, tries, holds)
+  if (!shares) return []
+  return shares.reactions
+    .map(([r]) => r)
+    .filter((r) => !isAnswered(index, r, metHolds(index, index.reactions[r], holds, move.drops)))
+}
+
+function isAnswered(index: ChartIndex, r: number, holds: HoldSet): boolean {
+  return index.reactions[r].answers.some(
+    (answer) => sharesOf(index, index.moves[answer.move], answer.tries, holds) !== null,
+  )
+}
+
+/** The chart as it would be if nothing came of the try where the loose end is met now. */
+export function withoutLooseEnd(chart: Chart, { met, position, reaction }: LooseEnd): Chart {
+  if (met.by === 'move') {
+    const moves = chart.moves.map((move) =>
+      move.id === met.move ? { ...move, tries: withoutReaction(move.tries, reaction) } : move,
+    )
+    return { ...chart, moves }
+  }
+  if (met.by === 'answer') {
+    const answers = chart.answers.map((answer, i) =>
+      i === met.answer ? { ...answer, tries: withoutReaction(answer.tries!, reaction) } : answer,
+    )
+    return { ...chart, answers }
+  }
+  const positions = chart.positions.map((record) =>
+    record.id === position ? { ...record, unprompted: without(record.unprompted!, reaction) } : record,
+  )
+  return { ...chart, positions }
+}
+
+/** They do nothing instead: the other reactions keep their rates. */
+function without(unprompted: { every: number; reactions: Record<string, number> }, reaction: string) {
+  const all = Object.values(unprompted.reactions).reduce((total, n) => total + n, 0)
+  const reactions = { ...unprompted.reactions }
+  const left = all - (reactions[reaction] ?? 0)
+  delete reactions[reaction]
+  return left > 0 ? { ...unprompted, every: (unprompted.every * all) / left, reactions } : undefined
+}
+
+/** How often an exchange meets each loose end under the best policy. */
+export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseEnd[]): number[] {
+  const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
+  const visits = new Map<string, number>()
+  const ownTries = new Set(
+    index.reactions.flatMap(({ answers }) => answers.filter(({ record }) => record.tries).map((answer) => answer.index)),
+  )
+  for (let g = 0; g < game.groupCount; g++) {
+    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      const meets = meetingKey(actionMove[a], ownTries.has(actionAnswer[a]) ? actionAnswer[a] : NONE, groupPlace[g])
+      for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
+        const key = `${meets} ${index.reactions[outcomeReaction[o]].record.id}`
+        visits.set(key, (visits.get(key) ?? 0) + occupancy.outcomes[o])
+      }
+    }
+  }
+  const moveOf = new Map(index.moves.map(({ record }, m) => [record.id, m]))
+  return ends.map(({ met, position, reaction }) => {
+    const move = met.by === 'unprompted' ? NONE : moveOf.get(met.move)!
+    const answer = met.by === 'answer' ? met.answer : NONE
+    return visits.get(`${meetingKey(move, answer, index.positionOf.get(position)!)} ${reaction}`) ?? 0
+  })
+}
+
+function meetingKey(move: number, answer: number, position: number): string {
+  if (answer !== NONE) return `answer ${answer}`
+  return move === NONE ? `unprompted ${position}` : `move ${move}`
+}

@@ -1,0 +1,71 @@
+import type { MoveId, ReactionId } from '../chart/ids'
+import { actionName, actionOfMove, moveId, reactionId } from '../game/describe'
+import { NONE, TERMINALS, type Game } from '../game/game'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+
+/** At least this far from 0 an escape attempt is a trap for them or a leak for us. */
+export const NOTEWORTHY = 0.03
+
+/** A reaction to a move tried from its own position with its own holds. */
+export interface Net {
+  move: MoveId
+  reaction: ReactionId
+  /** Chance that the move meets it, of those who react as they usually do. */
+  share: number
+  /** Value once it is met. */
+  value: number
+  /** Against nothing coming of the try: above 0 their attempt is better for us. */
+  net: number
+  /** What our best answer is worth over conceding. */
+  saves: number
+  /** Id of the answer's move, or `concede`. */
+  best: string
+  /** Game's indices, to look up what the figures are made of. */
+  state: number
+  stalled: number
+  outcome: number
+}
+
+/** The nets of all moves that can be tried from their own positions, in file order. */
+export function netsOf(solution: Solution): Net[] {
+  const { game } = solution
+  return game.meaning.index.moves.flatMap((move, m) => {
+    const own = game.meaning.ownState[move.from]
+    if (own === NONE || own < TERMINALS) return []
+    const action = actionOfMove(game, game.stateGroup[own], m)
+    return action === NONE ? [] : netsOfAction(solution, m, action)
+  })
+}
+
+function netsOfAction(solution: Solution, m: number, action: number): Net[] {
+  const { game, values } = solution
+  const stalled = game.meaning.stalledState[m]
+  const nets: Net[] = []
+  for (let o = game.reactionsFrom[action]; o < game.outcomes[action + 1]; o++) {
+    const state = game.outcomeState[o]
+    nets.push({
+      move: moveId(game, m),
+      reaction: reactionId(game, game.meaning.outcomeReaction[o]),
+      share: game.outcomeChance[o],
+      value: values[state],
+      net: values[state] - values[stalled],
+      ...bestAnswer(solution, game, state),
+      state,
+      stalled,
+      outcome: o,
+    })
+  }
+  return nets
+}
+
+function bestAnswer(solution: Solution, game: Game, state: number): { saves: number; best: string } {
+  const t = fullClock(solution)
+  const concede = game.groupActions[game.stateGroup[state]]
+  const conceded = solution.evaluator.actionInState(concede, t, state)
+  const best = solution.evaluator.bestAction(t, state, tieTolerance(solution))
+  const value = solution.values[state]
+  return {
+    saves: conceded === -Infinity ? 0 : value - conceded,
+    best: best === NONE ? 'concede' : actionName(game, best),
+  }
+}

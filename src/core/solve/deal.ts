@@ -1,0 +1,85 @@
+/**
+ * A defender who reads us deals his reactions out worst for us first: a fractional knapsack, filled in the order
+ * of value (Dantzig 1957). Each reaction takes at most chance / (1 - sharpness), doing nothing at most
+ * sharpness * mass.
+ */
+export class Dealer {
+  private order = new Int32Array(16)
+  /** After `deal`: how much of the mass reaction i of the action got, and how much came to nothing. */
+  dealt = new Float64Array(16)
+  nothing = 0
+
+  constructor(
+    private readonly outcomeState: Int32Array,
+    private readonly outcomeChance: Float64Array,
+    private readonly sharpness: number,
+  ) {}
+
+  /**
+   * Deals the reactions `from` to `to` (outcome indices) by the values in column `column` of `values`;
+   * doing nothing is worth `nothingValue`. Returns the chance-weighted value of all of it.
+   */
+  deal(
+    values: Float64Array,
+    stride: number,
+    column: number,
+    from: number,
+    to: number,
+    mass: number,
+    nothingValue: number,
+  ): number {
+    const count = to - from
+    if (count === 1) return this.dealOne(values[this.outcomeState[from] * stride + column], mass, nothingValue)
+    if (count > this.order.length) this.grow(count)
+    this.sort(values, stride, column, from, count)
+    const { order, dealt, outcomeState, outcomeChance, sharpness } = this
+    let left = mass
+    let total = 0
+    this.nothing = 0
+    let nothingDealt = false
+    for (let i = 0; i < count; i++) {
+      const outcome = from + order[i]
+      const value = values[outcomeState[outcome] * stride + column]
+      if (!nothingDealt && nothingValue < value) {
+        nothingDealt = true
+        this.nothing = Math.min(left, sharpness * mass)
+        left -= this.nothing
+        total += this.nothing * nothingValue
+      }
+      const share = Math.min(left, outcomeChance[outcome] / (1 - sharpness))
+      dealt[order[i]] = share
+      left -= share
+      total += share * value
+    }
+    if (!nothingDealt) {
+      this.nothing = Math.min(left, sharpness * mass)
+      total += this.nothing * nothingValue
+    }
+    return total
+  }
+
+  /** Insertion sort: rows are short, and ties keep the order of the chart's reactions. */
+  private sort(values: Float64Array, stride: number, column: number, from: number, count: number): void {
+    const { order, outcomeState } = this
+    for (let i = 0; i < count; i++) {
+      const value = values[outcomeState[from + i] * stride + column]
+      let at = i
+      for (; at > 0 && values[outcomeState[from + order[at - 1]] * stride + column] > value; at--) {
+        order[at] = order[at - 1]
+      }
+      order[at] = i
+    }
+  }
+
+  /** A single reaction, which is the usual case: either it or nothing is worse for us and comes first. */
+  private dealOne(value: number, mass: number, nothingValue: number): number {
+    this.nothing = nothingValue < value ? this.sharpness * mass : 0
+    this.dealt[0] = mass - this.nothing
+    return this.nothing * nothingValue + this.dealt[0] * value
+  }
+
+  private grow(count: number): void {
+    this.order = new Int32Array(2 * count)
+    this.dealt = new Float64Array(2 * count)
+  }
+}
