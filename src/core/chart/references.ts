@@ -51,7 +51,12 @@ class ReferenceCheck {
     })
   }
 
-  private refer(kind: string, known: { has(id: string): boolean }, id: string | undefined, path: Problem['path']): void {
+  private refer(
+    kind: string,
+    known: { has(id: string): boolean },
+    id: string | undefined,
+    path: Problem['path'],
+  ): void {
     if (id !== undefined && !known.has(id)) this.say('unknown-reference', path, `there is no ${kind} "${id}"`)
   }
 

@@ -17,7 +17,9 @@ export function checkStructure(data: object): Problem[] {
 function problemsOf(error: ValidationError, above: Problem['path']): Problem[] {
   const step = /^\d+$/.test(error.property) ? Number(error.property) : error.property
   const path = [...above, step]
-  const own = Object.entries(error.constraints ?? {}).flatMap(([name, says]) => ownProblems(name, says, path, error.value))
+  const own = Object.entries(error.constraints ?? {}).flatMap(([name, says]) =>
+    ownProblems(name, says, path, error.value),
+  )
   const below = (error.children ?? []).flatMap((child) => problemsOf(child, path))
   return [...firstOnly(own), ...below]
 }

@@ -40,7 +40,9 @@ export function readChart(data: unknown): Result<Chart> {
   }
   if (!isReadable(file.version)) {
     const found = file.version === undefined ? 'none' : JSON.stringify(file.version)
-    return refuse('unsupported-version', `this build reads version ${CHART_VERSION}; the file has ${found}`, ['version'])
+    return refuse('unsupported-version', `this build reads version ${CHART_VERSION}; the file has ${found}`, [
+      'version',
+    ])
   }
   return checkChart(migrate(file, file.version))
 }

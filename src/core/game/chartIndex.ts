@@ -109,16 +109,14 @@ export function indexChart(chart: Chart, useHolds: boolean): ChartIndex {
       strips: setOf(move.strips),
     }
   })
-  const reactions = chart.reactions.map(
-    (reaction): IndexedReaction => ({
-      record: reaction,
-      endsIn: place(reaction.endsIn),
-      seconds: reaction.seconds ?? DEFAULT_REACTION_SECONDS,
-      strips: setOf(reaction.strips),
-      adds: setOf(reaction.adds),
-      answers: [],
-    }),
-  )
+  const reactions = chart.reactions.map((reaction): IndexedReaction => ({
+    record: reaction,
+    endsIn: place(reaction.endsIn),
+    seconds: reaction.seconds ?? DEFAULT_REACTION_SECONDS,
+    strips: setOf(reaction.strips),
+    adds: setOf(reaction.adds),
+    answers: [],
+  }))
   chart.answers.forEach((answer, index) => {
     const move = moveOf.get(answer.move)!
     reactions[reactionOf.get(answer.reaction)!].answers.push({
@@ -129,14 +127,12 @@ export function indexChart(chart: Chart, useHolds: boolean): ChartIndex {
       stallsIn: answer.stallsIn === undefined ? undefined : place(answer.stallsIn),
     })
   })
-  const positions = chart.positions.map(
-    (position): IndexedPosition => ({
-      record: position,
-      own: setOf(position.holds),
-      moves: [],
-      unprompted: reactionCounts(position.unprompted?.reactions),
-    }),
-  )
+  const positions = chart.positions.map((position): IndexedPosition => ({
+    record: position,
+    own: setOf(position.holds),
+    moves: [],
+    unprompted: reactionCounts(position.unprompted?.reactions),
+  }))
   moves.forEach((move, i) => positions[move.from].moves.push(i))
   return { holds, positions, moves, reactions, positionOf }
 }

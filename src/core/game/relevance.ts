@@ -173,7 +173,11 @@ class Passages {
   }
 
   /** One of several ways (`usesAny`) only matters once every one of them can be hindered. */
-  private denying({ uses = [], usesAny = [] }: { uses?: string[]; usesAny?: string[] }, by: Person, on: HoldSet): HoldSet {
+  private denying(
+    { uses = [], usesAny = [] }: { uses?: string[]; usesAny?: string[] },
+    by: Person,
+    on: HoldSet,
+  ): HoldSet {
     const table = this.index.holds
     const each = usesAny.map((use) => table.denying(use, by) & on)
     const any = each.every((set) => set !== NO_HOLDS) ? each : []

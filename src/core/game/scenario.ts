@@ -65,7 +65,8 @@ export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
     say('seconds', `must be whole seconds from 0 to ${MAX_SECONDS}, or none`)
   }
   if (!(sharpness >= 0 && sharpness <= MAX_SHARPNESS)) say('sharpness', `must be from 0 to ${MAX_SHARPNESS}`)
-  if (breakUp !== null && !(Number.isFinite(breakUp) && breakUp >= 1)) say('breakUp', 'must be 1 second or more, or never')
+  if (breakUp !== null && !(Number.isFinite(breakUp) && breakUp >= 1))
+    say('breakUp', 'must be 1 second or more, or never')
   if (!(repeat >= 0 && repeat <= 1)) say('repeat', 'must be from 0 to 1')
   if (!OBJECTIVES.includes(scenario.objective)) say('objective', `must be ${OBJECTIVES.join(' or ')}`)
   return problems

@@ -191,7 +191,13 @@ export class Search {
     }
   }
 
-  private answered(answer: IndexedAnswer, reaction: number, holds: HoldSet, home: boolean, conceded: number): DraftAction | null {
+  private answered(
+    answer: IndexedAnswer,
+    reaction: number,
+    holds: HoldSet,
+    home: boolean,
+    conceded: number,
+  ): DraftAction | null {
     const move = this.index.moves[answer.move]
     const shares = sharesOf(this.index, move, answer.tries, holds)
     if (!shares) return null

@@ -20,37 +20,31 @@ export function looseEndsOf(index: ChartIndex): LooseEnd[] {
   const own = (move: IndexedMove) => index.positions[move.from].own
   const place = (move: IndexedMove) => index.positions[move.from].record.id
   const ofMoves = index.moves.flatMap((move) =>
-    openReactions(index, move, move.tries, own(move)).map(
-      (r): LooseEnd => ({
-        met: { by: 'move', move: move.record.id },
-        position: place(move),
-        reaction: index.reactions[r].record.id,
-      }),
-    ),
+    openReactions(index, move, move.tries, own(move)).map((r): LooseEnd => ({
+      met: { by: 'move', move: move.record.id },
+      position: place(move),
+      reaction: index.reactions[r].record.id,
+    })),
   )
   const answers = index.reactions.flatMap((reaction) => reaction.answers).filter(({ record }) => record.tries)
   const ofAnswers = answers
     .sort((a, b) => a.index - b.index)
     .flatMap((answer) => {
       const move = index.moves[answer.move]
-      return openReactions(index, move, answer.tries, own(move)).map(
-        (r): LooseEnd => ({
-          met: { by: 'answer', move: move.record.id, answer: answer.index },
-          position: place(move),
-          reaction: index.reactions[r].record.id,
-        }),
-      )
+      return openReactions(index, move, answer.tries, own(move)).map((r): LooseEnd => ({
+        met: { by: 'answer', move: move.record.id, answer: answer.index },
+        position: place(move),
+        reaction: index.reactions[r].record.id,
+      }))
     })
   const unprompted = index.positions.flatMap((position, p) =>
     unpromptedChances(index, p, position.own)
       .filter(([r]) => !isAnswered(index, r, metHolds(index, index.reactions[r], position.own, 0n)))
-      .map(
-        ([r]): LooseEnd => ({
-          met: { by: 'unprompted' },
-          position: position.record.id,
-          reaction: index.reactions[r].record.id,
-        }),
-      ),
+      .map(([r]): LooseEnd => ({
+        met: { by: 'unprompted' },
+        position: position.record.id,
+        reaction: index.reactions[r].record.id,
+      })),
   )
   return [...ofMoves, ...ofAnswers, ...unprompted]
 }
@@ -103,7 +97,9 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
   const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
   const visits = new Map<string, number>()
   const ownTries = new Set(
-    index.reactions.flatMap(({ answers }) => answers.filter(({ record }) => record.tries).map((answer) => answer.index)),
+    index.reactions.flatMap(({ answers }) =>
+      answers.filter(({ record }) => record.tries).map((answer) => answer.index),
+    ),
   )
   for (let g = 0; g < game.groupCount; g++) {
     for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {

@@ -57,7 +57,14 @@ function valueFour(game: Game, table: ValueTable, room: Workspace, a: number, t:
 }
 
 /** Values the long actions of group `g` for the block at t, for `sweep` to take them from `ahead`. */
-export function lookAhead(game: Game, table: ValueTable, room: Workspace, ahead: Float64Array, g: number, t: number): void {
+export function lookAhead(
+  game: Game,
+  table: ValueTable,
+  room: Workspace,
+  ahead: Float64Array,
+  g: number,
+  t: number,
+): void {
   for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
     if (game.actionSeconds[a] < BLOCK) continue
     valueFour(game, table, room, a, t)
@@ -72,7 +79,14 @@ const bestAction = new Int32Array(BLOCK)
 const others = new Float64Array(BLOCK)
 
 /** Values the states of group `g` with t to t + 3 seconds left; the group must be one that can be done at once. */
-export function blockGroup(game: Game, table: ValueTable, room: Workspace, ahead: Float64Array, g: number, t: number): void {
+export function blockGroup(
+  game: Game,
+  table: ValueTable,
+  room: Workspace,
+  ahead: Float64Array,
+  g: number,
+  t: number,
+): void {
   const isReaction = game.groupIsReaction[g] === 1
   const wait = game.groupActions[g]
   const end = game.groupActions[g + 1]

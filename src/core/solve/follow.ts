@@ -31,7 +31,15 @@ export function follow(evaluator: Evaluator, a: number, t: number, state: number
 }
 
 /** Steps into the reactions; returns how much of their mass comes to nothing. */
-function react(evaluator: Evaluator, a: number, t: number, nothing: number, from: number, to: number, step: Step): number {
+function react(
+  evaluator: Evaluator,
+  a: number,
+  t: number,
+  nothing: number,
+  from: number,
+  to: number,
+  step: Step,
+): number {
   const { game, table, dealer } = evaluator
   if (from === to) return 0
   if (game.scenario.sharpness === 0) {

@@ -77,7 +77,7 @@ class ForwardPass {
     const tolerance = tieTolerance(this.solution)
     const width = this.game.stateCount
     this.arrive(this.game.start, 0, 1, false)
-    for (let left = 1; left > NEGLIGIBLE; ) {
+    for (let left = 1; left > NEGLIGIBLE;) {
       left = 0
       for (let state = TERMINALS; state < width; state++) {
         const entered = this.entered[state]
@@ -91,7 +91,14 @@ class ForwardPass {
   }
 
   /** From a state with chances of having just entered it and of having waited in it, with t seconds left. */
-  private act(state: number, t: number, entered: number, waited: number, tolerance: number, rowAfter: (s: number) => number) {
+  private act(
+    state: number,
+    t: number,
+    entered: number,
+    waited: number,
+    tolerance: number,
+    rowAfter: (s: number) => number,
+  ) {
     const { game, result } = this
     const { evaluator } = this.solution
     const g = game.stateGroup[state]

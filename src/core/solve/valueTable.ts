@@ -17,7 +17,9 @@ export class ValueTable {
     readonly step: 0 | 1,
   ) {
     this.values = new Float64Array(game.stateCount * stride)
-    terminalWorth(game.scenario).forEach((worth, state) => this.values.fill(worth, state * stride, (state + 1) * stride))
+    terminalWorth(game.scenario).forEach((worth, state) =>
+      this.values.fill(worth, state * stride, (state + 1) * stride),
+    )
     for (let state = TERMINALS; state < game.stateCount; state++) {
       this.values[state * stride] = game.groupWorth[game.stateGroup[state]]
     }

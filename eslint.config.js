@@ -1,0 +1,35 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import ts from 'typescript-eslint'
+import vueParser from 'vue-eslint-parser'
+
+export default [
+  { ignores: ['dist/', 'dist-cli/', 'coverage/', 'test-results/', 'playwright-report/', '.cache/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  prettier,
+  {
+    files: ['**/*.{ts,vue}'],
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'] },
+      globals: { ...globals.browser },
+    },
+    rules: {
+      'no-undef': 'off',
+      'max-lines': ['error', { max: 400 }],
+      'max-lines-per-function': ['error', { max: 80 }],
+      complexity: ['error', 20],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      'no-warning-comments': 'error',
+    },
+  },
+  { files: ['tests/**'], rules: { 'max-lines-per-function': 'off' } },
+  { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: { ...globals.node } } },
+]

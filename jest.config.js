@@ -1,0 +1,20 @@
+/** Unit and property tests; the real interface is tested by Playwright. */
+export default {
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/tests/{core,properties,cli,storage,stores,workers}/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  setupFiles: ['reflect-metadata/lite'],
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: false, useDefineForClassFields: true },
+          target: 'es2022',
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+}

@@ -1,0 +1,234 @@
+import type { Answer } from '../../src/core/chart/answer'
+import type { Chart } from '../../src/core/chart/chart'
+import type { Scenario } from '../../src/core/game/scenario'
+import { PlainRules, type Fired, type Ids, type Shares } from './plainRules'
+
+/** A position with holds and what just stalled, or a reaction with holds and what met it. */
+export interface PlainState {
+  key: string
+  terminal?: 'finish' | 'caught' | 'goal'
+  position?: string
+  reaction?: string
+  holds: Set<string>
+  stalled?: string
+  met?: { move?: string; from: string }
+  worth: number
+  ending: 'ours' | 'even' | 'theirs'
+  breaks: number
+  threat: number
+  actions: PlainAction[]
+  values: number[]
+}
+
+export interface PlainAction {
+  name: string
+  answer?: Answer
+  seconds: number
+  fixed: [PlainState, number][]
+  reactions: [string, PlainState, number][]
+  /** Where stalling leads, and (waiting) what happens when they do nothing. */
+  nothing: PlainState
+  stalls: number
+}
+
+/** Every state reached from the start, as objects that point at each other. */
+export class PlainGame {
+  readonly rules: PlainRules
+  readonly states = new Map<string, PlainState>()
+  readonly start: PlainState
+  private readonly queue: PlainState[] = []
+
+  constructor(
+    readonly chart: Chart,
+    readonly scenario: Scenario,
+    fired: Fired = new Map(),
+  ) {
+    this.rules = new PlainRules(chart, scenario.holds, fired)
+    this.start = this.own(scenario.start)
+    if (this.start.terminal) this.rules.rule('the start is a goal')
+    this.exhaust()
+  }
+
+  exhaust(): void {
+    while (this.queue.length) {
+      const state = this.queue.shift()!
+      state.actions = state.reaction ? this.reactionActions(state) : this.positionActions(state)
+    }
+  }
+
+  own(id: string, stalled?: string): PlainState {
+    if (id === 'finish' || id === 'caught') return this.terminal(id)
+    return this.at(id, this.rules.own(id), stalled)
+  }
+
+  private terminal(terminal: 'finish' | 'caught' | 'goal'): PlainState {
+    const known = this.states.get(terminal)
+    if (known) return known
+    const worth = terminal !== 'caught' ? 1 : this.scenario.objective === 'careful' ? -1 : 0
+    const base = { holds: new Set<string>(), ending: 'even' as const, breaks: 0, threat: 0, actions: [], values: [] }
+    const state: PlainState = { key: terminal, terminal, worth, ...base }
+    this.states.set(terminal, state)
+    return state
+  }
+
+  at(position: string, holds: Set<string>, stalled?: string): PlainState {
+    if ((this.scenario.goal as string[]).includes(position)) {
+      this.rules.rule('a goal is reached')
+      return this.terminal('goal')
+    }
+    return this.state(`${position} [${[...holds].sort()}] ${stalled ?? ''}`, { position, holds, stalled }, position)
+  }
+
+  metState(reaction: string, holds: Set<string>, met: { move?: string; from: string }): PlainState {
+    const key = `? ${reaction} [${[...holds].sort()}] ${met.move ?? 'unprompted'} ${met.from}`
+    return this.state(key, { reaction, holds, met }, this.rules.reaction(reaction).endsIn)
+  }
+
+  private state(key: string, parts: Pick<PlainState, 'holds'> & Partial<PlainState>, place: string): PlainState {
+    const known = this.states.get(key)
+    if (known) return known
+    const record = place === 'caught' ? undefined : this.rules.position(place)
+    const { scenario } = this
+    if (record?.endWorth !== undefined) this.rules.rule('a position has its own worth')
+    if (record?.breakUp !== undefined) this.rules.rule('a position has its own break-up')
+    const ending = record?.ahead ?? 'theirs'
+    const breakUp = record?.breakUp ?? scenario.breakUp
+    let threat = 0
+    if (record?.threat) {
+      const left = this.rules.left(record.threat, parts.holds, 'ours')
+      this.rules.rule(left < 1 ? 'our holds hinder a threat' : 'a threat')
+      threat = left / record.threat.every
+    }
+    const worth = scenario.objective === 'careful' ? (record?.endWorth ?? scenario.ends[ending]) : 0
+    const breaks = breakUp === null ? 0 : 1 / breakUp
+    const state: PlainState = { key, ...parts, worth, ending, breaks, threat, actions: [], values: [] }
+    this.states.set(key, state)
+    this.queue.push(state)
+    return state
+  }
+
+  private positionActions(state: PlainState): PlainAction[] {
+    const { rules, chart } = this
+    const { position, holds, stalled } = state
+    const record = rules.position(position!)
+    const wait: PlainAction = { name: 'wait', seconds: 1, fixed: [], reactions: [], nothing: state, stalls: 1 }
+    const { unprompted } = record
+    if (unprompted) {
+      const all = Object.values(unprompted.reactions).reduce((sum, n) => sum + n, 0)
+      for (const reaction of chart.reactions) {
+        const chance =
+          ((unprompted.reactions[reaction.id] ?? 0) * rules.left(reaction, holds, 'ours')) / all / unprompted.every
+        if (chance <= 1e-12) continue
+        rules.rule('unprompted')
+        wait.reactions.push([reaction.id, this.meets(reaction.id, holds, new Set(), { from: position! }), chance])
+        wait.stalls -= chance
+      }
+    }
+    const moves = chart.moves.filter(({ from }) => from === position)
+    return [
+      wait,
+      ...moves.flatMap((move) => {
+        const shares = rules.shares(move.id, move.tries, holds, move.id === stalled, this.scenario.repeat)
+        if (!shares) return []
+        const { stallsIn } = move
+        if (stallsIn && stallsIn !== position)
+          rules.rule(`a move stalls in ${stallsIn === 'caught' ? 'caught' : 'another position'}`)
+        const nothing = !stallsIn || stallsIn === position ? this.at(position!, holds, move.id) : this.own(stallsIn)
+        return [this.tried(move.id, undefined, shares, holds, true, nothing)]
+      }),
+    ]
+  }
+
+  private reactionActions(state: PlainState): PlainAction[] {
+    const { rules } = this
+    const { holds, met } = state
+    const reaction = rules.reaction(state.reaction!)
+    const home = reaction.endsIn === met!.from
+    let conceded: PlainState
+    if (home) {
+      conceded = this.at(reaction.endsIn, holds, met!.move)
+      rules.rule(met!.move ? 'conceded where the move is from' : 'conceded where they were unprompted')
+    } else if (reaction.endsIn === 'caught') conceded = this.terminal('caught')
+    else {
+      const own = rules.minus(rules.own(reaction.endsIn), rules.ids(reaction.strips))
+      conceded = this.at(reaction.endsIn, rules.settle(own, rules.ids(reaction.adds)))
+    }
+    const fixed: [PlainState, number][] = [[conceded, 1]]
+    const concede = {
+      name: 'concede',
+      seconds: reaction.seconds ?? 2,
+      fixed,
+      reactions: [],
+      nothing: conceded,
+      stalls: 0,
+    }
+    const answers = this.chart.answers.filter((answer) => answer.reaction === reaction.id)
+    return [
+      concede,
+      ...answers.flatMap((answer) => {
+        const move = rules.move(answer.move)
+        rules.rule(answer.tries ? 'an answer with tries' : 'an answer that borrows tries')
+        const shares = rules.shares(move.id, answer.tries ?? move.tries, holds, false, 1)
+        if (!shares) return []
+        if (answer.stallsIn) rules.rule('an answer stalls elsewhere')
+        const stayed = home && reaction.endsIn === move.from
+        return [
+          this.tried(move.id, answer, shares, holds, stayed, answer.stallsIn ? this.own(answer.stallsIn) : conceded),
+        ]
+      }),
+    ]
+  }
+
+  private meets(reaction: string, holds: Ids, drops: Ids, met: { move?: string; from: string }): PlainState {
+    const { rules } = this
+    const record = rules.reaction(reaction)
+    if (rules.ids(record.strips).size) rules.rule('a reaction strips')
+    if (rules.ids(record.adds).size) rules.rule('a reaction adds')
+    if (record.endsIn === 'caught') rules.rule('a reaction that ends in caught')
+    const left = rules.minus(holds, drops, rules.ids(record.strips))
+    return this.metState(reaction, rules.settle(left, rules.ids(record.adds)), met)
+  }
+
+  private tried(
+    id: string,
+    answer: Answer | undefined,
+    shares: Shares,
+    holds: Ids,
+    stayed: boolean,
+    nothing: PlainState,
+  ): PlainAction {
+    const move = this.rules.move(id)
+    const fixed: [PlainState, number][] = []
+    if (shares.lands) fixed.push([this.landing(id, holds, stayed), shares.lands])
+    for (const [place, chance] of shares.elsewhere) {
+      this.rules.rule(place === 'caught' ? 'elsewhere is caught' : 'elsewhere')
+      fixed.push([this.own(place), chance])
+    }
+    const drops = this.rules.ids(move.drops)
+    const reactions = shares.reactions.map(([reaction, chance]): [string, PlainState, number] => [
+      reaction,
+      this.meets(reaction, holds, drops, { move: id, from: move.from }),
+      chance,
+    ])
+    return { name: id, answer, seconds: move.seconds ?? 5, fixed, reactions, nothing, stalls: shares.stalls }
+  }
+
+  private landing(id: string, holds: Ids, stayed: boolean): PlainState {
+    const { rules } = this
+    const move = rules.move(id)
+    if (move.to === 'finish') return this.terminal('finish')
+    const adds = rules.ids(move.adds)
+    const done = rules.settle(rules.minus(holds, rules.ids(move.drops), rules.ids(move.strips)), adds)
+    if (move.to === move.from && !move.across && stayed) {
+      rules.rule('lands in place')
+      return this.at(move.to, done)
+    }
+    const sameFrame = rules.position(move.from).frame === rules.position(move.to).frame
+    if (move.across) rules.rule('lands across')
+    else rules.rule(sameFrame ? 'carries its holds along' : 'carries only what it keeps')
+    const keeps = rules.ids(move.keeps)
+    const carried =
+      move.across || !sameFrame ? new Set([...done].filter((hold) => keeps.has(hold) || adds.has(hold))) : done
+    return this.at(move.to, rules.settle(rules.settle(carried, rules.own(move.to)), adds))
+  }
+}

@@ -1,0 +1,185 @@
+import { seeded } from '../../bench/generate'
+import { emptyChart, type Chart } from '../../src/core/chart/chart'
+import type { HoldId, MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
+import type { Tries } from '../../src/core/chart/tries'
+import type { Scenario } from '../../src/core/game/scenario'
+
+/** A small chart in which anything that the model allows may happen, the same for the same seed. */
+export function randomChart(seed: number, withHolds: boolean): Chart {
+  return new Builder(seed, withHolds).chart()
+}
+
+/** A scenario for it; `clocked` false leaves out the clock and makes sure that every exchange ends. */
+export function randomScenario(chart: Chart, seed: number, clocked: boolean): Partial<Scenario> {
+  const random = seeded(seed * 7919 + 1)
+  const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]
+  const start = one(chart.positions).id
+  return {
+    start,
+    goal: random() < 0.15 ? [one(chart.positions).id] : [],
+    seconds: clocked ? 5 + Math.floor(random() * 30) : null,
+    sharpness: one([0, 0, 0.25, 0.5, 0.9]),
+    objective: one(['careful', 'careful', 'finish'] as const),
+    breakUp: clocked && random() < 0.2 ? null : 5 + Math.floor(random() * 60),
+    repeat: one([0, 0.5, 0.5, 1]),
+  }
+}
+
+class Builder {
+  private readonly random: () => number
+  private readonly counts: { positions: number; moves: number; reactions: number; holds: number }
+
+  constructor(
+    seed: number,
+    private readonly withHolds: boolean,
+  ) {
+    this.random = seeded(seed)
+    this.counts = {
+      positions: 2 + this.below(3),
+      moves: 3 + this.below(5),
+      reactions: 2 + this.below(4),
+      holds: withHolds ? 3 + this.below(5) : 0,
+    }
+  }
+
+  private below(n: number): number {
+    return Math.floor(this.random() * n)
+  }
+  private chance(p: number): boolean {
+    return this.random() < p
+  }
+  private one<T>(list: readonly T[]): T {
+    return list[this.below(list.length)]
+  }
+  private position(): PositionId {
+    return `p${this.below(this.counts.positions)}` as PositionId
+  }
+  private move(): MoveId {
+    return `m${this.below(this.counts.moves)}` as MoveId
+  }
+  private reaction(): ReactionId {
+    return `r${this.below(this.counts.reactions)}` as ReactionId
+  }
+
+  chart(): Chart {
+    const chart = emptyChart('random', 'Random')
+    const { positions, moves, reactions, holds } = this.counts
+    const ours: HoldId[] = []
+    const theirs: HoldId[] = []
+    for (let i = 0; i < holds; i++) {
+      const mine = this.chance(0.6)
+      ;(mine ? ours : theirs).push(`h${i}` as HoldId)
+      chart.holds!.push({
+        id: `h${i}` as HoldId,
+        name: `Hold ${i}`,
+        ...(mine && this.chance(0.5) ? {} : { by: mine ? 'ours' : 'theirs' }),
+        limbs: [this.one(['left-hand', 'right-hand', 'left-knee', 'head'] as const)],
+        denies: this.chance(0.8)
+          ? [
+              { capability: this.capability(), strength: this.one([0.3, 0.5, 1]) },
+              { capability: this.capability(), strength: 0.4 },
+            ]
+          : undefined,
+      })
+      if (!chart.holds![i].denies) delete chart.holds![i].denies
+    }
+    const some = (list: HoldId[], p: number): { [k: string]: HoldId[] } | undefined => {
+      const picked = list.filter(() => this.chance(p))
+      const free = picked.filter((id, i) => !picked.slice(0, i).some((other) => shareLimb(chart, id, other)))
+      return free.length ? { picked: free } : undefined
+    }
+    const list = <K extends string>(key: K, from: HoldId[], p: number): { [P in K]?: HoldId[] } => {
+      const picked = some(from, p)?.picked
+      return (picked ? { [key]: picked } : {}) as { [P in K]?: HoldId[] }
+    }
+    for (let i = 0; i < positions; i++) {
+      chart.positions.push({
+        id: `p${i}` as PositionId,
+        name: `Position ${i}`,
+        family: 'side',
+        ahead: this.one(['ours', 'even', 'theirs'] as const),
+        ...(this.chance(0.4) ? { frame: this.one(['near', 'far']) } : {}),
+        ...list('holds', [...ours, ...theirs], 0.35),
+        ...(this.chance(0.35) ? { unprompted: { every: 3 + this.below(10), reactions: this.reactionCounts(1) } } : {}),
+        ...(this.chance(0.35) ? { threat: { every: 8 + this.below(20), ...this.uses() } } : {}),
+        ...(this.chance(0.2) ? { breakUp: 10 + this.below(40) } : {}),
+        ...(this.chance(0.2) ? { endWorth: this.one([-0.5, 0.1, 0.4]) } : {}),
+      })
+    }
+    for (let i = 0; i < moves; i++) {
+      chart.moves.push({
+        id: `m${i}` as MoveId,
+        name: `Move ${i}`,
+        kind: 'advance',
+        from: this.position(),
+        to: this.chance(0.25) ? 'finish' : this.position(),
+        ...(this.chance(0.15) ? { across: true } : {}),
+        ...(this.chance(0.8) ? { seconds: 1 + this.below(6) } : {}),
+        tries: this.tries(),
+        ...(this.chance(0.15) ? { stallsIn: this.chance(0.3) ? ('caught' as const) : this.position() } : {}),
+        ...this.uses(),
+        ...list('needs', ours, 0.12),
+        ...list('adds', ours, 0.3),
+        ...list('drops', ours, 0.2),
+        ...list('keeps', ours, 0.3),
+        ...list('strips', theirs, 0.3),
+      })
+    }
+    for (let i = 0; i < reactions; i++) {
+      chart.reactions.push({
+        id: `r${i}` as ReactionId,
+        name: `Reaction ${i}`,
+        ...this.uses(),
+        endsIn: this.chance(0.08) ? 'caught' : this.position(),
+        ...(this.chance(0.7) ? { seconds: 1 + this.below(4) } : {}),
+        ...list('strips', ours, 0.3),
+        ...list('adds', theirs, 0.3),
+      })
+    }
+    for (let i = 2 + this.below(5); i > 0; i--) {
+      chart.answers.push({
+        reaction: this.reaction(),
+        move: this.move(),
+        ...(this.chance(0.5) ? { tries: this.tries() } : {}),
+        ...(this.chance(0.2) ? { stallsIn: this.chance(0.3) ? ('caught' as const) : this.position() } : {}),
+      })
+    }
+    return chart
+  }
+
+  private capability(): string {
+    return this.one(['hip-in', 'turn-in', 'bridge'])
+  }
+
+  private uses(): { uses?: string[]; usesAny?: string[] } {
+    if (!this.withHolds) return {}
+    return {
+      ...(this.chance(0.45) ? { uses: [this.capability()] } : {}),
+      ...(this.chance(0.4) ? { usesAny: [this.capability(), this.capability()] } : {}),
+    }
+  }
+
+  private reactionCounts(least: number): Record<string, number> {
+    const counts: Record<string, number> = {}
+    for (let n = least + this.below(3); n > 0; n--) counts[this.reaction()] = 1 + this.below(4)
+    return counts
+  }
+
+  private tries(): Tries {
+    const reactions = this.reactionCounts(0)
+    const lands = this.chance(0.8) ? 1 + this.below(5) : 0
+    const elsewhere = this.chance(0.2) ? { [this.chance(0.3) ? 'caught' : this.position()]: 1 } : undefined
+    const something = lands || elsewhere || Object.keys(reactions).length
+    return {
+      lands: something ? lands : 1,
+      ...(this.chance(0.7) ? { stalls: this.below(5) } : {}),
+      ...(elsewhere ? { elsewhere } : {}),
+      reactions,
+    }
+  }
+}
+
+function shareLimb(chart: Chart, a: string, b: string): boolean {
+  const hold = (id: string) => chart.holds!.find((record) => record.id === id)!
+  return (hold(a).by ?? 'ours') === (hold(b).by ?? 'ours') && hold(a).limbs.some((limb) => hold(b).limbs.includes(limb))
+}
