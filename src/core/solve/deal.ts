@@ -16,22 +16,14 @@ export class Dealer {
   ) {}
 
   /**
-   * Deals the reactions `from` to `to` (outcome indices) by the values in column `column` of `values`;
+   * Deals the reactions `from` to `to` (outcome indices) by the values of the row that begins at `row`;
    * doing nothing is worth `nothingValue`. Returns the chance-weighted value of all of it.
    */
-  deal(
-    values: Float64Array,
-    stride: number,
-    column: number,
-    from: number,
-    to: number,
-    mass: number,
-    nothingValue: number,
-  ): number {
+  deal(values: Float64Array, row: number, from: number, to: number, mass: number, nothingValue: number): number {
     const count = to - from
-    if (count === 1) return this.dealOne(values[this.outcomeState[from] * stride + column], mass, nothingValue)
+    if (count === 1) return this.dealOne(values[row + this.outcomeState[from]], mass, nothingValue)
     if (count > this.order.length) this.grow(count)
-    this.sort(values, stride, column, from, count)
+    this.sort(values, row, from, count)
     const { order, dealt, outcomeState, outcomeChance, sharpness } = this
     let left = mass
     let total = 0
@@ -39,7 +31,7 @@ export class Dealer {
     let nothingDealt = false
     for (let i = 0; i < count; i++) {
       const outcome = from + order[i]
-      const value = values[outcomeState[outcome] * stride + column]
+      const value = values[row + outcomeState[outcome]]
       if (!nothingDealt && nothingValue < value) {
         nothingDealt = true
         this.nothing = Math.min(left, sharpness * mass)
@@ -59,12 +51,12 @@ export class Dealer {
   }
 
   /** Insertion sort: rows are short, and ties keep the order of the chart's reactions. */
-  private sort(values: Float64Array, stride: number, column: number, from: number, count: number): void {
+  private sort(values: Float64Array, row: number, from: number, count: number): void {
     const { order, outcomeState } = this
     for (let i = 0; i < count; i++) {
-      const value = values[outcomeState[from + i] * stride + column]
+      const value = values[row + outcomeState[from + i]]
       let at = i
-      for (; at > 0 && values[outcomeState[from + order[at - 1]] * stride + column] > value; at--) {
+      for (; at > 0 && values[row + outcomeState[from + order[at - 1]]] > value; at--) {
         order[at] = order[at - 1]
       }
       order[at] = i

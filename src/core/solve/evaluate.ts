@@ -1,42 +1,17 @@
 import { NONE, type Game } from '../game/game'
 import { Dealer } from './deal'
-import { blockGroup, lookAhead } from './block'
-import { BLOCK, planBlocks, type BlockPlan } from './blockPlan'
-import { afterWaiting, sweep, type Workspace } from './sweep'
-import { valueOfAction } from './valueOfAction'
+import { afterWaiting, valueOfAction } from './valueOfAction'
 import type { ValueTable } from './valueTable'
 
-/** Steps back through a table of values, and answers questions about single actions from it. */
+/** Answers questions about single actions from a table of values. */
 export class Evaluator {
   readonly dealer: Dealer
-  private readonly room: Workspace
-  private readonly all: Int32Array
-  private plan?: BlockPlan
 
   constructor(
     readonly game: Game,
     readonly table: ValueTable,
   ) {
-    const { sharpness } = game.scenario
-    this.dealer = new Dealer(game.outcomeState, game.outcomeChance, sharpness)
-    this.all = Int32Array.from({ length: game.groupCount }, (_, g) => g)
-    this.room = { dealer: this.dealer, fresh: new Float64Array(game.actionSeconds.length) }
-  }
-
-  /** Values all states with t to t + BLOCK - 1 seconds left; the table must hold these columns. */
-  block(t: number): void {
-    const { game, table, room } = this
-    const { atOnce, bySecond } = (this.plan ??= planBlocks(game))
-    const ahead = (room.ahead ??= new Float64Array(game.actionSeconds.length * BLOCK))
-    for (let i = 0; i < bySecond.length; i++) lookAhead(game, table, room, ahead, bySecond[i], t)
-    for (let i = 0; i < atOnce.length; i++) blockGroup(game, table, room, ahead, atOnce[i], t)
-    for (let j = 0; j < BLOCK; j++) sweep(game, table, room, t + j, bySecond, j)
-  }
-
-  /** Values the states of some groups, in their order, with t seconds left; without `groups`, of all. */
-  second(t: number, groups = this.all): void {
-    const { dealer, fresh } = this.room
-    sweep(this.game, this.table, { dealer, fresh }, t, groups)
+    this.dealer = new Dealer(game.outcomeState, game.outcomeChance, game.scenario.sharpness)
   }
 
   /**
@@ -49,9 +24,11 @@ export class Evaluator {
     if (seconds > t) return -Infinity
     if (this.isWaiting(a, state)) {
       const stay = table.at(state, t - 1)
-      return game.actionToll[a] + game.actionAlive[a] * afterWaiting(game, table, dealer, a, table.column(t - 1), stay)
+      return (
+        game.actionToll[a] + game.actionAlive[a] * afterWaiting(game, table.values, dealer, a, table.row(t - 1), stay)
+      )
     }
-    const fresh = valueOfAction(game, table, dealer, a, t - seconds)
+    const fresh = valueOfAction(game, table.values, dealer, a, table.row(t - seconds))
     return a === game.stateStalled[state] ? this.repeated(a, t - seconds, state, fresh) : fresh
   }
 

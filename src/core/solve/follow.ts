@@ -48,7 +48,7 @@ function react(
   }
   const left = t - game.actionSeconds[a]
   const nothingValue = table.at(nothing, left)
-  dealer.deal(table.values, table.stride, table.column(left), from, to, game.actionMass[a], nothingValue)
+  dealer.deal(table.values, table.row(left), from, to, game.actionMass[a], nothingValue)
   for (let o = from; o < to; o++) {
     const dealt = dealer.dealt[o - from]
     if (dealt > 0) step(o, game.outcomeState[o], dealt)

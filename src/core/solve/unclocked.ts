@@ -2,17 +2,20 @@ import { TERMINALS, type Game } from '../game/game'
 import { failure, success, type Result } from '../problem'
 import { Evaluator } from './evaluate'
 import type { Solution } from './solution'
+import { Stepper } from './stepper'
 import { ValueTable } from './valueTable'
 
 export const DEFAULT_GAP = 1e-9
-const MAX_SWEEPS = 200_000
+const MAX_STEPS = 400_000
+/** Steps between two looks at how far the bounds lie apart. */
+const BATCH = 10
 
 /**
- * Values without a clock to a stated bound: Gauss-Seidel value iteration, stopped by the residual.
+ * Values without a clock to a stated bound: value iteration, stopped by the residual.
  * Each second survives with chance at most `alive` < 1, so the step is a contraction and V + residual / (1 - alive)
- * bounds the true value on both sides (MacQueen 1966; Puterman 2005, 6.6). `warm`: values to begin from.
+ * bounds the true value on both sides (MacQueen 1966; Puterman 2005, 6.6).
  */
-export function solveUnclocked(game: Game, gap = DEFAULT_GAP, warm?: Float64Array): Result<Solution> {
+export function solveUnclocked(game: Game, gap = DEFAULT_GAP): Result<Solution> {
   const endless = neverEnding(game)
   if (endless) {
     return failure({
@@ -21,24 +24,25 @@ export function solveUnclocked(game: Game, gap = DEFAULT_GAP, warm?: Float64Arra
       message: `without a clock every position needs a break-up, and ${endless} has none: set a clock or a break-up`,
     })
   }
-  const table = new ValueTable(game, 1, 0)
-  const { values } = table
-  if (warm) values.set(warm.subarray(TERMINALS), TERMINALS)
-  const evaluator = new Evaluator(game, table)
-  const sweeper = new Sweeper(game, evaluator)
-  let sweeps = 0
-  let residual = sweeper.residual()
-  const reach = 1 / (1 - sweeper.alive)
-  while (sweeps < MAX_SWEEPS && (residual.high - residual.low) * reach > gap) {
-    const batch = sweeps < 20 ? 5 : 20
-    for (let i = 0; i < batch; i++) sweeper.sweep()
-    sweeps += batch
-    residual = sweeper.residual()
+  const iteration = new Iteration(game)
+  const reach = 1 / (1 - longestSurvival(game))
+  let residual = { low: -Infinity, high: Infinity }
+  while (iteration.steps < MAX_STEPS && (residual.high - residual.low) * reach > gap) {
+    iteration.waitOut()
+    for (let i = 0; i < BATCH; i++) iteration.step()
+    residual = iteration.residual()
   }
-  const start = values[game.start]
+  const table = new ValueTable(game, 1)
+  table.values.set(iteration.row())
+  const start = table.values[game.start]
   const fixed = game.start < TERMINALS ? 0 : reach
-  const bounds = { lower: start + residual.low * fixed, upper: start + residual.high * fixed, iterations: sweeps }
-  return success({ game, values, bounds, evaluator, seconds: null, everySecond: false })
+  const bounds = {
+    lower: start + residual.low * fixed,
+    upper: start + residual.high * fixed,
+    iterations: iteration.steps,
+  }
+  const evaluator = new Evaluator(game, table)
+  return success({ game, values: table.values, bounds, evaluator, seconds: null, everySecond: false })
 }
 
 /** The name of a position that nothing ends, if there is one. */
@@ -50,61 +54,59 @@ function neverEnding(game: Game): string | undefined {
   return `"${record.name}"`
 }
 
-class Sweeper {
-  /** The largest chance that an exchange survives a second. */
-  readonly alive: number
-  private readonly t: number
+/** The largest chance that an exchange survives a second. */
+function longestSurvival({ groupBreak, groupThreat }: Game): number {
+  return groupBreak.reduce((most, chance, g) => Math.max(most, (1 - chance) * (1 - groupThreat[g])), 0)
+}
 
-  constructor(
-    private readonly game: Game,
-    private readonly evaluator: Evaluator,
-  ) {
-    this.t = game.maxSeconds
-    this.alive = game.groupBreak.reduce(
-      (most, chance, g) => Math.max(most, (1 - chance) * (1 - game.groupThreat[g])),
-      0,
-    )
+/** Two rows of values, each step from the one to the other. */
+class Iteration {
+  steps = 0
+  private readonly table: ValueTable
+  private readonly stepper: Stepper
+
+  constructor(private readonly game: Game) {
+    this.table = new ValueTable(game, 2)
+    this.stepper = new Stepper(game, this.table.values)
   }
 
-  /** One pass in place over all groups; a position in which we can wait undisturbed is waited in to the end at once. */
-  sweep(): void {
-    const { game, evaluator, t } = this
-    for (let g = 0; g < game.groupCount; g++) if (!game.groupIsReaction[g]) this.waitOut(g)
-    evaluator.second(t)
+  step(): void {
+    const before = this.table.row(this.steps)
+    this.stepper.step(this.table.row(++this.steps), () => before)
   }
 
-  /** Raises a state's value to what waiting there until the exchange ends is worth, which is never above its true value. */
-  private waitOut(g: number): void {
-    const { game } = this
-    const { values } = this.evaluator.table
-    const wait = game.groupActions[g]
-    if (game.outcomes[wait] !== game.outcomes[wait + 1]) return
-    const forever = game.actionToll[wait] / (1 - game.actionAlive[wait])
-    for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
-      if (values[state] < forever) values[state] = forever
-    }
+  /** The newest values. */
+  row(): Float64Array {
+    return this.table.snapshot(this.steps)
   }
 
-  /** By how much one more step would change the values: smallest (at most 0) and largest (at least 0). Takes the step. */
+  /** By how much the last step changed the values: smallest (at most 0) and largest (at least 0). */
   residual(): { low: number; high: number } {
-    const { game, evaluator, t } = this
-    const { values } = evaluator.table
-    const before = values.slice()
-    const after = new Float64Array(values.length)
-    const group = new Int32Array(1)
+    const { values } = this.table
+    const now = this.table.row(this.steps)
+    const before = this.table.row(this.steps + 1)
     let low = 0
     let high = 0
+    for (let state = TERMINALS; state < this.game.stateCount; state++) {
+      const change = values[now + state] - values[before + state]
+      if (change < low) low = change
+      else if (change > high) high = change
+    }
+    return { low, high }
+  }
+
+  /** Raises values to what waiting undisturbed until the exchange ends is worth, which is never above the true value. */
+  waitOut(): void {
+    const { game } = this
+    const { values } = this.table
+    const now = this.table.row(this.steps)
     for (let g = 0; g < game.groupCount; g++) {
-      group[0] = g
-      evaluator.second(t, group)
+      const wait = game.groupActions[g]
+      if (game.groupIsReaction[g] || game.outcomes[wait] !== game.outcomes[wait + 1]) continue
+      const forever = game.actionToll[wait] / (1 - game.actionAlive[wait])
       for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
-        after[state] = values[state]
-        values[state] = before[state]
-        low = Math.min(low, after[state] - before[state])
-        high = Math.max(high, after[state] - before[state])
+        if (values[now + state] < forever) values[now + state] = forever
       }
     }
-    values.set(after.subarray(TERMINALS), TERMINALS)
-    return { low, high }
   }
 }

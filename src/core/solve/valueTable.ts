@@ -1,52 +1,38 @@
 import { terminalWorth, TERMINALS, type Game } from '../game/game'
 
 /**
- * Values of states by seconds left. A state's seconds lie side by side, because an action asks for the same state
- * at one time after the other; a table may hold only the last `span` of them, or (no clock) a single one.
+ * Values of states by seconds left: a row of states for each time, so that one step back in time reads and writes
+ * rows from end to end. With a clock the rows are a ring of the last ones needed, or all; without one there is one.
  */
 export class ValueTable {
   readonly values: Float64Array
-  /** Seconds left of the first column. */
-  base = 0
+  private readonly width: number
 
   constructor(
     readonly game: Game,
-    /** Columns a state. */
-    readonly stride: number,
-    /** 1 with a clock; 0 without, where every time is the same column. */
-    readonly step: 0 | 1,
+    /** Rows kept: times t and t + rows share one. Without a clock 1, where every time is the same row. */
+    readonly rows: number,
   ) {
-    this.values = new Float64Array(game.stateCount * stride)
-    terminalWorth(game.scenario).forEach((worth, state) =>
-      this.values.fill(worth, state * stride, (state + 1) * stride),
-    )
-    for (let state = TERMINALS; state < game.stateCount; state++) {
-      this.values[state * stride] = game.groupWorth[game.stateGroup[state]]
+    this.width = game.stateCount
+    this.values = new Float64Array(rows * this.width)
+    const worths = terminalWorth(game.scenario)
+    for (let row = 0; row < rows; row++) this.values.set(worths, row * this.width)
+    for (let state = TERMINALS; state < this.width; state++) {
+      this.values[state] = game.groupWorth[game.stateGroup[state]]
     }
   }
 
-  column(t: number): number {
-    return (t - this.base) * this.step
+  /** Where the row of the values with t seconds left begins. */
+  row(t: number): number {
+    return (t % this.rows) * this.width
   }
 
   at(state: number, t: number): number {
-    return this.values[state * this.stride + this.column(t)]
-  }
-
-  /** Forgets all but the last `keep` seconds before `t` (exclusive), to make room for more. */
-  slide(t: number, keep: number): void {
-    const { values, stride } = this
-    const from = this.column(t - keep)
-    for (let state = TERMINALS; state < this.game.stateCount; state++) {
-      const row = state * stride
-      values.copyWithin(row, row + from, row + from + keep)
-    }
-    this.base = t - keep
+    return this.values[this.row(t) + state]
   }
 
   /** The values of all states at one time. */
   snapshot(t: number): Float64Array {
-    const column = this.column(t)
-    return Float64Array.from({ length: this.game.stateCount }, (_, state) => this.values[state * this.stride + column])
+    return this.values.slice(this.row(t), this.row(t) + this.width)
   }
 }

@@ -1,0 +1,99 @@
+import { compileGame } from '../src/core/game/compileGame'
+import { TERMINALS, type Game } from '../src/core/game/game'
+import { scenarioOf, type Scenario } from '../src/core/game/scenario'
+import { solveClocked } from '../src/core/solve/clocked'
+import { solve } from '../src/core/solve/solve'
+import { PlainGame } from '../tests/reference/plainGame'
+import { solvePlain } from '../tests/reference/plainSolve'
+import { taken } from '../tests/reference/taken'
+import { generateChart } from './generate'
+import { solveByLinearProgramme } from './linearProgramme'
+import { best, row, timed, type Row } from './measure'
+
+const SIZE = { positions: 2000, moves: 10_000, reactions: 4000, seed: 11 }
+const SECONDS = 300
+const PLAIN_SECONDS = 20
+
+/** A bare multiply-add over `count` pairs, a stretch at a time so that it stays in the cache as ours may. */
+function multiplyAdd(count: number): number {
+  const length = 1 << 15
+  const a = Float64Array.from({ length }, (_, i) => 1 / (i + 1))
+  const b = Float64Array.from({ length }, (_, i) => i % 7)
+  let sum = 0
+  for (let done = 0; done < count; done += length) {
+    const end = Math.min(length, count - done)
+    for (let i = 0; i < end; i++) sum += a[i] * b[i]
+  }
+  return sum
+}
+
+const compiled = (scenario: Partial<Scenario>, size: typeof SIZE & { holds?: number } = SIZE): Game => {
+  const chart = generateChart(size)
+  return taken(compileGame(chart, scenarioOf(chart, scenario)))
+}
+
+/** The clocked solve against a bare loop over as many outcomes and against the plain second implementation. */
+export function benchClocked(): Row[] {
+  return [0, 0.5].flatMap((sharpness) => {
+    const chart = generateChart(SIZE)
+    const scenario = scenarioOf(chart, { seconds: SECONDS, sharpness })
+    const [game, compileMs] = timed(() => taken(compileGame(chart, scenario)))
+    const visited = game.outcomeState.length * SECONDS
+    const ours = best(5, () => solveClocked(game, SECONDS))
+    const bare = best(5, () => multiplyAdd(visited))
+    const small = { ...scenario, seconds: PLAIN_SECONDS }
+    const plain = new PlainGame(chart, small)
+    chart.positions.forEach(({ id }) => plain.own(id))
+    plain.exhaust()
+    const [, plainMs] = timed(() => solvePlain(plain, PLAIN_SECONDS))
+    const [, shortMs] = timed(() => solveClocked(game, PLAIN_SECONDS))
+    const name = `clock ${SECONDS} s, sharpness ${sharpness}`
+    return [
+      row(name, 'states', game.stateCount),
+      row(name, 'outcomes', game.outcomeState.length),
+      row(name, 'compile, ms', compileMs),
+      row(name, 'solve, ms', ours),
+      row(name, 'ns an outcome visited', (ours * 1e6) / visited),
+      row(name, 'ratio to a bare multiply-add', ours / bare, sharpness === 0 ? { most: 5 } : undefined),
+      row(name, `times faster than the plain one (${PLAIN_SECONDS} s)`, plainMs / shortMs, { least: 20 }),
+    ]
+  })
+}
+
+/** Peak memory of the clocked solve's table, in bytes a state, with only the rows needed and with all of them. */
+export function benchMemory(): Row[] {
+  const game = compiled({ seconds: SECONDS })
+  const megabytes = (solution: { evaluator: { table: { values: Float64Array } } }) =>
+    solution.evaluator.table.values.byteLength / 1e6
+  return [
+    row('memory', 'table with the rows needed, MB', megabytes(solveClocked(game, SECONDS))),
+    row('memory', 'table with every second, MB', megabytes(solveClocked(game, SECONDS, true))),
+    row('memory', 'most the process held, MB', process.resourceUsage().maxRSS / 1e3),
+  ]
+}
+
+/** Value iteration against the same equations as a linear programme. */
+export async function benchUnclocked(): Promise<Row[]> {
+  const rows: Row[] = []
+  for (const positions of [100, 300]) {
+    const size = { positions, moves: positions * 4, reactions: positions * 2, seed: 5 }
+    const game = compiled({ seconds: null }, size)
+    const [solution] = timed(() => taken(solve(game)))
+    const ours = best(5, () => taken(solve(game)))
+    const { ms, value } = await solveByLinearProgramme(game)
+    const name = `no clock, ${game.stateCount - TERMINALS} states`
+    rows.push(
+      row(name, 'solve, ms', ours),
+      row(name, 'times faster than a linear programme', ms / ours, { least: 20 }),
+      row(name, 'apart from its value', Math.abs(value - solution.values[game.start]), { most: 1e-6 }),
+    )
+  }
+  return rows
+}
+
+/** Work that holds cost: states with and without them on the same chart. */
+export function benchHolds(): Row[] {
+  const chart = generateChart({ ...SIZE, positions: 300, moves: 1200, reactions: 600, holds: 0.7 })
+  const states = (holds: boolean) => taken(compileGame(chart, scenarioOf(chart, { holds }))).stateCount
+  return [row('holds', 'states with holds, per state without', states(true) / states(false))]
+}
