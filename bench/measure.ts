@@ -25,6 +25,13 @@ export function best(times: number, run: () => unknown): number {
   return Math.min(...Array.from({ length: times }, () => timed(run)[1]))
 }
 
+/** The quickest of `times` runs of each, taken in turn so that both meet the same noise. */
+export function bestInTurn(times: number, ...runs: (() => unknown)[]): number[] {
+  const quickest = runs.map(() => Infinity)
+  for (let i = 0; i < times; i++) runs.forEach((run, at) => (quickest[at] = Math.min(quickest[at], timed(run)[1])))
+  return quickest
+}
+
 export function meets({ value, target }: Row): boolean | undefined {
   if (!target) return undefined
   return value <= (target.most ?? Infinity) && value >= (target.least ?? -Infinity)

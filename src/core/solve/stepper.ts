@@ -6,13 +6,13 @@ import { afterWaiting, valueOfAction } from './valueOfAction'
 /**
  * One step of the equations for all states at once, from rows of values already known to the next.
  *
- * First every move is valued, batch by batch; then every stalled move once more, by what it loses; then each group takes
- * the best. The states of a position differ in one action only, so the two best moves of the group serve them all.
+ * First every move is valued, batch by batch, and once more as it is where it just stalled; then each group takes the
+ * best. The states of a position differ in one action only, so the two best moves of the group serve them all.
  */
 export class Stepper {
   readonly dealer: Dealer
   private readonly batches: Batches
-  /** Value of each action, -Infinity while no time is left for it; of each stalled state's move tried again. */
+  /** By slot: the move's value. By state: that of the move that just stalled. -Infinity while no time is left for it. */
   private readonly fresh: Float64Array
   private readonly again: Float64Array
 
@@ -22,95 +22,142 @@ export class Stepper {
   ) {
     this.dealer = new Dealer(game.outcomeState, game.outcomeChance, game.scenario.sharpness)
     this.batches = makeBatches(game)
-    this.fresh = new Float64Array(game.actionSeconds.length).fill(-Infinity)
+    this.fresh = new Float64Array(this.batches.actions.length).fill(-Infinity)
     this.again = new Float64Array(game.stateCount).fill(-Infinity)
   }
 
   /** Writes the row at `now`; `rowBehind(s)` is where the row s seconds behind begins, NONE where time is up. */
   step(now: number, rowBehind: (seconds: number) => number): void {
-    const { game, batches, fresh, again, values } = this
-    for (const batch of batches.plain) {
+    const { batches, fresh, again, values } = this
+    for (const batch of batches.batches) {
       const row = rowBehind(batch.seconds)
-      if (row !== NONE) valueBatch(batches, batch, values, row, fresh)
-    }
-    for (const a of batches.read) {
-      const row = rowBehind(game.actionSeconds[a])
-      if (row !== NONE) fresh[a] = valueOfAction(game, values, this.dealer, a, row)
-    }
-    const { states, weight, landing, idle } = batches.stalled
-    for (let i = 0; i < states.length; i++) {
-      const stalled = game.stateStalled[states[i]]
-      const row = rowBehind(game.actionSeconds[stalled])
-      if (row === NONE) break
-      again[states[i]] = fresh[stalled] + weight[i] * (values[row + idle[i]] - values[row + landing[i]])
+      if (row === NONE) continue
+      if (batch.from >= batches.read) this.valueRead(batch, row)
+      else valueBatch(batches, batch, values, row, fresh)
+      valueAgain(batches, batch, values, row, fresh, again)
     }
     this.takeBest(now, rowBehind(1))
   }
 
+  private valueRead({ from, to }: Batch, row: number): void {
+    const { game, values, dealer, fresh } = this
+    const { actions, slotOfPlace } = this.batches
+    for (let i = from; i < to; i++) fresh[slotOfPlace[i]] = valueOfAction(game, values, dealer, actions[i], row)
+  }
+
   private takeBest(now: number, before: number): void {
-    const { fresh, again, values } = this
-    const { groupCount, groupStates, groupActions, groupIsReaction, groupWorth } = this.game
-    const { stateStalled, actionToll, actionAlive, outcomes } = this.game
-    for (let g = 0; g < groupCount; g++) {
-      const wait = groupActions[g]
-      const end = groupActions[g + 1]
-      let best = -Infinity
-      let second = -Infinity
-      let action: number = NONE
-      for (let a = wait + 1 - groupIsReaction[g]; a < end; a++) {
-        const value = fresh[a]
-        if (value > best) {
-          second = best
-          best = value
-          action = a
-        } else if (value > second) second = value
+    const { fresh, again, values, game, batches } = this
+    const { groupStates, groupActions, groupIsReaction, groupWorth } = game
+    const { actionToll, actionAlive, outcomes } = game
+    const { groups, slots, placeOfSlot, stalledPlace } = batches
+    for (let i = 0; i < groups.length; i++) {
+      const g = groups[i]
+      const first = slots[i]
+      const end = slots[i + 1]
+      if (first + 1 < end && fresh[first + 1] > fresh[first]) swapSlots(batches, fresh, first, first + 1)
+      for (let slot = first + 2; slot < end; slot++) {
+        if (fresh[slot] > fresh[first + 1]) bringForward(batches, fresh, first, slot)
       }
+      const best = first < end ? fresh[first] : -Infinity
       if (groupIsReaction[g]) {
-        values[now + groupStates[g]] = action === NONE ? groupWorth[g] : best
+        values[now + groupStates[g]] = best === -Infinity ? groupWorth[g] : best
+        continue
+      }
+      const lead = first < end ? placeOfSlot[first] : NEVER
+      const second = first + 1 < end ? fresh[first + 1] : -Infinity
+      const wait = groupActions[g]
+      if (outcomes[wait] < outcomes[wait + 1]) {
+        this.waitDisturbed(g, now, before, lead, best, second)
         continue
       }
       const toll = actionToll[wait]
       const alive = actionAlive[wait]
-      const disturbed = outcomes[wait] < outcomes[wait + 1]
       const last = groupStates[g + 1]
       for (let state = groupStates[g]; state < last; state++) {
-        const stay = values[before + state]
-        let value = toll + alive * (disturbed ? afterWaiting(this.game, values, this.dealer, wait, before, stay) : stay)
-        const stalled = stateStalled[state]
-        if (stalled === NONE) {
-          if (best > value) value = best
-        } else {
-          const others = stalled === action ? second : best
-          if (others > value) value = others
-          if (again[state] > value) value = again[state]
-        }
+        let value = toll + alive * values[before + state]
+        const others = stalledPlace[state] === lead ? second : best
+        if (others > value) value = others
+        if (again[state] > value) value = again[state]
         values[now + state] = value
       }
     }
   }
+
+  /** The states of a group in which they may do something unprompted. Apart, because a call would slow the usual loop. */
+  private waitDisturbed(g: number, now: number, before: number, lead: number, best: number, second: number): void {
+    const { game, values, again, dealer } = this
+    const wait = game.groupActions[g]
+    for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
+      const after = afterWaiting(game, values, dealer, wait, before, values[before + state])
+      const others = this.batches.stalledPlace[state] === lead ? second : best
+      values[now + state] = Math.max(game.actionToll[wait] + game.actionAlive[wait] * after, others, again[state])
+    }
+  }
 }
 
-/** Values the actions of a batch from one row. Written out for the usual widths, where a loop would be mispredicted. */
+/** No state's stalled move, and not NONE either. */
+const NEVER = -2
+
+/**
+ * Gives a move that is better than the group's second one of the first two slots, where the two best belong. They
+ * seldom change from one second to the next, so that hardly any comparison goes another way than the last time.
+ */
+function bringForward(batches: Batches, fresh: Float64Array, first: number, slot: number): void {
+  swapSlots(batches, fresh, first + 1, slot)
+  if (fresh[first + 1] > fresh[first]) swapSlots(batches, fresh, first, first + 1)
+}
+
+function swapSlots({ placeOfSlot, slotOfPlace }: Batches, fresh: Float64Array, i: number, j: number): void {
+  const place = placeOfSlot[i]
+  const value = fresh[i]
+  placeOfSlot[i] = placeOfSlot[j]
+  fresh[i] = fresh[j]
+  placeOfSlot[j] = place
+  fresh[j] = value
+  slotOfPlace[placeOfSlot[i]] = i
+  slotOfPlace[place] = j
+}
+
+/** Values the moves of a batch from one row. Written out for the usual widths, where a loop would be mispredicted. */
 function valueBatch(batches: Batches, batch: Batch, values: Float64Array, row: number, fresh: Float64Array): void {
-  const { actions, outcomeState: to, outcomeChance: p, toll, alive } = batches
+  const { outcomeState: to, outcomeChance: p, toll, slotOfPlace: slot } = batches
   const { from, to: end, width } = batch
   let o = batch.firstOutcome
   if (width === 1) {
-    for (let i = from; i < end; i++, o++) fresh[actions[i]] = toll[i] + alive[i] * p[o] * values[row + to[o]]
+    for (let i = from; i < end; i++, o++) fresh[slot[i]] = toll[i] + p[o] * values[row + to[o]]
   } else if (width === 2) {
     for (let i = from; i < end; i++, o += 2) {
-      fresh[actions[i]] = toll[i] + alive[i] * (p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]])
+      fresh[slot[i]] = toll[i] + (p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]])
     }
   } else if (width === 3) {
     for (let i = from; i < end; i++, o += 3) {
-      const sum = p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]] + p[o + 2] * values[row + to[o + 2]]
-      fresh[actions[i]] = toll[i] + alive[i] * sum
+      const two = p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]]
+      fresh[slot[i]] = toll[i] + (two + p[o + 2] * values[row + to[o + 2]])
+    }
+  } else if (width === 4) {
+    for (let i = from; i < end; i++, o += 4) {
+      const two = p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]]
+      fresh[slot[i]] = toll[i] + (two + (p[o + 2] * values[row + to[o + 2]] + p[o + 3] * values[row + to[o + 3]]))
     }
   } else {
     for (let i = from; i < end; i++) {
       let sum = 0
       for (const stop = o + width; o < stop; o++) sum += p[o] * values[row + to[o]]
-      fresh[actions[i]] = toll[i] + alive[i] * sum
+      fresh[slot[i]] = toll[i] + sum
     }
+  }
+}
+
+/** Values the moves of a batch that can have just stalled, as they are then. */
+function valueAgain(
+  { weight, idle, landing, repeatState, slotOfPlace }: Batches,
+  { repeats, to }: Batch,
+  values: Float64Array,
+  row: number,
+  fresh: Float64Array,
+  again: Float64Array,
+): void {
+  for (let i = repeats; i < to; i++) {
+    again[repeatState[i]] = fresh[slotOfPlace[i]] + weight[i] * (values[row + idle[i]] - values[row + landing[i]])
   }
 }
