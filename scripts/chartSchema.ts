@@ -1,0 +1,47 @@
+import 'reflect-metadata/lite'
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage'
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
+import { format } from 'prettier'
+import { Chart } from '../src/core/chart/chart'
+import { MAX_TRIES } from '../src/core/chart/constraints'
+import { ID_PATTERN, RESERVED_IDS } from '../src/core/chart/ids'
+
+const count = { type: 'number', minimum: 0, maximum: MAX_TRIES } as const
+const atLeastOne = { type: 'number', minimum: 1 } as const
+const strings = { type: 'string' } as const
+
+/** What our own validators say, in the schema's words; the rest has ready-made converters. */
+const OURS = {
+  isRecordId: { type: 'string', pattern: ID_PATTERN.source, not: { enum: [...RESERVED_IDS] } },
+  isSeconds: { type: 'integer', minimum: 1, maximum: 86_400 },
+  isMeanSeconds: atLeastOne,
+  isMeanSecondsOrNever: { anyOf: [atLeastOne, { type: 'null' }] },
+  isTryCount: count,
+  isTryMap: { type: 'object', additionalProperties: count },
+  isFraction: { type: 'number', minimum: 0, maximum: 1 },
+  isWorth: { type: 'number', minimum: -1, maximum: 1 },
+  isWord: { ...strings, minLength: 1, maxLength: 200 },
+}
+
+/** JSON Schema (draft 2020-12) of a chart file: what one record can say of itself; references are checked beside it. */
+export function chartSchema() {
+  const additionalConverters = Object.fromEntries(
+    Object.entries(OURS).map(([name, schema]) => [name, () => schema]),
+  ) as never
+  const definitions = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/$defs/',
+    additionalConverters,
+  })
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Ataque chart, version 1',
+    $ref: `#/$defs/${Chart.name}`,
+    $defs: definitions,
+  }
+}
+
+/** The schema as it is published. */
+export async function chartSchemaText(): Promise<string> {
+  return format(JSON.stringify(chartSchema()), { parser: 'json', printWidth: 120 })
+}

@@ -1,0 +1,29 @@
+import { check } from './check'
+import { solveCommand } from './solve'
+import { UsageError } from './usage'
+
+const HELP = `ataque check FILE [--json]
+    Says every problem of a chart, one a line. Exit 0: none; 1: some; 2: wrong usage.
+ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective careful|finish]
+             [--goal ID,ID] [--break-up S|never] [--repeat F] [--no-holds] --json
+    What the chart is worth from a position, as one JSON object.`
+
+const COMMANDS: Record<string, (args: string[]) => number> = { check, solve: solveCommand }
+
+/** Runs the command line; returns the exit code. */
+export async function main(args: string[]): Promise<number> {
+  const [name, ...rest] = args
+  if (name === '--help' || name === '-h' || name === 'help') {
+    console.log(HELP)
+    return 0
+  }
+  const command = COMMANDS[name ?? '']
+  try {
+    if (!command) throw new UsageError(name ? `there is no command "${name}"` : 'which command?')
+    return command(rest)
+  } catch (error) {
+    if (!(error instanceof UsageError)) throw error
+    console.error(`ataque: ${error.message}\n\n${HELP}`)
+    return 2
+  }
+}

@@ -1,0 +1,123 @@
+import type { Chart } from '../core/chart/chart'
+import type { PositionId } from '../core/chart/ids'
+import { compileGame } from '../core/game/compileGame'
+import { actionName } from '../core/game/describe'
+import { NONE, TERMINALS } from '../core/game/game'
+import { scenarioOf, type Objective, type Scenario } from '../core/game/scenario'
+import { looseEndCost } from '../core/insight/figures'
+import { looseEndsOf, visitsOf } from '../core/insight/looseEnds'
+import { netsOf } from '../core/insight/nets'
+import { problemText, type Problem, type Result } from '../core/problem'
+import { occupancyOf } from '../core/solve/occupancy'
+import { solve } from '../core/solve/solve'
+import { fullClock, tieTolerance, type Solution } from '../core/solve/solution'
+import { fileAndOptions, readChartFile, UsageError } from './usage'
+
+const OPTIONS = {
+  start: { type: 'string' },
+  seconds: { type: 'string' },
+  sharpness: { type: 'string' },
+  objective: { type: 'string' },
+  goal: { type: 'string' },
+  'break-up': { type: 'string' },
+  repeat: { type: 'string' },
+  'no-holds': { type: 'boolean', default: false },
+  json: { type: 'boolean', default: false },
+} as const
+
+type Options = { [K in keyof typeof OPTIONS]?: (typeof OPTIONS)[K]['type'] extends 'string' ? string : boolean }
+
+/** `solve FILE --start ID … --json`: what a chart is worth, as one JSON object. */
+export function solveCommand(args: string[]): number {
+  const { file, values } = fileAndOptions(args, OPTIONS)
+  if (!values.start) throw new UsageError('--start ID is missing')
+  if (!values.json) throw new UsageError('solve prints JSON: add --json')
+  const instead = scenarioFrom(values)
+  const read = readChartFile(file)
+  if (!read.ok) return refuse(read.problems)
+  const chart = read.value
+  const scenario = scenarioOf(chart, instead)
+  const solution = solved(chart, scenario)
+  if (!solution.ok) return solution.problems.some(isUsage) ? misuse(solution.problems) : refuse(solution.problems)
+  console.log(JSON.stringify(reportOf(chart, solution.value), null, 2))
+  return 0
+}
+
+/** Problems of the scenario come from the options. */
+const isUsage = ({ code }: Problem) => code === 'bad-scenario' || code === 'needs-an-end'
+
+function misuse(problems: Problem[]): never {
+  throw new UsageError(problems.map(problemText).join('; '))
+}
+
+function refuse(problems: Problem[]): number {
+  problems.forEach((problem) => console.error(problemText(problem)))
+  return 1
+}
+
+function scenarioFrom(values: Options): Partial<Scenario> {
+  const instead: Partial<Scenario> = { start: values.start as PositionId, holds: !values['no-holds'] }
+  if (values.seconds !== undefined) instead.seconds = numberOr('none', 'seconds', values.seconds)
+  if (values.sharpness !== undefined) instead.sharpness = number('sharpness', values.sharpness)
+  if (values['break-up'] !== undefined) instead.breakUp = numberOr('never', 'break-up', values['break-up'])
+  if (values.repeat !== undefined) instead.repeat = number('repeat', values.repeat)
+  if (values.goal) instead.goal = values.goal.split(',').map((id) => id.trim() as PositionId)
+  if (values.objective !== undefined) instead.objective = values.objective as Objective
+  return instead
+}
+
+function number(name: string, text: string): number {
+  const value = text.trim() === '' ? NaN : Number(text)
+  if (!Number.isFinite(value)) throw new UsageError(`--${name} wants a number, not "${text}"`)
+  return value
+}
+
+const numberOr = (word: string, name: string, text: string) => (text === word ? null : number(name, text))
+
+function solved(chart: Chart, scenario: Scenario): Result<Solution> {
+  const game = compileGame(chart, scenario, { roots: 'start' })
+  return game.ok ? solve(game.value, { everySecond: true }) : game
+}
+
+function bestIn(solution: Solution, state: number): string | null {
+  if (state < TERMINALS) return null
+  const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+  return action === NONE ? null : actionName(solution.game, action)
+}
+
+function reportOf(chart: Chart, solution: Solution) {
+  const { game, values, bounds } = solution
+  const { index, ownState } = game.meaning
+  const { start, seconds, sharpness, objective, goal, breakUp, repeat } = game.scenario
+  const occupancy = occupancyOf(solution)
+  const value = values[game.start]
+  const ends = looseEndsOf(index)
+  const visits = visitsOf(game, occupancy, ends)
+  const reached = index.positions.flatMap(({ record }, p) =>
+    ownState[p] === NONE ? [] : ([[record.id, ownState[p]]] as const),
+  )
+  return {
+    ...{ start, states: game.reachedCount, seconds, sharpness, objective, goal, breakUp, repeat, value },
+    ...(bounds ? { lower: bounds.lower, upper: bounds.upper } : {}),
+    best: bestIn(solution, game.start),
+    finish: occupancy.finish,
+    caught: occupancy.caught,
+    ahead: occupancy.ended[0],
+    even: occupancy.ended[1],
+    behind: occupancy.ended[2],
+    positions: Object.fromEntries(
+      reached.map(([id, state]) => [id, { value: values[state], best: bestIn(solution, state) }]),
+    ),
+    nets: netsOf(solution).map(({ move, reaction, value, net, saves, best }) => ({
+      ...{ move, reaction, value, net, saves, best },
+    })),
+    looseEnds: ends.map((end, i) => {
+      const cost = looseEndCost(chart, game.scenario, end, value)
+      const move = end.met.by === 'unprompted' ? 'wait' : end.met.move
+      return {
+        ...{ move, reaction: end.reaction, visits: visits[i], cost: cost.ok ? cost.value : null },
+        ...{ position: end.position, met: end.met.by },
+      }
+    }),
+  }
+}

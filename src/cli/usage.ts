@@ -1,0 +1,31 @@
+import { readFileSync } from 'node:fs'
+import { parseArgs, type ParseArgsConfig } from 'node:util'
+import type { Chart } from '../core/chart/chart'
+import { parseChart } from '../core/format/chartFile'
+import type { Result } from '../core/problem'
+
+/** The command was not called as it should be: exit 2. */
+export class UsageError extends Error {}
+
+/** One FILE and the options that the command knows. */
+export function fileAndOptions<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
+  try {
+    const { values, positionals } = parseArgs({ args, options, allowPositionals: true })
+    if (positionals.length !== 1) throw new UsageError(positionals.length ? 'one FILE at a time' : 'which FILE?')
+    return { file: positionals[0], values }
+  } catch (error) {
+    if (error instanceof UsageError) throw error
+    throw new UsageError((error as Error).message)
+  }
+}
+
+/** Reads a chart from a file; a file that is not there is wrong usage. */
+export function readChartFile(file: string): Result<Chart> {
+  let text: string
+  try {
+    text = readFileSync(file, 'utf8')
+  } catch (error) {
+    throw new UsageError(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? error}`)
+  }
+  return parseChart(text)
+}

@@ -1,0 +1,136 @@
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { actionName, actionOfMove, positionId, reactionId } from '../game/describe'
+import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
+import { overSeconds } from '../game/layOut'
+import { follow } from '../solve/follow'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+
+/** Which figure is asked for. */
+export type Question =
+  | { of: 'position'; position: PositionId }
+  | { of: 'move'; move: MoveId }
+  | (Met & { of: 'net' | 'met' | 'concede' })
+  | (Met & { of: 'answer'; answer: number })
+
+/** A reaction met from a position with its own holds: by a move, or (null) unprompted. */
+interface Met {
+  move: MoveId | null
+  position: PositionId
+  reaction: ReactionId
+}
+
+/** What one way in which it can go adds to a figure: chance times value. */
+export interface Term {
+  kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction' | 'waits' | 'conceded' | 'broken' | 'caught' | 'met' | 'stalled'
+  /** Where that is; or which reaction. */
+  place?: PositionId | 'finish' | 'caught' | 'goal'
+  reaction?: ReactionId
+  chance: number
+  value: number
+}
+
+/** A figure taken apart: the terms' chance times value sum to `total`. */
+export interface Explanation {
+  total: number
+  /** Id of the move that is planned, `wait` or `concede`; none for a difference of two values. */
+  action?: string
+  seconds?: number
+  terms: Term[]
+}
+
+/** What a figure is made of, or null where it has none. */
+export function explain(solution: Solution, question: Question): Explanation | null {
+  const { game } = solution
+  if (question.of === 'position') {
+    const own = ownState(game, question.position)
+    return own < TERMINALS ? null : takenApart(solution, bestAction(solution, own), own)
+  }
+  if (question.of === 'move') {
+    const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)
+    if (move < 0) return null
+    const own = game.meaning.ownState[game.meaning.index.moves[move].from]
+    return own < TERMINALS ? null : takenApart(solution, actionOfMove(game, game.stateGroup[own], move), own)
+  }
+  const met = metState(game, question)
+  if (!met) return null
+  const { state, against } = met
+  if (question.of === 'net') return difference(solution, state, against)
+  if (question.of === 'met') return takenApart(solution, bestAction(solution, state), state)
+  const g = game.stateGroup[state]
+  if (question.of === 'answer') return takenApart(solution, actionOfAnswer(game, g, question.answer), state)
+  return takenApart(solution, game.groupActions[g], state)
+}
+
+function actionOfAnswer(game: Game, g: number, answer: number): number {
+  for (let a = game.groupActions[g] + 1; a < game.groupActions[g + 1]; a++) {
+    if (game.meaning.actionAnswer[a] === answer) return a
+  }
+  return NONE
+}
+
+const bestAction = (solution: Solution, state: number) =>
+  solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+
+function ownState(game: Game, position: PositionId): number {
+  const p = game.meaning.index.positionOf.get(position)
+  return p === undefined ? NONE : game.meaning.ownState[p]
+}
+
+/** The state in which a reaction is met, and the one that its net is measured against. */
+function metState(game: Game, { move, position, reaction }: Met) {
+  const own = ownState(game, position)
+  if (own < TERMINALS) return null
+  const group = game.stateGroup[own]
+  const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
+  const a = move === null ? game.groupActions[group] : actionOfMove(game, group, m)
+  if (a === NONE) return null
+  for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
+    if (reactionId(game, game.meaning.outcomeReaction[o]) !== reaction) continue
+    return { state: game.outcomeState[o], against: move === null ? own : game.meaning.stalledState[m] }
+  }
+  return null
+}
+
+function difference({ values }: Solution, state: number, against: number): Explanation {
+  const terms: Term[] = [
+    { kind: 'met', chance: 1, value: values[state] },
+    { kind: 'stalled', chance: -1, value: values[against] },
+  ]
+  return { total: values[state] - values[against], terms }
+}
+
+function takenApart(solution: Solution, a: number, state: number): Explanation | null {
+  const { game, evaluator } = solution
+  const t = fullClock(solution)
+  if (a === NONE || game.actionSeconds[a] > t) return null
+  const g = game.stateGroup[state]
+  const seconds = game.actionSeconds[a]
+  const { alive, broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], seconds)
+  const terms: Term[] = []
+  follow(evaluator, a, t, state, (outcome, next, share) => {
+    const value = evaluator.table.at(next, t - seconds)
+    if (share > 0) terms.push({ ...meaningOf(game, a, outcome, next), chance: alive * share, value })
+  })
+  if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: game.groupWorth[g] })
+  if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
+  return { total: evaluator.actionInState(a, t, state), action: actionName(game, a), seconds, terms }
+}
+
+function meaningOf(game: Game, a: number, outcome: number, next: number): Pick<Term, 'kind' | 'place' | 'reaction'> {
+  const place = placeOf(game, next)
+  if (outcome === NONE) return { kind: actionName(game, a) === 'wait' ? 'waits' : 'nothing', place }
+  if (game.meaning.outcomeReaction[outcome] !== NONE) {
+    return { kind: 'reaction', reaction: reactionId(game, game.meaning.outcomeReaction[outcome]) }
+  }
+  if (actionName(game, a) === 'concede') return { kind: 'conceded', place }
+  const kind = game.meaning.outcomeKind[outcome]
+  return { kind: kind === OUTCOME.lands ? 'lands' : kind === OUTCOME.stalls ? 'nothing' : 'elsewhere', place }
+}
+
+function placeOf(game: Game, state: number): Term['place'] {
+  if (state === TERMINAL.finish) return 'finish'
+  if (state === TERMINAL.caught) return 'caught'
+  if (state === TERMINAL.goal) return 'goal'
+  const g = game.stateGroup[state]
+  return game.groupIsReaction[g] ? undefined : positionId(game, game.meaning.groupPlace[g])
+}

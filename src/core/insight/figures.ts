@@ -1,0 +1,237 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { compileGame } from '../game/compileGame'
+import { actionName, actionOfMove, reactionId } from '../game/describe'
+import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
+import type { Scenario } from '../game/scenario'
+import { failure, success, type Result } from '../problem'
+import { occupancyOf, type Occupancy } from '../solve/occupancy'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { solve } from '../solve/solve'
+import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
+import { netsOf } from './nets'
+
+/** Everything that the screens show of a chart in a scenario: plain data in the chart's ids. */
+export interface Figures {
+  start: PositionId
+  /** States that the game has, terminals not counted. */
+  states: number
+  value: number
+  bounds?: { lower: number; upper: number }
+  best: string | null
+  endings: Endings
+  /** What the endings add to the value; they sum to it. */
+  worths: Endings
+  positions: Record<PositionId, PositionFigure>
+  moves: Record<MoveId, MoveFigure>
+  met: MetFigure[]
+  looseEnds: LooseEndFigure[]
+}
+
+/** Of one exchange under the best plan, against the same defender; goals count as finishes. */
+export interface Endings {
+  finish: number
+  caught: number
+  ours: number
+  even: number
+  theirs: number
+}
+
+export interface PositionFigure {
+  value: number
+  /** Id of the best move, `wait`, or null where there is nothing to do. */
+  best: string | null
+  visits: number
+}
+
+/** A move tried from its own position with its own holds; value null where it cannot be tried. */
+export interface MoveFigure {
+  value: number | null
+  /** Expected times that an exchange tries it, from anywhere. */
+  uses: number
+}
+
+/** A reaction met from a position with its own holds: by a move, or (move null) unprompted. */
+export interface MetFigure {
+  move: MoveId | null
+  position: PositionId
+  reaction: ReactionId
+  /** Chance that the move meets it; unprompted: each second. */
+  share: number
+  value: number
+  net: number
+  saves: number
+  best: string
+  concede: number
+  /** Value of each feasible answer, by its index in the chart. */
+  answers: { answer: number; value: number }[]
+  /** Expected times that an exchange meets it so. */
+  visits: number
+}
+
+export interface LooseEndFigure extends LooseEnd {
+  visits: number
+}
+
+/** A solved chart: its figures, and the solution that explanations are read from. */
+export interface Solved {
+  figures: Figures
+  solution: Solution
+}
+
+/** Compiles and solves a checked chart and gathers its figures. */
+export function figuresOf(chart: Chart, scenario: Scenario): Result<Solved> {
+  const compiled = compileGame(chart, scenario)
+  if (!compiled.ok) return compiled
+  const solved = solve(compiled.value, { everySecond: true })
+  if (!solved.ok) return solved
+  const solution = solved.value
+  return success({ figures: gather(solution), solution })
+}
+
+/** How much the start's value would rise if a loose end did not hang open; or why that cannot be computed. */
+export function looseEndCost(chart: Chart, scenario: Scenario, end: LooseEnd, value: number): Result<number> {
+  const compiled = compileGame(withoutLooseEnd(chart, end), scenario, { roots: 'start' })
+  if (!compiled.ok) return failure(...compiled.problems)
+  const solved = solve(compiled.value)
+  return solved.ok ? success(solved.value.values[compiled.value.start] - value) : failure(...solved.problems)
+}
+
+function gather(solution: Solution): Figures {
+  const { game, values, bounds } = solution
+  const occupancy = occupancyOf(solution)
+  const { index } = game.meaning
+  const uses = new Float64Array(index.moves.length)
+  game.meaning.actionMove.forEach((move, a) => {
+    if (move !== NONE) uses[move] += occupancy.actions[a]
+  })
+  const ends = looseEndsOf(index)
+  const visits = visitsOf(game, occupancy, ends)
+  return {
+    start: game.scenario.start,
+    states: game.reachedCount,
+    value: values[game.start],
+    ...(bounds ? { bounds: { lower: bounds.lower, upper: bounds.upper } } : {}),
+    best: bestIn(solution, game.start),
+    ...endingsOf(game, occupancy),
+    positions: Object.fromEntries(
+      index.positions.map(({ record }, p) => [record.id, positionFigure(solution, occupancy, p)]),
+    ),
+    moves: Object.fromEntries(
+      index.moves.map(({ record }, m) => [record.id, { value: moveValue(solution, m), uses: uses[m] }]),
+    ),
+    met: metFigures(solution, occupancy),
+    looseEnds: ends.map((end, i) => ({ ...end, visits: visits[i] })),
+  }
+}
+
+function endingsOf(game: Game, { finish, caught, ended, endedWorth }: Occupancy) {
+  const [finishWorth, caughtWorth] = terminalWorth(game.scenario)
+  return {
+    endings: { finish, caught, ours: ended[0], even: ended[1], theirs: ended[2] },
+    worths: {
+      finish: finish * finishWorth,
+      caught: caught * caughtWorth,
+      ours: endedWorth[0],
+      even: endedWorth[1],
+      theirs: endedWorth[2],
+    },
+  }
+}
+
+function bestIn(solution: Solution, state: number): string | null {
+  if (state < TERMINALS) return null
+  const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+  return action === NONE ? null : actionName(solution.game, action)
+}
+
+function positionFigure(solution: Solution, occupancy: Occupancy, p: number): PositionFigure {
+  const { game, values } = solution
+  const state = game.meaning.ownState[p]
+  let visits = 0
+  for (let g = 0; g < game.groupCount; g++) {
+    if (game.groupIsReaction[g] || game.meaning.groupPlace[g] !== p) continue
+    for (let s = game.groupStates[g]; s < game.groupStates[g + 1]; s++) visits += occupancy.states[s]
+  }
+  return { value: values[state], best: bestIn(solution, state), visits }
+}
+
+function moveValue(solution: Solution, m: number): number | null {
+  const { game } = solution
+  const state = game.meaning.ownState[game.meaning.index.moves[m].from]
+  if (state < TERMINALS) return null
+  const action = actionOfMove(game, game.stateGroup[state], m)
+  if (action === NONE) return null
+  const value = solution.evaluator.actionInState(action, fullClock(solution), state)
+  return value === -Infinity ? null : value
+}
+
+function metFigures(solution: Solution, occupancy: Occupancy): MetFigure[] {
+  const { game } = solution
+  const visits = metVisits(game, occupancy)
+  const byMoves = netsOf(solution).map((net): MetFigure => {
+    const move = game.meaning.index.moves.findIndex(({ record }) => record.id === net.move)
+    const { from } = game.meaning.index.moves[move]
+    const { record } = game.meaning.index.positions[from]
+    const { share, value, saves, best } = net
+    const seen = visits.get(`${move} ${game.meaning.outcomeReaction[net.outcome]}`) ?? 0
+    return {
+      ...{ move: net.move, position: record.id, reaction: net.reaction, share, value, net: net.net, saves, best },
+      ...answersIn(solution, net.state),
+      visits: seen,
+    }
+  })
+  return [...byMoves, ...unpromptedFigures(solution, visits)]
+}
+
+/** Expected times that each reaction is met, by move (or `wait` and position). */
+function metVisits(game: Game, occupancy: Occupancy): Map<string, number> {
+  const visits = new Map<string, number>()
+  const { actionMove, groupPlace, outcomeReaction } = game.meaning
+  for (let g = 0; g < game.groupCount; g++) {
+    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      const by = actionMove[a] === NONE ? `wait ${groupPlace[g]}` : actionMove[a]
+      for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
+        const key = `${by} ${outcomeReaction[o]}`
+        visits.set(key, (visits.get(key) ?? 0) + occupancy.outcomes[o])
+      }
+    }
+  }
+  return visits
+}
+
+function unpromptedFigures(solution: Solution, visits: Map<string, number>): MetFigure[] {
+  const { game, values } = solution
+  return game.meaning.index.positions.flatMap(({ record }, p) => {
+    const own = game.meaning.ownState[p]
+    if (own < TERMINALS) return []
+    const wait = game.groupActions[game.stateGroup[own]]
+    const figures: MetFigure[] = []
+    for (let o = game.reactionsFrom[wait]; o < game.outcomes[wait + 1]; o++) {
+      const state = game.outcomeState[o]
+      const value = values[state]
+      const reaction = game.meaning.outcomeReaction[o]
+      const { concede, answers } = answersIn(solution, state)
+      figures.push({
+        ...{ move: null, position: record.id, reaction: reactionId(game, reaction), share: game.outcomeChance[o] },
+        ...{ value, net: value - values[own], saves: value - concede, best: bestIn(solution, state) ?? 'concede' },
+        ...{ concede, answers, visits: visits.get(`wait ${p} ${reaction}`) ?? 0 },
+      })
+    }
+    return figures
+  })
+}
+
+function answersIn(solution: Solution, state: number) {
+  const { game, evaluator } = solution
+  const t = fullClock(solution)
+  const g = game.stateGroup[state]
+  const first = game.groupActions[g]
+  const conceding = evaluator.actionInState(first, t, state)
+  const answers: MetFigure['answers'] = []
+  for (let a = first + 1; a < game.groupActions[g + 1]; a++) {
+    const value = evaluator.actionInState(a, t, state)
+    if (value > -Infinity) answers.push({ answer: game.meaning.actionAnswer[a], value })
+  }
+  return { concede: conceding === -Infinity ? solution.values[state] : conceding, answers }
+}

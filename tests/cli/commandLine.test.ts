@@ -1,0 +1,105 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { soundChart } from '../fixtures/brokenCharts'
+
+const path = (relative: string) => fileURLToPath(new URL(relative, import.meta.url))
+const cases = path('../fixtures/cases/')
+
+function ataque(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync('node', [path('../../bin/ataque.mjs'), ...args], {
+    encoding: 'utf8',
+    env: { ...process.env, ATAQUE_UNBUILT: '1' },
+  })
+  return { status, out: stdout, err: stderr }
+}
+
+function file(content: unknown): string {
+  const name = join(mkdtempSync(join(tmpdir(), 'ataque-')), 'plan.ataque.json')
+  writeFileSync(name, typeof content === 'string' ? content : JSON.stringify(content))
+  return name
+}
+
+describe('check', () => {
+  it('says nothing of a sound chart', () => {
+    expect(ataque('check', file(soundChart()))).toEqual({ status: 0, out: '', err: '' })
+  })
+
+  it('names every problem of another, one a line or as JSON', () => {
+    const chart = soundChart()
+    chart.moves[0].to = 'moon'
+    chart.reactions[0].endsIn = 'sun'
+    const broken = file(chart)
+    const { status, out } = ataque('check', broken)
+    expect(status).toBe(1)
+    expect(out.trim().split('\n')).toEqual([
+      expect.stringMatching(/^moves\[0\]\.to: \(step\).*moon/),
+      expect.stringMatching(/^reactions\[0\]\.endsIn: \(bridge\).*sun/),
+    ])
+    const json = JSON.parse(ataque('check', broken, '--json').out)
+    expect(json).toMatchObject({ ok: false, problems: [{ path: 'moves[0].to' }, { path: 'reactions[0].endsIn' }] })
+  })
+})
+
+describe('solve', () => {
+  const runs = JSON.parse(readFileSync(cases + 'expected.json', 'utf8')) as {
+    [field: string]: unknown
+    chart: string
+    goal: string[]
+    value: number
+    nets?: { move: string; reaction: string; net: number }[]
+  }[]
+  const rich = runs.filter(({ nets }) => nets?.length)
+
+  it.each(rich.filter((_, i) => i % Math.ceil(rich.length / 4) === 0))('gives the worked figures of $chart', (run) => {
+    const { status, out } = ataque(
+      ...['solve', cases + run.chart, '--start', String(run.start), '--seconds', String(run.seconds ?? 'none')],
+      ...['--sharpness', String(run.sharpness), '--objective', String(run.objective)],
+      ...['--break-up', String(run.breakUp ?? 'never'), '--repeat', String(run.repeat), '--json'],
+      ...(run.goal.length ? ['--goal', run.goal.join(',')] : []),
+    )
+    expect(status).toBe(0)
+    const report = JSON.parse(out)
+    expect(report.value).toBeCloseTo(run.value, 7)
+    expect(report.best).toBe(run.best)
+    for (const { move, reaction, net } of run.nets!) {
+      const found = report.nets.find(
+        (r: { move: string; reaction: string }) => r.move === move && r.reaction === reaction,
+      )
+      expect(found.net).toBeCloseTo(net, 7)
+    }
+    const { finish, caught, ahead, even, behind } = report
+    expect(finish + caught + ahead + even + behind).toBeCloseTo(1, 7)
+  })
+
+  it('reports bounds without a clock and costs of loose ends', () => {
+    const chart = soundChart()
+    chart.answers = []
+    const report = JSON.parse(ataque('solve', file(chart), '--start', 'side', '--seconds', 'none', '--json').out)
+    expect(report.upper - report.lower).toBeLessThanOrEqual(1e-9)
+    expect(report.looseEnds).toMatchObject([{ move: 'step', reaction: 'bridge' }])
+  })
+
+  it.each([
+    [['solve', cases + '1-two-moves.json', '--json'], /--start/],
+    [['solve', cases + '1-two-moves.json', '--start', 'moon', '--json'], /there is no position "moon"/],
+    [['solve', cases + '1-two-moves.json', '--start', 'side-hug', '--sharpness', '7', '--json'], /sharpness/],
+    [['solve', cases + '1-two-moves.json', '--start', 'side-hug', '--seconds', 'soon', '--json'], /--seconds/],
+    [['solve', cases + '1-two-moves.json', '--nonsense'], /nonsense/],
+    [['check'], /FILE/],
+    [['check', '/nowhere/plan.json'], /cannot read/],
+    [['juggle'], /no command "juggle"/],
+  ])('%j is wrong usage', (args, says) => {
+    const { status, err, out } = ataque(...args)
+    expect([status, out]).toEqual([2, ''])
+    expect(err).toMatch(says)
+  })
+
+  it('refuses a broken chart', () => {
+    const { status, err } = ataque('solve', file('{'), '--start', 'side', '--json')
+    expect(status).toBe(1)
+    expect(err).toMatch(/not JSON/)
+  })
+})
