@@ -1,0 +1,74 @@
+import type { Chart } from '../chart/chart'
+import type { PositionId } from '../chart/ids'
+import { nameKey, WORDS } from './fork'
+import { findReaction } from './names'
+import { bareOrQuoted } from './writeFork'
+
+/** What may stand where the caret is: replaces the characters `from` up to the caret. */
+export interface Completion {
+  from: number
+  options: { insert: string; label: string; kind: 'move' | 'reaction' | 'position' | 'word' }[]
+}
+
+const MOST = 8
+
+/** Names to finish what is being typed at `caret`, likeliest first. */
+export function completeFork(chart: Chart, position: PositionId, line: string, caret: number): Completion {
+  const typed = line.slice(0, caret)
+  const part = /(?:^|[:;>,([])([^:;>,([\])?]*)$/.exec(typed)
+  if (!part) return { from: caret, options: [] }
+  const before = typed.slice(0, typed.length - part[1].length).trimEnd()
+  const sign = before.slice(-1)
+  const counted = /^\s*\d+(\.\d+)?\s+/.exec(part[1])
+  const word = part[1].slice(counted?.[0].length ?? /^\s*/.exec(part[1])![0].length)
+  const from = caret - word.length
+  return { from, options: optionsFor(chart, position, before, sign, Boolean(counted), word) }
+}
+
+function optionsFor(
+  chart: Chart,
+  position: PositionId,
+  before: string,
+  sign: string,
+  counted: boolean,
+  word: string,
+): Completion['options'] {
+  const matching = matcher(word.replace(/^"/, ''))
+  if (sign === '') return list(chart.moves.filter(({ from }) => from === position).filter(matching), 'move')
+  if (sign === '(') {
+    const words = [WORDS.finish, WORDS.caught].filter((text) => matching({ name: text }))
+    return [...list(chart.positions.filter(matching), 'position'), ...words.map(wordOption)].slice(0, MOST)
+  }
+  if (sign === '>' || sign === ',') {
+    const endsIn = reactionBefore(chart, before)?.endsIn ?? position
+    const fitting = chart.moves.filter(matching)
+    const here = fitting.filter(({ from }) => from === endsIn)
+    return list([...here, ...(word ? fitting.filter(({ from }) => from !== endsIn) : [])], 'move')
+  }
+  if (!counted) return []
+  const words = [WORDS.land, WORDS.nothing].filter((text) => matching({ name: text })).map(wordOption)
+  return [...words, ...list(chart.reactions.filter(matching), 'reaction')].slice(0, MOST)
+}
+
+/** The reaction that the answers being typed are for. */
+function reactionBefore(chart: Chart, before: string) {
+  const said = /[:;]\s*\d+(?:\.\d+)?\s+"?([^;>("]+)"?\s*(?:\([^)]*\))?\s*>[^;>]*$/.exec(before)
+  return said ? findReaction(chart, { text: said[1], at: 0, end: 0 }, undefined) : undefined
+}
+
+interface Named {
+  name: string
+  aliases?: string[]
+}
+
+/** By the beginning of the name, of one of its words, or of an alias. */
+function matcher(word: string): (record: Named) => boolean {
+  const key = nameKey(word)
+  if (!key) return () => true
+  return ({ name, aliases = [] }) =>
+    [name, ...aliases].some((text) => nameKey(text).startsWith(key) || nameKey(text).includes(` ${key}`))
+}
+
+const list = (records: Named[], kind: 'move' | 'reaction' | 'position') =>
+  records.slice(0, MOST).map(({ name }) => ({ insert: bareOrQuoted(name), label: name, kind }))
+const wordOption = (text: string) => ({ insert: text, label: text, kind: 'word' as const })

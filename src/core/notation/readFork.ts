@@ -1,0 +1,166 @@
+import { MAX_TRIES } from '../chart/constraints'
+import {
+  WORDS,
+  type Body,
+  type Fork,
+  type ForkAnswer,
+  type ForkError,
+  type ForkReaction,
+  type ForkResult,
+  type Name,
+} from './fork'
+import { scan, type Token } from './scan'
+
+/** Reads one line as a fork, or says what is wrong with it and where. */
+export function readFork(line: string): ForkResult<Fork> {
+  try {
+    return { ok: true, value: new Reader(scan(line)).fork() }
+  } catch (error) {
+    if (error instanceof Misread) return { ok: false, errors: [error.error] }
+    throw error
+  }
+}
+
+/** Only to get out of the reader; what the caller sees is a value. */
+class Misread extends Error {
+  constructor(readonly error: ForkError) {
+    super(error.message)
+  }
+}
+
+class Reader {
+  private next = 0
+
+  constructor(private readonly tokens: Token[]) {}
+
+  fork(): Fork {
+    const move = this.name('begin with the name of a move')
+    const place = this.place()
+    this.expect(':', 'put a colon after the move, then how ten tries go')
+    const body = this.body()
+    if (this.peek().kind !== 'end') this.fail('expected a semicolon before this, or the end of the line')
+    return { move, ...(place ? { place } : {}), body }
+  }
+
+  /** Items up to the end or a closing bracket. */
+  private body(): Body {
+    const body: Body = { lands: 0, stalls: 0, elsewhere: [], reactions: [] }
+    do {
+      if (this.isSign(']') || this.peek().kind === 'end') break
+      this.item(body)
+    } while (this.takeSign(';'))
+    return body
+  }
+
+  private item(body: Body): void {
+    const count = this.count('say how many of ten first, such as "3 land"')
+    const token = this.peek()
+    const word = token.kind === 'name' && !token.quoted && !token.byId ? token.text.toLowerCase() : ''
+    if (word === 'land' || word === 'lands') body.lands += count
+    else if (word === WORDS.nothing) body.stalls += count
+    else if (word === WORDS.caught) {
+      body.elsewhere.push({ count, place: { text: WORDS.caught, at: token.at, end: token.end } })
+    } else if (word.startsWith(`${WORDS.endsIn} `) || word === WORDS.endsIn) {
+      body.elsewhere.push({ count, place: this.endsIn(token) })
+    } else return void body.reactions.push(this.reaction(count))
+    this.next++
+  }
+
+  /** The place behind "ends in"; a quoted one is a token of its own. */
+  private endsIn(token: Token): Name {
+    const text = token.text.slice(WORDS.endsIn.length).trim()
+    if (text) return { text, at: token.end - text.length, end: token.end }
+    this.next++
+    const place = this.name('say where it ends')
+    this.next--
+    return place
+  }
+
+  private reaction(count: number): ForkReaction {
+    const name = this.name('say what they do, or "land" or "nothing"')
+    const place = this.place()
+    const reaction = { count, name, ...(place ? { place } : {}) }
+    if (!this.takeSign('>')) return reaction
+    if (this.takeSign('?')) return { ...reaction, answers: [] }
+    const answers: ForkAnswer[] = []
+    do answers.push(this.answer())
+    while (this.takeSign(','))
+    return { ...reaction, answers }
+  }
+
+  private answer(): ForkAnswer {
+    const name = this.name('say which move answers it, or ? for none')
+    const place = this.place()
+    const tries = this.tries()
+    return { name, ...(place ? { place } : {}), ...(tries ? { tries } : {}) }
+  }
+
+  private tries(): Body | undefined {
+    if (this.takeSign('[')) {
+      const body = this.body()
+      this.expect(']', 'close the bracket')
+      return body
+    }
+    if (this.peek().kind !== 'number') return undefined
+    const from = this.peek()
+    const lands = this.count('')
+    const of = this.peek()
+    if (of.kind !== 'name' || of.text !== 'of') this.fail('say "of" how many, such as "6 of 10"')
+    this.next++
+    const all = this.count('say of how many, such as "6 of 10"')
+    if (all < lands) this.failAt(from.at, this.tokens[this.next - 1].end, `${lands} of ${all} cannot land`)
+    return { lands, stalls: all - lands, elsewhere: [], reactions: [] }
+  }
+
+  private place(): Name | undefined {
+    if (!this.takeSign('(')) return undefined
+    const place = this.name('say where it leads, such as (mount) or (finish)')
+    this.expect(')', 'close the bracket')
+    return place
+  }
+
+  private name(otherwise: string): Name {
+    const token = this.peek()
+    if (token.kind !== 'name' || !token.text.trim()) this.fail(otherwise)
+    if (token.text.length > 200) this.fail('a name has at most 200 characters')
+    this.next++
+    const { text, at, end } = token
+    return { text, at, end, ...(token.kind === 'name' && token.byId ? { byId: true } : {}) }
+  }
+
+  private count(otherwise: string): number {
+    const token = this.peek()
+    if (token.kind !== 'number') this.fail(otherwise)
+    if (token.value > MAX_TRIES) this.fail(`at most ${MAX_TRIES} tries`)
+    this.next++
+    return token.value
+  }
+
+  private peek(): Token {
+    return this.tokens[this.next]
+  }
+
+  private isSign(text: string): boolean {
+    const token = this.peek()
+    return token.kind === 'sign' && token.text === text
+  }
+
+  private takeSign(text: string): boolean {
+    if (!this.isSign(text)) return false
+    this.next++
+    return true
+  }
+
+  private expect(text: string, otherwise: string): void {
+    if (!this.takeSign(text)) this.fail(otherwise)
+  }
+
+  private fail(message: string): never {
+    const { at, end } = this.peek()
+    this.failAt(at, Math.max(end, at + 1), message)
+  }
+
+  private failAt(at: number, end: number, message: string): never {
+    throw new Misread({ at, end, message })
+  }
+}

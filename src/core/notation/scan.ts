@@ -1,0 +1,58 @@
+import { SIGNS } from './fork'
+
+export type Token =
+  | { kind: 'sign'; text: string; at: number; end: number }
+  | { kind: 'number'; value: number; text: string; at: number; end: number }
+  /** A run of words, or a quoted name, or (byId) #id. */
+  | { kind: 'name'; text: string; quoted: boolean; byId: boolean; at: number; end: number }
+  | { kind: 'end'; text: ''; at: number; end: number }
+
+const NUMBER = /^\d+(\.\d+)?(?![\p{L}\p{N}])/u
+const ID = /^#[a-z][a-z0-9-]*/
+const QUOTED = /^"[^"]*"?/
+
+/** Cuts a line into signs, numbers and names. A number counts as one only where a part begins or follows `of`. */
+export function scan(line: string): Token[] {
+  const tokens: Token[] = []
+  let at = 0
+  while (at < line.length) {
+    const rest = line.slice(at)
+    const space = /^\s+/.exec(rest)
+    if (space) {
+      at += space[0].length
+      continue
+    }
+    const token = nextToken(rest, at, tokens[tokens.length - 1])
+    tokens.push(token)
+    at = token.end
+  }
+  tokens.push({ kind: 'end', text: '', at: line.length, end: line.length })
+  return tokens
+}
+
+function nextToken(rest: string, at: number, before: Token | undefined): Token {
+  const number = NUMBER.exec(rest)
+  if (number) return { kind: 'number', value: Number(number[0]), text: number[0], at, end: at + number[0].length }
+  const quoted = QUOTED.exec(rest)
+  if (quoted) {
+    const text = quoted[0].replace(/^"|"$/g, '')
+    return { kind: 'name', text, quoted: true, byId: false, at, end: at + quoted[0].length }
+  }
+  const id = ID.exec(rest)
+  if (id) return { kind: 'name', text: id[0].slice(1), quoted: false, byId: true, at, end: at + id[0].length }
+  if (SIGNS.includes(rest[0])) return { kind: 'sign', text: rest[0], at, end: at + 1 }
+  return bareName(rest, at, before)
+}
+
+/** Words up to the next sign, or up to "N of N" at their end, which is how an answer's tries begin. */
+function bareName(rest: string, at: number, before: Token | undefined): Token {
+  if (before?.kind === 'number' && /^of\s+\d/.test(rest)) {
+    return { kind: 'name', text: 'of', quoted: false, byId: false, at, end: at + 2 }
+  }
+  let length = 0
+  while (length < rest.length && !SIGNS.includes(rest[length])) length++
+  const words = rest.slice(0, length)
+  const tries = /\s+\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?\s*$/.exec(words)
+  const text = (tries ? words.slice(0, tries.index) : words).trimEnd()
+  return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
+}

@@ -1,0 +1,80 @@
+import type { Answer } from '../chart/answer'
+import type { Chart } from '../chart/chart'
+import type { Move } from '../chart/move'
+import type { Reaction } from '../chart/reaction'
+import type { Tries } from '../chart/tries'
+import { nameKey, SIGNS, WORDS, type Name } from './fork'
+import { findAnswer, findMove, findPosition, findReaction } from './names'
+
+/** The line that says a move's whole fork; read again, it changes nothing. */
+export function writeFork(chart: Chart, move: Move): string {
+  const head = write(move, (name) => findMove(chart, move.from, name))
+  return `${head}${placed(chart, move.to)}: ${body(chart, move.tries, move, true)}`
+}
+
+/** A bare name where that is read back as the record itself, else its id. */
+function write<R extends { id: string; name: string }>(record: R, find: (name: Name) => R | undefined): string {
+  const name = { text: record.name, at: 0, end: 0 }
+  return find(name)?.id === record.id && !record.name.includes('"') ? bareOrQuoted(record.name) : `#${record.id}`
+}
+
+const KEYWORD = /^(lands?|nothing|caught|ends in\b.*|of|finish)$/i
+
+/** Quotes a name that could be read as something else. */
+export function bareOrQuoted(name: string): string {
+  const clean = name.trim()
+  const isPlain =
+    ![...SIGNS].some((sign) => clean.includes(sign)) &&
+    !/^\d/.test(clean) &&
+    !/\s\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?$/.test(clean) &&
+    !/\s{2}/.test(clean) &&
+    !KEYWORD.test(clean)
+  return isPlain ? clean : `"${clean}"`
+}
+
+function place(chart: Chart, id: string): string {
+  if (id === WORDS.finish || id === WORDS.caught) return id
+  const position = chart.positions.find((record) => record.id === id)
+  if (!position) return `#${id}`
+  const isWord = [WORDS.finish, WORDS.caught].some((word) => nameKey(position.name) === word)
+  return isWord ? `#${id}` : write(position, (name) => findPosition(chart, name))
+}
+
+const placed = (chart: Chart, id: string) => ` (${place(chart, id)})`
+const count = (n: number) => String(Math.round(n * 1000) / 1000)
+
+/** Answers are said in a move's own fork only, not again in the tries of an answer. */
+function body(chart: Chart, tries: Tries, move: Move, withAnswers: boolean): string {
+  const items: string[] = []
+  if (tries.lands) items.push(`${count(tries.lands)} ${tries.lands === 1 ? 'lands' : 'land'}`)
+  for (const [id, n] of Object.entries(tries.elsewhere ?? {})) {
+    if (n > 0)
+      items.push(id === WORDS.caught ? `${count(n)} ${WORDS.caught}` : `${count(n)} ends in ${place(chart, id)}`)
+  }
+  for (const [id, n] of Object.entries(tries.reactions ?? {})) {
+    const reaction = chart.reactions.find((record) => record.id === id)
+    if (n > 0 && reaction) items.push(`${count(n)} ${reactionText(chart, reaction, move, withAnswers)}`)
+  }
+  if (tries.stalls) items.push(`${count(tries.stalls)} ${WORDS.nothing}`)
+  return items.join('; ')
+}
+
+function reactionText(chart: Chart, reaction: Reaction, move: Move, withAnswers: boolean): string {
+  const head = write(reaction, (name) => findReaction(chart, name, reaction.endsIn, move))
+  const text = `${head}${placed(chart, reaction.endsIn)}`
+  if (!withAnswers) return text
+  const answers = chart.answers.filter((answer) => answer.reaction === reaction.id)
+  if (!answers.length) return `${text} > ?`
+  return `${text} > ${answers.map((answer) => answerText(chart, reaction, answer)).join(', ')}`
+}
+
+function answerText(chart: Chart, reaction: Reaction, answer: Answer): string {
+  const move = chart.moves.find(({ id }) => id === answer.move)!
+  const head = `${write(move, (name) => findAnswer(chart, name, reaction))}${placed(chart, move.to)}`
+  const { tries } = answer
+  if (!tries) return head
+  const some = (map: Record<string, number> | undefined) => Object.values(map ?? {}).some((n) => n > 0)
+  const { lands = 0, stalls = 0 } = tries
+  if (!some(tries.elsewhere) && !some(tries.reactions)) return `${head} ${count(lands)} of ${count(lands + stalls)}`
+  return `${head} [${body(chart, tries, move, false)}]`
+}
