@@ -21,7 +21,7 @@ module.exports = {
     only('solve-knows-games', '^src/core/solve', ['^src/core/(solve|game|problem)']),
     only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
-    only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb')]),
+    only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),
     {
       name: 'stores-join-the-parts',

@@ -1,0 +1,56 @@
+import type { Chart } from '../chart'
+import type { MoveId, PositionId, ReactionId } from '../ids'
+import type { Tries } from '../tries'
+import { Gone, moveBefore, moveIn, reactionIn } from './find'
+import { addMove } from './records'
+
+/** How a new answer goes until the coach says otherwise: better than cold, and not surely. */
+export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
+
+/** Answers a reaction with a charted move, after the answers that there are. */
+export function addAnswer(chart: Chart, reaction: ReactionId, move: MoveId, tries?: Tries): number {
+  reactionIn(chart, reaction)
+  moveIn(chart, move)
+  const answer = { reaction, move, ...(tries ? { tries } : {}) }
+  const last = chart.answers.findLastIndex((other) => other.reaction === reaction)
+  const at = last < 0 ? chart.answers.length : last + 1
+  chart.answers.splice(at, 0, answer)
+  return at
+}
+
+/** Answers a reaction with a move that is not charted yet, from where the reaction ends. */
+export function addNewAnswer(chart: Chart, reaction: ReactionId, name: string, to: PositionId | 'finish'): number {
+  const { endsIn } = reactionIn(chart, reaction)
+  if (endsIn === 'caught') throw new Gone('position', 'caught')
+  const kind = to === 'finish' ? 'submission' : 'advance'
+  const move = addMove(chart, { name, kind, from: endsIn, to, tries: { lands: 3, stalls: 7 } })
+  return addAnswer(chart, reaction, move, { ...NEW_ANSWER })
+}
+
+export function removeAnswer(chart: Chart, index: number): void {
+  if (!chart.answers[index]) throw new Gone('answer', String(index))
+  chart.answers.splice(index, 1)
+}
+
+/** Another move in the same place; tries of its own stay. */
+export function replaceAnswer(chart: Chart, index: number, move: MoveId): void {
+  if (!chart.answers[index]) throw new Gone('answer', String(index))
+  moveIn(chart, move)
+  chart.answers[index].move = move
+}
+
+/** One place up or down among the answers to its reaction. Returns where it is then. */
+export function shiftAnswer(chart: Chart, index: number, by: -1 | 1): number {
+  const answer = chart.answers[index]
+  if (!answer) throw new Gone('answer', String(index))
+  const own = chart.answers.flatMap(({ reaction }, i) => (reaction === answer.reaction ? [i] : []))
+  const other = own[own.indexOf(index) + by]
+  if (other === undefined) return index
+  moveBefore(chart.answers, index, by < 0 ? other : other + 1)
+  return other
+}
+
+/** The answers to a reaction in the coach's order, with their places in the chart. */
+export function answersTo(chart: Chart, reaction: ReactionId): { answer: Chart['answers'][number]; index: number }[] {
+  return chart.answers.flatMap((answer, index) => (answer.reaction === reaction ? [{ answer, index }] : []))
+}

@@ -1,0 +1,55 @@
+import type { Chart } from '../chart'
+import { idFromName, type MoveId } from '../ids'
+import type { Checkpoint, Fault } from '../move'
+import { Gone, idsIn, moveBefore, moveIn } from './find'
+
+/** Adds a checkpoint at the end; its id is unlike that of any other in the chart, since reactions name it. */
+export function addCheckpoint(chart: Chart, move: MoveId, text: string): string {
+  const taken = idsIn(chart.moves.flatMap(({ checkpoints }) => checkpoints ?? []))
+  const id = idFromName(text.slice(0, 40), taken)
+  const record = moveIn(chart, move)
+  record.checkpoints = [...(record.checkpoints ?? []), { id, text }]
+  return id
+}
+
+function at(chart: Chart, move: MoveId, id: string): { list: Checkpoint[]; index: number } {
+  const list = moveIn(chart, move).checkpoints ?? []
+  const index = list.findIndex((checkpoint) => checkpoint.id === id)
+  if (index < 0) throw new Gone('checkpoint', id)
+  return { list, index }
+}
+
+/** Sets its text, test or gate; an empty test or gate goes. */
+export function setCheckpoint(
+  chart: Chart,
+  move: MoveId,
+  id: string,
+  field: 'text' | 'test' | 'until',
+  value: string,
+): void {
+  const { list, index } = at(chart, move, id)
+  if (value.trim() || field === 'text') list[index][field] = value.trim()
+  else delete list[index][field]
+}
+
+/** Sets a part of its usual mistake; a mistake with nothing in it goes. */
+export function setFault(chart: Chart, move: MoveId, id: string, field: keyof Fault, value: string): void {
+  const { list, index } = at(chart, move, id)
+  const fault = { ...{ mistake: '', result: '', fix: '' }, ...list[index].fault, [field]: value.trim() }
+  if (fault.mistake || fault.result || fault.fix) list[index].fault = fault
+  else delete list[index].fault
+}
+
+export function removeCheckpoint(chart: Chart, move: MoveId, id: string): void {
+  const { list, index } = at(chart, move, id)
+  list.splice(index, 1)
+  for (const reaction of chart.reactions) {
+    if (reaction.breaks?.includes(id)) reaction.breaks = reaction.breaks.filter((broken) => broken !== id)
+  }
+}
+
+export function shiftCheckpoint(chart: Chart, move: MoveId, id: string, by: -1 | 1): void {
+  const { list, index } = at(chart, move, id)
+  if (index + by < 0 || index + by >= list.length) return
+  moveBefore(list, index, by < 0 ? index - 1 : index + 2)
+}

@@ -1,0 +1,108 @@
+import type { Chart } from '../chart'
+import { idFromName, type MoveId, type PositionId, type ReactionId } from '../ids'
+import type { Move } from '../move'
+import type { Position } from '../position'
+import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
+import { setUnprompted, survivingTries } from './tries'
+
+/* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
+
+export function addPosition(chart: Chart, fields: Omit<Position, 'id'>): PositionId {
+  const id = idFromName(fields.name, idsIn(chart.positions)) as PositionId
+  chart.positions.push({ id, ...fields })
+  return id
+}
+
+export function addMove(chart: Chart, fields: Omit<Move, 'id'>): MoveId {
+  const id = idFromName(fields.name, idsIn(chart.moves)) as MoveId
+  chart.moves.push({ id, ...fields })
+  return id
+}
+
+/** Charts a reaction and has the move meet it `count` times of ten. */
+export function addReaction(chart: Chart, move: MoveId, name: string, endsIn: PositionId, count = 2): ReactionId {
+  const id = idFromName(name, idsIn(chart.reactions)) as ReactionId
+  chart.reactions.push({ id, name, endsIn })
+  meetReaction(chart, move, id, count)
+  return id
+}
+
+/** The move meets a charted reaction too. */
+export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, count = 2): void {
+  reactionIn(chart, reaction)
+  const record = moveIn(chart, move)
+  record.tries = { ...record.tries, reactions: { ...record.tries.reactions, [reaction]: count } }
+}
+
+/** The move no longer meets the reaction; a reaction that nothing meets any more goes too. */
+export function unmeetReaction(chart: Chart, move: MoveId, reaction: ReactionId): void {
+  const record = moveIn(chart, move)
+  record.tries = survivingTries(record.tries, reaction)
+  const isMet =
+    chart.moves.some(({ tries }) => tries.reactions?.[reaction] !== undefined) ||
+    chart.answers.some(({ tries }) => tries?.reactions?.[reaction] !== undefined) ||
+    chart.positions.some(({ unprompted }) => unprompted?.reactions[reaction] !== undefined)
+  if (!isMet) removeReaction(chart, reaction)
+}
+
+export function rename(chart: Chart, kind: 'positions' | 'moves' | 'reactions', id: string, name: string): void {
+  const record =
+    kind === 'positions'
+      ? positionIn(chart, id as PositionId)
+      : kind === 'moves'
+        ? moveIn(chart, id as MoveId)
+        : reactionIn(chart, id as ReactionId)
+  record.name = name
+}
+
+/** Takes a move away, and the answers that it is. */
+export function removeMove(chart: Chart, id: MoveId): void {
+  moveIn(chart, id)
+  chart.moves = chart.moves.filter((move) => move.id !== id)
+  chart.answers = chart.answers.filter(({ move }) => move !== id)
+  for (const reaction of chart.reactions) if (reaction.mirror === id) delete reaction.mirror
+}
+
+/** Takes a reaction away: nothing comes of the tries that met it. */
+export function removeReaction(chart: Chart, id: ReactionId): void {
+  reactionIn(chart, id)
+  chart.reactions = chart.reactions.filter((reaction) => reaction.id !== id)
+  chart.answers = chart.answers.filter(({ reaction }) => reaction !== id)
+  for (const move of chart.moves) move.tries = survivingTries(move.tries, id)
+  for (const answer of chart.answers) if (answer.tries) answer.tries = survivingTries(answer.tries, id)
+  for (const { id: position, unprompted } of chart.positions) {
+    if (unprompted?.reactions[id] === undefined) continue
+    setUnprompted(chart, position, unprompted.every, { ...unprompted.reactions, [id]: 0 })
+  }
+}
+
+/** Takes a position away with all that begins, lands or ends in it. */
+export function removePosition(chart: Chart, id: PositionId): void {
+  positionIn(chart, id)
+  for (const move of chart.moves.filter(({ from, to }) => from === id || to === id)) removeMove(chart, move.id)
+  for (const reaction of chart.reactions.filter(({ endsIn }) => endsIn === id)) removeReaction(chart, reaction.id)
+  for (const record of [...chart.moves, ...chart.answers]) {
+    if (record.stallsIn === id) delete record.stallsIn
+    if (record.tries?.elsewhere?.[id] === undefined) continue
+    const elsewhere = { ...record.tries.elsewhere }
+    delete elsewhere[id]
+    record.tries = { ...record.tries, elsewhere }
+  }
+  chart.positions = chart.positions.filter((position) => position.id !== id)
+  for (const position of chart.positions) if (position.mirror === id) delete position.mirror
+}
+
+/** Puts a move before another of its position, or last. */
+export function moveMove(chart: Chart, id: MoveId, before: MoveId | null): void {
+  const from = chart.moves.indexOf(moveIn(chart, id))
+  moveBefore(chart.moves, from, before === null ? chart.moves.length : chart.moves.indexOf(moveIn(chart, before)))
+}
+
+/** The order of a move's reactions is the order in which its tries name them. */
+export function orderReactions(chart: Chart, move: MoveId, order: ReactionId[]): void {
+  const record = moveIn(chart, move)
+  const before = record.tries.reactions ?? {}
+  const known = order.filter((id) => before[id] !== undefined)
+  const others = Object.keys(before).filter((id) => !order.includes(id as ReactionId))
+  record.tries = { ...record.tries, reactions: Object.fromEntries([...known, ...others].map((id) => [id, before[id]])) }
+}

@@ -1,0 +1,79 @@
+import type { Chart } from '../chart'
+import type { MoveId, PositionId, ReactionId } from '../ids'
+import { comesToSomething, withoutReaction, type Tries } from '../tries'
+import { Gone, moveIn, positionIn } from './find'
+
+/** Whose tries are meant: a move's, or those of an answer (by its index in the chart). */
+export type TriesOwner = { of: 'move'; move: MoveId } | { of: 'answer'; answer: number }
+
+/** One part of ten tries. */
+export type Part =
+  | { part: 'lands' }
+  | { part: 'stalls' }
+  | { part: 'elsewhere'; place: PositionId | 'caught' }
+  | { part: 'reaction'; reaction: ReactionId }
+
+/** The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. */
+export function withPart(tries: Tries, part: Part, count: number): Tries {
+  if (part.part === 'lands') return { ...tries, lands: count }
+  if (part.part === 'stalls') return { ...tries, stalls: count }
+  if (part.part === 'elsewhere') return { ...tries, elsewhere: { ...tries.elsewhere, [part.place]: count } }
+  return { ...tries, reactions: { ...tries.reactions, [part.reaction]: count } }
+}
+
+export function partCount(tries: Tries, part: Part): number {
+  if (part.part === 'lands') return tries.lands ?? 0
+  if (part.part === 'stalls') return tries.stalls ?? 0
+  if (part.part === 'elsewhere') return tries.elsewhere?.[part.place] ?? 0
+  return tries.reactions?.[part.reaction] ?? 0
+}
+
+/** All parts, in the order of the strip: what lands, what may come of it else, what they do, what comes to nothing. */
+export function partsOf(tries: Tries): Part[] {
+  return [
+    { part: 'lands' },
+    ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({ part: 'elsewhere', place: place as PositionId })),
+    ...Object.keys(tries.reactions ?? {}).map((id): Part => ({ part: 'reaction', reaction: id as ReactionId })),
+    { part: 'stalls' },
+  ]
+}
+
+export function triesOf(chart: Chart, owner: TriesOwner): Tries {
+  if (owner.of === 'move') return moveIn(chart, owner.move).tries
+  const answer = chart.answers[owner.answer]
+  if (!answer) throw new Gone('answer', String(owner.answer))
+  return answer.tries ?? moveIn(chart, answer.move).tries
+}
+
+/** Sets the tries; an answer gets its own. */
+export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
+  if (owner.of === 'move') moveIn(chart, owner.move).tries = tries
+  else if (chart.answers[owner.answer]) chart.answers[owner.answer].tries = tries
+  else throw new Gone('answer', String(owner.answer))
+}
+
+/** An answer without tries of its own goes as its move goes. */
+export function borrowTries(chart: Chart, answer: number): void {
+  if (!chart.answers[answer]) throw new Gone('answer', String(answer))
+  delete chart.answers[answer].tries
+}
+
+/** What they do in reply to nothing: sets how often, in seconds, or takes it away. */
+export function setUnprompted(
+  chart: Chart,
+  position: PositionId,
+  every: number,
+  reactions: Record<string, number>,
+): void {
+  const record = positionIn(chart, position)
+  const some = Object.fromEntries(Object.entries(reactions).filter(([, n]) => n > 0))
+  if (Object.keys(some).length) record.unprompted = { ...record.unprompted, every, reactions: some }
+  else delete record.unprompted
+}
+
+/** The tries once a reaction is gone; one landing is left where nothing else would come of them. */
+export function survivingTries(tries: Tries, reaction: ReactionId): Tries {
+  if (tries.reactions?.[reaction] === undefined) return tries
+  const left = withoutReaction(tries, reaction)
+  return comesToSomething(left) ? left : { ...left, lands: 1 }
+}

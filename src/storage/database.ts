@@ -1,0 +1,49 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Chart } from '../core/chart/chart'
+import type { Diff } from '../core/chart/diff'
+
+/** A chart as it is kept. `revision` grows with every write, so that two tabs notice each other. */
+export interface StoredChart {
+  id: string
+  chart: Chart
+  revision: number
+  /** Milliseconds since 1970. */
+  savedAt: number
+  /** Steps that are done: later ones have been undone. Counts from the chart's first step ever. */
+  done: number
+  /** Set while it lies in the bin. */
+  removedAt?: number
+}
+
+/** A step that can be undone, or done again. */
+export interface StoredStep {
+  chart: string
+  number: number
+  label: string
+  diff: Diff
+}
+
+interface Schema extends DBSchema {
+  charts: { key: string; value: StoredChart }
+  steps: { key: [string, number]; value: StoredStep }
+}
+
+export type Database = IDBPDatabase<Schema>
+
+const NAME = 'ataque'
+const VERSION = 1
+
+/** Opens the browser's store of charts. Rejects where there is none, as in some private modes. */
+export function openDatabase(name = NAME): Promise<Database> {
+  return openDB<Schema>(name, VERSION, {
+    upgrade(db, oldVersion) {
+      if (oldVersion < 1) {
+        db.createObjectStore('charts', { keyPath: 'id' })
+        db.createObjectStore('steps', { keyPath: ['chart', 'number'] })
+      }
+    },
+    blocking(_current, _wanted, event) {
+      ;(event.target as IDBDatabase).close()
+    },
+  })
+}

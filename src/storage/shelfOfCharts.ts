@@ -1,0 +1,65 @@
+import type { Chart } from '../core/chart/chart'
+import type { Database, StoredChart, StoredStep } from './database'
+
+/* Charts as a whole: listing, adding, and the bin. What happens inside one is `ChartSession`'s. */
+
+export interface ChartEntry {
+  id: string
+  title: string
+  savedAt: number
+  positions: number
+  removedAt?: number
+}
+
+/** All charts, those in the bin too, the last saved first. */
+export async function listCharts(db: Database): Promise<ChartEntry[]> {
+  const stored = await db.getAll('charts')
+  return stored
+    .map(({ id, chart, savedAt, removedAt }) => ({
+      ...{ id, title: chart.title, savedAt, positions: chart.positions.length },
+      ...(removedAt ? { removedAt } : {}),
+    }))
+    .sort((a, b) => b.savedAt - a.savedAt)
+}
+
+/** Keeps a chart that is not kept yet. Rejects when its id is taken. */
+export async function addChart(db: Database, chart: Chart, now: number): Promise<void> {
+  await db.add('charts', { id: chart.id, chart, revision: 1, savedAt: now, done: 0 })
+}
+
+export async function isKept(db: Database, id: string): Promise<boolean> {
+  return (await db.getKey('charts', id)) !== undefined
+}
+
+/** Puts a chart in the bin, or (null) takes it out again. */
+export async function setRemoved(db: Database, id: string, removedAt: number | null): Promise<void> {
+  const tx = db.transaction('charts', 'readwrite')
+  const stored = await tx.store.get(id)
+  if (stored) {
+    const { removedAt: _, ...kept } = stored
+    const revision = stored.revision + 1
+    await tx.store.put(removedAt === null ? { ...kept, revision } : { ...kept, revision, removedAt })
+  }
+  await tx.done
+}
+
+/** Forgets a chart and its steps for good. */
+export async function forgetChart(db: Database, id: string): Promise<void> {
+  const tx = db.transaction(['charts', 'steps'], 'readwrite')
+  await Promise.all([tx.objectStore('charts').delete(id), tx.objectStore('steps').delete(stepsOf(id)), tx.done])
+}
+
+/** A chart with its steps, read as one. */
+export async function readStored(
+  db: Database,
+  id: string,
+): Promise<{ stored: StoredChart; steps: StoredStep[] } | null> {
+  const tx = db.transaction(['charts', 'steps'])
+  const [stored, steps] = await Promise.all([
+    tx.objectStore('charts').get(id),
+    tx.objectStore('steps').getAll(stepsOf(id)),
+  ])
+  return stored ? { stored, steps } : null
+}
+
+export const stepsOf = (chart: string, from = 0) => IDBKeyRange.bound([chart, from], [chart, Infinity])

@@ -1,0 +1,16 @@
+import type { ToWorker } from './protocol'
+import { SolverWorker } from './solverWorker'
+
+const channel = new MessageChannel()
+const waiting: (() => void)[] = []
+channel.port1.onmessage = () => waiting.shift()?.()
+
+/** A message to oneself queues behind those that have come in already. */
+const pause = () =>
+  new Promise<void>((resume) => {
+    waiting.push(resume)
+    channel.port2.postMessage(null)
+  })
+
+const worker = new SolverWorker((message) => self.postMessage(message), pause)
+self.onmessage = (event: MessageEvent<ToWorker>) => void worker.receive(event.data)

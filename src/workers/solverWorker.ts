@@ -1,0 +1,61 @@
+import type { Chart } from '../core/chart/chart'
+import { readChart } from '../core/format/chartFile'
+import type { Scenario } from '../core/game/scenario'
+import { explain } from '../core/insight/explain'
+import { figuresOf, looseEndCost, type Figures } from '../core/insight/figures'
+import type { Problem } from '../core/problem'
+import type { Solution } from '../core/solve/solution'
+import type { FromWorker, ToWorker } from './protocol'
+
+/** Solves charts in the background: first all figures, then, one by one, what the loose ends cost. */
+export class SolverWorker {
+  private newest = -1
+  private solution: Solution | null = null
+
+  constructor(
+    private readonly send: (message: FromWorker) => void,
+    /** Lets messages that have come in be heard before going on. */
+    private readonly pause: () => Promise<void>,
+  ) {}
+
+  async receive(message: ToWorker): Promise<void> {
+    const { ticket } = message
+    if (message.kind === 'explain') {
+      const explanation = this.solution && explain(this.solution, message.question)
+      return this.send({ kind: 'explanation', ticket, explanation })
+    }
+    this.newest = ticket
+    await this.solve(ticket, message.chart, message.scenario)
+  }
+
+  private async solve(ticket: number, chart: Chart, scenario: Scenario): Promise<void> {
+    const from = performance.now()
+    try {
+      const checked = readChart(chart)
+      const solved = checked.ok ? figuresOf(chart, scenario) : checked
+      if (!solved.ok) return this.send({ kind: 'problems', ticket, problems: solved.problems })
+      this.solution = solved.value.solution
+      this.send({ kind: 'figures', ticket, figures: solved.value.figures, ms: performance.now() - from })
+      await this.costs(ticket, chart, scenario, solved.value.figures)
+    } catch (error) {
+      this.send({ kind: 'problems', ticket, problems: [unexpected(error)] })
+    }
+  }
+
+  /** The ends met most often first. Stops as soon as something newer is asked. */
+  private async costs(ticket: number, chart: Chart, scenario: Scenario, { looseEnds, value }: Figures): Promise<void> {
+    const order = looseEnds.map((_, i) => i).sort((a, b) => looseEnds[b].visits - looseEnds[a].visits)
+    for (const [i, end] of order.entries()) {
+      await this.pause()
+      if (this.newest !== ticket) return
+      const cost = looseEndCost(chart, scenario, looseEnds[end], value)
+      this.send({ kind: 'cost', ticket, end, cost: cost.ok ? cost.value : null, left: order.length - 1 - i })
+    }
+  }
+}
+
+const unexpected = (error: unknown): Problem => ({
+  code: 'unexpected',
+  path: [],
+  message: `the figures could not be computed: ${error instanceof Error ? error.message : String(error)}`,
+})
