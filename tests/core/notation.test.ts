@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs'
 import type { Chart } from '../../src/core/chart/chart'
 import type { PositionId } from '../../src/core/chart/ids'
-import { readChart } from '../../src/core/format/chartFile'
+import { parseChart, readChart } from '../../src/core/format/chartFile'
 import { applyFork } from '../../src/core/notation/applyFork'
 import { sayLines } from '../../src/core/notation/sayLines'
 import { completeFork } from '../../src/core/notation/complete'
@@ -80,7 +81,7 @@ describe('a line', () => {
     ['Step over: 3', 12, /what they do/],
     ['Step over: 3 land, 2 nothing', 17, /semicolon/],
     ['Step over: 3 bridges >', 22, /which move/],
-    ['Step over (mount: 3 land', 16, /close the bracket/],
+    ['Step over (mount: 3 land', 24, /close the bracket/],
     ['Step over: 3 bridges > step over 6 of', 37, /of how many/],
     ['Step over: 3 bridges > fly home', 23, /say where it leads/],
     ['Step over: 3 bridges > step over 6 of 4', 33, /6 of 4/],
@@ -171,5 +172,29 @@ describe('completion', () => {
 
   it('replaces what has been typed of the name', () => {
     expect(completeFork(sound(), side, 'Step over: 3 bri', 16).from).toBe(13)
+  })
+})
+
+describe('the demo plan', () => {
+  const text = readFileSync(new URL('../../demo/tern-street.ataque.json', import.meta.url), 'utf8')
+  const demo = taken(parseChart(text))
+
+  it('reads back as its lines, fork by fork and position by position', () => {
+    for (const { id } of demo.positions) {
+      const copy = structuredClone(demo)
+      const lines = demo.moves.filter(({ from }) => from === id).map((move) => writeFork(demo, move))
+      expect(sayLines(copy, id, lines.join('\n'))).toMatchObject({ ok: true, value: { created: [] } })
+      expect(copy).toEqual(demo)
+    }
+  })
+
+  it('is as large as a real one, with dangers named on every submission', () => {
+    const { positions, moves, reactions, answers } = demo
+    expect(positions.length).toBeGreaterThanOrEqual(20)
+    expect(moves.length).toBeGreaterThanOrEqual(45)
+    expect(reactions.length).toBeGreaterThanOrEqual(35)
+    expect(answers.length).toBeGreaterThanOrEqual(50)
+    const silent = moves.filter(({ kind, to, hazard }) => (kind === 'submission' || to === 'finish') && !hazard)
+    expect(silent.map(({ name }) => name)).toEqual([])
   })
 })

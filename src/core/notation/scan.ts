@@ -11,7 +11,10 @@ const NUMBER = /^\d+(\.\d+)?(?![\p{L}\p{N}])/u
 const ID = /^#[a-z][a-z0-9-]*/
 const QUOTED = /^"[^"]*"?/
 
-/** Cuts a line into signs, numbers and names. A number counts as one only where a part begins or follows `of`. */
+/**
+ * Cuts a line into signs, numbers and names. Behind an opening bracket everything up to the closing one is a name, so
+ * that places may have commas.
+ */
 export function scan(line: string): Token[] {
   const tokens: Token[] = []
   let at = 0
@@ -31,6 +34,11 @@ export function scan(line: string): Token[] {
 }
 
 function nextToken(rest: string, at: number, before: Token | undefined): Token {
+  const place = before?.text === '(' && before.kind === 'sign' ? /^[^)"#][^)]*/.exec(rest) : null
+  if (place) {
+    const text = place[0].trimEnd()
+    return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
+  }
   const number = NUMBER.exec(rest)
   if (number) return { kind: 'number', value: Number(number[0]), text: number[0], at, end: at + number[0].length }
   const quoted = QUOTED.exec(rest)

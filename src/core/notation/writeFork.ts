@@ -40,7 +40,14 @@ function place(chart: Chart, id: string): string {
   return isWord ? `#${id}` : write(position, (name) => findPosition(chart, name))
 }
 
-const placed = (chart: Chart, id: string) => ` (${place(chart, id)})`
+/** In brackets a name needs quotes only where it has a bracket or quotes itself. */
+function placed(chart: Chart, id: string): string {
+  const text = place(chart, id)
+  const bare = text.replace(/^"|"$/g, '')
+  return ` (${/[)"#]/.test(bare) || isKeyPlace(bare) ? text : bare})`
+}
+
+const isKeyPlace = (text: string) => [WORDS.finish, WORDS.caught].some((word) => nameKey(text) === word)
 const count = (n: number) => String(Math.round(n * 1000) / 1000)
 
 /** Answers are said in a move's own fork only, not again in the tries of an answer. */
