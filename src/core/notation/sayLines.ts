@@ -39,8 +39,16 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
     }
   }
   if (errors.length) return { ok: false, errors }
-  Object.assign(chart, copy)
+  for (const kind of LISTS) takeOver(chart, kind, copy)
   return { ok: true, value: { moves, created } }
+}
+
+const LISTS = ['positions', 'moves', 'reactions', 'answers'] as const
+
+/** Puts the copy's records in the chart's place, but for those that are the same: they stay the very records they were. */
+function takeOver<K extends (typeof LISTS)[number]>(chart: Chart, kind: K, copy: Chart): void {
+  const before = new Map<string, Chart[K][number]>(chart[kind].map((record) => [JSON.stringify(record), record]))
+  chart[kind] = copy[kind].map((record) => before.get(JSON.stringify(record)) ?? record) as Chart[K]
 }
 
 /** Charts are JSON, and the core has no platform's clone. */

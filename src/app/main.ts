@@ -1,0 +1,12 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import '@fontsource-variable/atkinson-hyperlegible-next/wght-italic.css'
+import '@fontsource-variable/sofia-sans-condensed'
+import 'element-plus/theme-chalk/dark/css-vars.css'
+import '../styles/theme.css'
+import '../styles/base.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { router } from './router'
+
+createApp(App).use(createPinia()).use(router).mount('#app')

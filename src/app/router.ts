@@ -1,0 +1,18 @@
+import { createRouter, createWebHashHistory } from 'vue-router'
+
+/** One path a screen; the place within a screen is part of it, so that it can be gone back to. */
+export const router = createRouter({
+  history: createWebHashHistory(),
+  routes: [
+    { path: '/', redirect: '/desk' },
+    { path: '/demo', name: 'demo', component: () => import('../views/charts/OpenDemo.vue') },
+    { path: '/desk', name: 'desk', component: () => import('../views/desk/DeskView.vue') },
+    {
+      path: '/worksheet/:position?',
+      name: 'worksheet',
+      component: () => import('../views/worksheet/WorksheetView.vue'),
+    },
+    { path: '/charts', name: 'charts', component: () => import('../views/charts/ChartsView.vue') },
+    { path: '/:rest(.*)*', redirect: '/desk' },
+  ],
+})

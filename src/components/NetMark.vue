@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { finer, signed } from './figureText'
+
+/** Net of an escape attempt: an upward wedge for a trap, a downward one for a leak, a level bar between. */
+const props = defineProps<{ net: number; noteworthy: number }>()
+const kind = computed(() => (props.net >= props.noteworthy ? 'trap' : props.net <= -props.noteworthy ? 'leak' : 'even'))
+</script>
+
+<template>
+  <span class="net" :class="kind" :title="`${kind}: ${finer(net)} per hundred`">
+    <svg viewBox="0 0 12 12" aria-hidden="true">
+      <path v-if="kind === 'trap'" d="M6 1 11 10H1z" />
+      <path v-else-if="kind === 'leak'" d="M6 11 1 2h10z" />
+      <path v-else d="M1 5h10v2.5H1z" />
+    </svg>
+    <span class="unseen">{{ kind }}</span>
+    {{ signed(net) }}
+  </span>
+</template>
+
+<style scoped>
+.net {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  font: 700 17px/1.2 var(--label);
+  color: var(--muted);
+}
+
+.net svg {
+  width: 12px;
+  height: 12px;
+  fill: currentcolor;
+}
+
+.trap {
+  color: var(--trap);
+}
+
+.leak {
+  color: var(--leak);
+}
+</style>

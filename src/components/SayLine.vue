@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import type { Completion } from '../core/notation/complete'
+
+/** A line (or several) in the coach's notation: names are completed while typing, a mistake is pointed at. */
+const props = defineProps<{
+  value: string
+  label: string
+  placeholder?: string
+  complete: (line: string, caret: number) => Completion
+  error: { line: number; at: number; end: number; message: string } | null
+}>()
+const emit = defineEmits<{ say: [text: string]; cancel: []; typed: [] }>()
+
+const text = ref(props.value)
+const field = ref<HTMLTextAreaElement>()
+const offered = ref<Completion>({ from: 0, options: [] })
+const chosen = ref(-1)
+
+watch(
+  () => props.value,
+  (value) => (text.value = value),
+)
+
+const lines = computed(() => text.value.split('\n'))
+const wrong = computed(() => {
+  if (!props.error) return null
+  const line = lines.value[props.error.line] ?? ''
+  return {
+    before: line.slice(0, props.error.at),
+    part: line.slice(props.error.at, props.error.end) || ' ',
+    after: line.slice(props.error.end),
+  }
+})
+
+/** The caret's line, and where the caret is in it. */
+function caretLine(): { line: string; caret: number; start: number } {
+  const at = field.value?.selectionStart ?? text.value.length
+  const start = text.value.lastIndexOf('\n', at - 1) + 1
+  const end = text.value.indexOf('\n', at)
+  return { line: text.value.slice(start, end < 0 ? undefined : end), caret: at - start, start }
+}
+
+function offer() {
+  const { line, caret } = caretLine()
+  const typed = caret > 0 && line.slice(0, caret).trim() !== ''
+  offered.value = typed ? props.complete(line, caret) : { from: 0, options: [] }
+  chosen.value = -1
+  emit('typed')
+}
+
+async function take(i: number) {
+  const { start, caret, line } = caretLine()
+  const { insert } = offered.value.options[i]
+  const from = start + offered.value.from
+  text.value = text.value.slice(0, from) + insert + text.value.slice(start + caret)
+  offered.value = { from: 0, options: [] }
+  await nextTick()
+  field.value?.setSelectionRange(from + insert.length, from + insert.length)
+  field.value?.focus()
+  if (line) emit('typed')
+}
+
+function onKey(event: KeyboardEvent) {
+  event.stopPropagation()
+  const { options } = offered.value
+  if (options.length && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+    chosen.value = (chosen.value + (event.key === 'ArrowDown' ? 1 : options.length) + options.length) % options.length
+  } else if (options.length && event.key === 'Tab' && !event.shiftKey) void take(Math.max(0, chosen.value))
+  else if (options.length && event.key === 'Enter' && chosen.value >= 0) void take(chosen.value)
+  else if (event.key === 'Enter' && !event.shiftKey) emit('say', text.value)
+  else if (event.key === 'Escape' && options.length) offered.value = { from: 0, options: [] }
+  else if (event.key === 'Escape') emit('cancel')
+  else return
+  event.preventDefault()
+}
+
+defineExpose({ focus: () => field.value?.focus(), clear: () => (text.value = '') })
+</script>
+
+<template>
+  <div class="say">
+    <textarea
+      ref="field"
+      v-model="text"
+      class="field"
+      :rows="Math.min(12, Math.max(lines.length, Math.ceil(text.length / 90), 1))"
+      spellcheck="false"
+      :aria-label="label"
+      :placeholder="placeholder"
+      @input="offer"
+      @keydown="onKey"
+      @blur="offered = { from: 0, options: [] }"
+    />
+    <ul v-if="offered.options.length" class="offers" role="listbox" :aria-label="`What may follow`">
+      <li
+        v-for="(option, i) in offered.options"
+        :key="option.insert"
+        role="option"
+        :aria-selected="i === Math.max(0, chosen)"
+        :class="{ chosen: i === Math.max(0, chosen) }"
+        @pointerdown.prevent="take(i)"
+      >
+        {{ option.label }} <span class="muted small">{{ option.kind }}</span>
+      </li>
+    </ul>
+    <p v-if="error && wrong" class="wrong" role="alert">
+      <code
+        >{{ wrong.before }}<mark>{{ wrong.part }}</mark
+        >{{ wrong.after }}</code
+      >
+      <span>{{ lines.length > 1 ? `Line ${error.line + 1}: ` : '' }}{{ error.message }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.say {
+  position: relative;
+}
+
+textarea {
+  display: block;
+  resize: none;
+  font-size: 16px;
+  line-height: 1.5;
+}
+
+.offers {
+  position: absolute;
+  z-index: 20;
+  left: 8px;
+  top: 100%;
+  min-width: 220px;
+  padding: 4px;
+  border: 1px solid var(--strong-line);
+  border-radius: 8px;
+  background: var(--raised);
+  box-shadow: var(--shadow);
+}
+
+.offers li {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  padding: 3px 8px;
+  border-radius: 4px;
+  cursor: pointer;
+}
+
+.chosen {
+  background: var(--ours-soft);
+}
+
+.wrong {
+  display: grid;
+  gap: 2px;
+  margin-top: 6px;
+  color: var(--leak);
+}
+
+code {
+  font: 15px/1.4 var(--text);
+  color: var(--ink);
+  overflow-wrap: anywhere;
+}
+
+mark {
+  background: none;
+  color: var(--leak);
+  border-bottom: 2px solid var(--leak);
+  white-space: pre;
+}
+</style>

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { dragged, tryWidth, TypedDigits, type TryPart } from './tryParts'
+
+/**
+ * A strip of pips, edited in place: drag a boundary between two parts, or focus a part and press arrow keys, plus or
+ * minus, or type its count. What lands is filled and round, what they do is cut at the corner, nothing is hollow.
+ */
+const props = defineProps<{ parts: TryPart[]; name: string; small?: boolean }>()
+const emit = defineEmits<{ set: [counts: Record<string, number>, join?: string] }>()
+
+const total = computed(() => props.parts.reduce((sum, { count }) => sum + count, 0))
+const width = computed(() => tryWidth(total.value, props.small ? 17 : 30))
+const digits = new TypedDigits()
+const dragging = ref<{ left: number; from: number; counts: [number, number]; id: string } | null>(null)
+let drags = 0
+
+const round = (n: number) => Math.round(n * 1000) / 1000
+const pips = (count: number) =>
+  count > 60 ? [] : Array.from({ length: Math.ceil(count) }, (_, i) => Math.min(1, count - i))
+
+function set(part: TryPart, count: number, join?: string) {
+  const next = Math.max(0, Math.min(1000, round(count)))
+  if (next !== part.count) emit('set', { [part.key]: next }, join)
+}
+
+function onKey(event: KeyboardEvent, part: TryPart) {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  const step = { ArrowRight: 1, ArrowUp: 1, '+': 1, ArrowLeft: -1, ArrowDown: -1, '-': -1 }[event.key]
+  if (step) set(part, part.count + step)
+  else if (/^\d$/.test(event.key)) set(part, digits.type(event.key, performance.now()), `type ${part.key}`)
+  else if (event.key === 'Backspace' || event.key === 'Delete') set(part, 0)
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+function beginDrag(event: PointerEvent, left: number) {
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  const counts: [number, number] = [props.parts[left].count, props.parts[left + 1].count]
+  dragging.value = { left, from: event.clientX, counts, id: `drag ${++drags}` }
+}
+
+function drag(event: PointerEvent) {
+  if (!dragging.value) return
+  const { left, from, counts, id } = dragging.value
+  const [a, b] = dragged(...counts, Math.round((event.clientX - from) / width.value))
+  const [first, second] = [props.parts[left], props.parts[left + 1]]
+  if (first.count !== a || second.count !== b) emit('set', { [first.key]: a, [second.key]: b }, id)
+}
+</script>
+
+<template>
+  <div class="strip" :class="{ small }" role="group" :aria-label="`Tries of ${name}`">
+    <template v-for="(part, i) in parts" :key="part.key">
+      <div
+        class="part"
+        :class="[part.kind, { none: part.count === 0 }]"
+        role="spinbutton"
+        tabindex="0"
+        :aria-label="`${name}: ${part.label}`"
+        :aria-valuenow="part.count"
+        :aria-valuetext="`${part.count} of ${total} tries`"
+        aria-valuemin="0"
+        aria-valuemax="1000"
+        :title="`${part.label}: ${part.count} of ${total}`"
+        @keydown="onKey($event, part)"
+      >
+        <span
+          v-for="(fill, n) in pips(part.count)"
+          :key="n"
+          class="pip"
+          :style="{ width: `${Math.max(3, width * fill - 3)}px` }"
+          >{{ width >= 15 && fill === 1 ? part.letter : '' }}</span
+        >
+        <span v-if="part.count > 60" class="pip many" :style="{ width: `${width * part.count}px` }">{{
+          part.letter
+        }}</span>
+        <span v-if="part.count === 0" class="pip" :style="{ width: '8px' }" />
+        <span class="steps">
+          <button
+            type="button"
+            tabindex="-1"
+            :aria-label="`One less: ${part.label}`"
+            @click="set(part, part.count - 1)"
+          >
+            −
+          </button>
+          <b>{{ part.count }}</b>
+          <button
+            type="button"
+            tabindex="-1"
+            :aria-label="`One more: ${part.label}`"
+            @click="set(part, part.count + 1)"
+          >
+            +
+          </button>
+          <i>{{ part.label }}</i>
+        </span>
+      </div>
+      <span
+        v-if="i < parts.length - 1"
+        class="seam"
+        aria-hidden="true"
+        @pointerdown.prevent="beginDrag($event, i)"
+        @pointermove="drag"
+        @pointerup="dragging = null"
+        @pointercancel="dragging = null"
+      />
+    </template>
+    <span class="total">{{ round(total) }}<span class="unseen"> tries</span></span>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  display: inline-flex;
+  align-items: center;
+  min-height: 24px;
+  max-width: 100%;
+}
+
+.part {
+  position: relative;
+  display: inline-flex;
+  gap: 3px;
+  padding: 3px 1px;
+  border-radius: 6px;
+}
+
+.pip {
+  display: inline-block;
+  height: 17px;
+  border: 1.5px solid var(--muted);
+  border-radius: 9px;
+  text-align: center;
+  font: 700 12px/14px var(--label);
+}
+
+.small .pip {
+  height: 13px;
+  font-size: 10px;
+  line-height: 10px;
+}
+
+.lands .pip {
+  background: var(--ours);
+  border-color: var(--ours);
+}
+
+.reaction .pip,
+.elsewhere .pip {
+  border: 0;
+  border-radius: 2px;
+  background: var(--theirs);
+  color: var(--panel);
+  line-height: 17px;
+  clip-path: polygon(0 0, calc(100% - 6px) 0, 100% 6px, 100% 100%, 0 100%);
+}
+
+.small .reaction .pip,
+.small .elsewhere .pip {
+  line-height: 13px;
+}
+
+.elsewhere .pip {
+  background: var(--muted);
+}
+
+.none .pip {
+  opacity: 0.45;
+}
+
+.seam {
+  position: relative;
+  z-index: 1;
+  width: 12px;
+  height: 24px;
+  margin: 0 -5px;
+  cursor: ew-resize;
+  touch-action: none;
+}
+
+.seam:hover {
+  background: linear-gradient(90deg, transparent 5px, var(--focus) 5px 7px, transparent 7px);
+}
+
+.total {
+  margin-left: 10px;
+  font: 600 14px/1 var(--label);
+  color: var(--muted);
+}
+
+.steps {
+  display: none;
+  position: absolute;
+  z-index: 5;
+  left: 0;
+  top: calc(100% + 4px);
+  align-items: center;
+  gap: 6px;
+  padding: 3px 8px 3px 3px;
+  border: 1px solid var(--strong-line);
+  border-radius: 8px;
+  background: var(--raised);
+  box-shadow: var(--shadow);
+  white-space: nowrap;
+  font: 600 14px/1 var(--label);
+}
+
+.part:focus-within .steps,
+.part:focus .steps {
+  display: inline-flex;
+}
+
+.steps button {
+  width: 28px;
+  height: 28px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  cursor: pointer;
+}
+
+.steps i {
+  color: var(--muted);
+  font-style: normal;
+}
+</style>

@@ -1,0 +1,63 @@
+import dayjs from 'dayjs'
+
+/* How figures and times read on the screen. Values are per hundred exchanges, whole; finer ones are for a second look. */
+
+/** 0.387 -> "39". */
+export function hundred(value: number): string {
+  const whole = Math.round(value * 100)
+  return whole === 0 ? '0' : String(whole).replace('-', '−')
+}
+
+/** 0.0314 -> "+3", -0.09 -> "−9", 0.001 -> "0". */
+export function signed(value: number): string {
+  const text = hundred(value)
+  return value > 0 && text !== '0' ? `+${text}` : text
+}
+
+/** 0.38709 -> "38.71". */
+export function finer(value: number): string {
+  return (value * 100).toFixed(2).replace('-', '−')
+}
+
+/** A share of exchanges, with a decimal only where it is small: 0.286 -> "29", 0.0123 -> "1.2". */
+export function share(value: number): string {
+  const per = value * 100
+  return per >= 9.95 || per === 0 ? per.toFixed(0) : per < 0.05 ? 'under 0.1' : per.toFixed(1)
+}
+
+/** What a loose end or a leak costs per hundred exchanges: one decimal, and never "0.0" for something. */
+export function costText(value: number): string {
+  const per = value * 100
+  if (Math.abs(per) < 0.005) return '0'
+  const text = Math.abs(per) < 0.05 ? per.toFixed(2) : per.toFixed(1)
+  return per > 0 ? `+${text}` : text.replace('-', '−')
+}
+
+/** 240 -> "4:00"; null -> "none". */
+export function clockText(seconds: number | null): string {
+  if (seconds === null) return 'none'
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+}
+
+/** "4:00", "240" or "none" (also "never") to seconds or null; undefined where it is none of them. */
+export function readClock(text: string): number | null | undefined {
+  const clean = text.trim().toLowerCase()
+  if (clean === 'none' || clean === 'never' || clean === '') return null
+  const clock = /^(\d{1,2}):([0-5]\d)$/.exec(clean)
+  if (clock) return Number(clock[1]) * 60 + Number(clock[2])
+  const plain = /^(\d{1,4})\s*(s|sec|seconds)?$/.exec(clean)
+  if (plain) return Number(plain[1])
+  const minutes = /^(\d{1,2}(?:\.\d)?)\s*(m|min|minutes)$/.exec(clean)
+  return minutes ? Math.round(Number(minutes[1]) * 60) : undefined
+}
+
+/** When something was saved. */
+export function savedText(at: number, now: number): string {
+  const then = dayjs(at)
+  return then.isSame(dayjs(now), 'day') ? then.format('HH:mm') : then.format('D MMM HH:mm')
+}
+
+/** "1 move", "3 moves". */
+export function counted(n: number, one: string, many = `${one}s`): string {
+  return `${n} ${n === 1 ? one : many}`
+}

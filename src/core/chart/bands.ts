@@ -1,0 +1,42 @@
+import type { Position } from './position'
+import { FAMILIES } from './words'
+
+/** Positions that give about as much control, under one heading. */
+export interface Band {
+  key: string
+  name: string
+  positions: Position[]
+}
+
+/** The bands from the crest down; several families may share one. */
+const BANDS: readonly { name: string; families: readonly (typeof FAMILIES)[number][] }[] = [
+  { name: 'Back, crucifix', families: ['back', 'crucifix'] },
+  { name: 'Mount', families: ['mount'] },
+  { name: 'Knee on belly, north-south', families: ['knee-ride', 'north-south'] },
+  { name: 'Side control', families: ['side'] },
+  { name: 'Turtle, rides', families: ['turtle', 'ride'] },
+  { name: 'Front headlock', families: ['headlock'] },
+  { name: 'Standing, clinch', families: ['standing', 'clinch'] },
+  { name: 'Guards', families: ['half-guard', 'guard', 'legs'] },
+]
+
+/**
+ * The positions by band, the crest first. What is theirs goes to the foot, whatever its family; a family that we do
+ * not know gets a band of its own above the guards. Bands without positions are left out.
+ */
+export function bandsOf(positions: readonly Position[]): Band[] {
+  const isKnown = (family: string) => (FAMILIES as readonly string[]).includes(family)
+  const ours = positions.filter(({ ahead }) => ahead !== 'theirs')
+  const known = BANDS.map(({ name, families }) => ({
+    key: families[0] as string,
+    name,
+    positions: ours.filter(({ family }) => (families as readonly string[]).includes(family)),
+  }))
+  const others = [...new Set(ours.map(({ family }) => family).filter((family) => !isKnown(family)))].map((family) => ({
+    key: `family ${family}`,
+    name: family[0].toUpperCase() + family.slice(1),
+    positions: ours.filter((position) => position.family === family),
+  }))
+  const theirs = { key: 'theirs', name: 'Theirs', positions: positions.filter(({ ahead }) => ahead === 'theirs') }
+  return [...known.slice(0, -1), ...others, known[known.length - 1], theirs].filter((band) => band.positions.length)
+}

@@ -1,0 +1,40 @@
+import { shallowRef } from 'vue'
+import { MAX_BYTES } from '../../core/format/guard'
+import type { Problem } from '../../core/problem'
+import { useCharts, type Imported } from '../../stores/charts'
+
+/** What the last file was that the coach has to know about or decide on. */
+export interface Report {
+  file: string
+  problems?: Problem[]
+  taken?: Extract<Imported, { state: 'taken' }>
+}
+
+const report = shallowRef<Report | null>(null)
+
+/** Reads a file as a chart; what is open stays as it is unless the chart is good. */
+export async function importFile(file: File): Promise<void> {
+  const charts = useCharts()
+  report.value = null
+  if (file.size > MAX_BYTES) {
+    const message = `the file is larger than ${MAX_BYTES / 1024 / 1024} MB`
+    report.value = { file: file.name, problems: [{ code: 'too-large', path: [], message }] }
+    return
+  }
+  const imported = await charts.importText(await file.text())
+  if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
+  else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
+  else charts.tell(`Imported ${charts.chart?.title}.`)
+}
+
+export const useImport = () => ({ report, close: () => (report.value = null) })
+
+/** Gives the open chart to the browser's downloads. */
+export function downloadChart(text: string, id: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = `${id}.ataque.json`
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}

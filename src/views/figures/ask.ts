@@ -1,0 +1,49 @@
+import { inject, provide, shallowRef, type InjectionKey, type ShallowRef } from 'vue'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import { explained, explainStart, type Asked, type Explained } from './explanations'
+
+interface Asking {
+  /** The figure that was pressed, which the answer is shown beside. */
+  anchor: ShallowRef<HTMLElement | null>
+  answer: ShallowRef<Explained | null>
+  ask(asked: Asked, anchor: HTMLElement): Promise<void>
+  close(): void
+}
+
+const KEY: InjectionKey<Asking> = Symbol('asking')
+
+/** One answer at a time, for all figures on all screens. */
+export function provideAsking(): Asking {
+  const charts = useCharts()
+  const figures = useFigures()
+  const anchor = shallowRef<HTMLElement | null>(null)
+  const answer = shallowRef<Explained | null>(null)
+
+  async function ask(asked: Asked, at: HTMLElement) {
+    if (anchor.value === at) return close()
+    answer.value = await answerTo(asked)
+    anchor.value = answer.value ? at : null
+  }
+
+  async function answerTo(asked: Asked): Promise<Explained | null> {
+    const { chart } = charts
+    if (!chart || !figures.figures) return null
+    if (asked.of === 'start') return explainStart(figures.figures, Boolean(figures.scenario?.goal.length))
+    const explanation = await figures.explain(asked)
+    return explanation && explained(chart, asked, explanation)
+  }
+
+  function close() {
+    anchor.value?.focus()
+    anchor.value = null
+  }
+
+  const asking = { anchor, answer, ask, close }
+  provide(KEY, asking)
+  return asking
+}
+
+export function useAsking(): Asking {
+  return inject(KEY)!
+}

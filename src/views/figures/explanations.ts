@@ -1,0 +1,122 @@
+import type { Chart } from '../../core/chart/chart'
+import type { Scenario } from '../../core/game/scenario'
+import type { Explanation, Question, Term } from '../../core/insight/explain'
+import type { Figures } from '../../core/insight/figures'
+import { clockText } from '../../components/figureText'
+
+/** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */
+export interface Explained {
+  title: string
+  /** What is planned there and how long it takes. */
+  plan: string
+  rows: { text: string; chance: number; value: number }[]
+  total: number
+  isDifference: boolean
+}
+
+/** What can be asked: the start's value, whose parts are in the figures, or a figure that the worker takes apart. */
+export type Asked = Question | { of: 'start' }
+
+const ENDINGS: [key: keyof Figures['endings'], text: string][] = [
+  ['finish', 'finished'],
+  ['caught', 'they finish us'],
+  ['ours', 'ended with us ahead'],
+  ['even', 'ended even'],
+  ['theirs', 'ended with them ahead'],
+]
+
+/** The start's value by how exchanges end. */
+export function explainStart(figures: Figures, hasGoal: boolean): Explained {
+  const rows = ENDINGS.filter(([key]) => figures.endings[key] > 1e-12).map(([key, text]) => ({
+    text: key === 'finish' && hasGoal ? 'finished, or reached the goal' : text,
+    chance: figures.endings[key],
+    value: figures.worths[key] / figures.endings[key],
+  }))
+  const plan = 'Of 100 exchanges under the best plan, against this defender:'
+  return { title: 'What an exchange is worth', plan, rows, total: figures.value, isDifference: false }
+}
+
+/** The worker's explanation in the chart's names. */
+export function explained(chart: Chart, asked: Question, explanation: Explanation): Explained {
+  const names = new Names(chart)
+  return {
+    title: names.title(asked),
+    plan: names.plan(explanation),
+    rows: explanation.terms.map((term) => ({ text: names.term(term), chance: term.chance, value: term.value })),
+    total: explanation.total,
+    isDifference: asked.of === 'net',
+  }
+}
+
+class Names {
+  constructor(private readonly chart: Chart) {}
+
+  private place(id: string | undefined): string {
+    if (id === 'finish') return 'the finish'
+    if (id === 'caught') return 'they finish us'
+    if (id === 'goal') return 'the goal'
+    return this.chart.positions.find((position) => position.id === id)?.name ?? ''
+  }
+
+  private move(id: string | null | undefined): string {
+    return this.chart.moves.find((move) => move.id === id)?.name ?? ''
+  }
+
+  private reaction(id: string | undefined): string {
+    return this.chart.reactions.find((reaction) => reaction.id === id)?.name ?? ''
+  }
+
+  title(asked: Question): string {
+    if (asked.of === 'position') return this.place(asked.position)
+    if (asked.of === 'move') return this.move(asked.move)
+    const by = asked.move === null ? 'while we hold still' : `to ${this.move(asked.move)}`
+    const head = `${this.reaction(asked.reaction)}, ${by}`
+    if (asked.of === 'net') return `Net: ${head}`
+    if (asked.of === 'concede') return `${head}: let it happen`
+    if (asked.of === 'answer') return `${head}: ${this.move(this.chart.answers[asked.answer]?.move)}`
+    return head
+  }
+
+  plan({ action, seconds }: Explanation): string {
+    if (action === undefined)
+      return 'Worth once they have done it, less what it is worth when our try has just come to nothing.'
+    if (action === 'wait') return 'Best is to hold still for now; a second later:'
+    if (action === 'concede') return `No answer is better than letting it happen (${seconds} s):`
+    return `We try ${this.move(action)} (${seconds} s):`
+  }
+
+  term({ kind, place, reaction }: Term): string {
+    switch (kind) {
+      case 'lands':
+        return place === 'finish' || place === 'goal' ? `lands: ${this.place(place)}` : `lands in ${this.place(place)}`
+      case 'nothing':
+        return place ? `nothing comes of it: ${this.place(place)}` : 'nothing comes of it'
+      case 'elsewhere':
+        return `ends in ${this.place(place)} instead`
+      case 'reaction':
+        return `they: ${this.reaction(reaction)}`
+      case 'waits':
+        return 'they do nothing; still here'
+      case 'conceded':
+        return `it ends in ${this.place(place)}`
+      case 'broken':
+        return 'the exchange breaks up on the way'
+      case 'caught':
+        return 'they finish us on the way'
+      case 'met':
+        return 'worth once they have done it'
+      case 'stalled':
+        return 'less: worth after nothing came of it'
+    }
+  }
+}
+
+/** The defender and the clock behind every figure. */
+export function conditions(scenario: Scenario): string {
+  const clock = scenario.seconds === null ? 'no clock' : `${clockText(scenario.seconds)} on the clock`
+  const reads =
+    scenario.sharpness === 0 ? 'they react as usual' : `they read us ${Math.round(scenario.sharpness * 100)} %`
+  const breaks = scenario.breakUp === null ? 'nothing breaks it up' : `breaks up about every ${scenario.breakUp} s`
+  const known = `a move that came to nothing lands ${Math.round(scenario.repeat * 100)} % as often at once again`
+  return `${clock}; ${reads}; ${breaks}; ${known}.`
+}

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { useEventListener, useTitle } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useCharts } from '../../stores/charts'
+import { provideAsking } from '../figures/ask'
+import ExplainPopover from '../figures/ExplainPopover.vue'
+import CommandPalette from './CommandPalette.vue'
+import FileDrop from './FileDrop.vue'
+import NavRail from './NavRail.vue'
+import NewsBar from './NewsBar.vue'
+import ScenarioBar from './ScenarioBar.vue'
+import ShortcutSheet from './ShortcutSheet.vue'
+import { shortcutOf } from './shortcuts'
+
+const charts = useCharts()
+provideAsking()
+const isPaletteOpen = ref(false)
+const isSheetOpen = ref(false)
+useTitle(computed(() => (charts.chart ? `${charts.chart.title} · Ataque` : 'Ataque')))
+
+const ACTIONS: Record<string, () => void> = {
+  undo: () => charts.undo(),
+  redo: () => charts.redo(),
+  palette: () => (isPaletteOpen.value = true),
+  shortcuts: () => (isSheetOpen.value = true),
+}
+
+useEventListener(document, 'keydown', (event) => {
+  const action = shortcutOf(event)
+  if (!action || !ACTIONS[action]) return
+  event.preventDefault()
+  ACTIONS[action]()
+})
+</script>
+
+<template>
+  <a class="skip button" href="#screen">To the screen</a>
+  <div class="frame">
+    <NavRail @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
+    <div class="right">
+      <ScenarioBar v-if="charts.chart?.positions.length" />
+      <NewsBar />
+      <main id="screen" tabindex="-1">
+        <RouterView v-if="charts.isReady" />
+      </main>
+    </div>
+  </div>
+  <ExplainPopover />
+  <CommandPalette v-if="isPaletteOpen" @close="isPaletteOpen = false" @shortcuts="isSheetOpen = true" />
+  <ShortcutSheet v-if="isSheetOpen" @close="isSheetOpen = false" />
+  <FileDrop />
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-columns: 88px minmax(0, 1fr);
+  height: 100%;
+}
+
+.right {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+}
+
+main {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+
+main:focus {
+  outline: none;
+}
+
+.skip {
+  position: fixed;
+  z-index: 50;
+  left: 8px;
+  top: -60px;
+}
+
+.skip:focus {
+  top: 8px;
+}
+</style>

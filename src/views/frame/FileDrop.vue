@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
+import { importFile, useImport } from '../charts/importing'
+import ImportReport from '../charts/ImportReport.vue'
+
+/** A chart file dropped anywhere is imported. */
+const isOver = ref(false)
+const { report } = useImport()
+let depth = 0
+
+const hasFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
+
+useEventListener(window, 'dragenter', (event) => {
+  if (hasFiles(event)) isOver.value = ++depth > 0
+})
+useEventListener(window, 'dragleave', (event) => {
+  if (hasFiles(event)) isOver.value = --depth > 0
+})
+useEventListener(window, 'dragover', (event) => hasFiles(event) && event.preventDefault())
+useEventListener(window, 'drop', (event) => {
+  if (!hasFiles(event)) return
+  event.preventDefault()
+  depth = 0
+  isOver.value = false
+  const [file] = event.dataTransfer!.files
+  if (file) void importFile(file)
+})
+</script>
+
+<template>
+  <div v-if="isOver" class="drop" aria-hidden="true">Let go to import the chart</div>
+  <ImportReport v-if="report" />
+</template>
+
+<style scoped>
+.drop {
+  position: fixed;
+  z-index: 60;
+  inset: 12px;
+  display: grid;
+  place-items: center;
+  border: 3px dashed var(--ours);
+  border-radius: 14px;
+  background: color-mix(in srgb, var(--ours-soft) 88%, transparent);
+  font: 700 28px/1.2 var(--label);
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { useDark, useNow, useToggle } from '@vueuse/core'
+import { computed } from 'vue'
+import { savedText } from '../../components/figureText'
+import { useCharts } from '../../stores/charts'
+
+const emit = defineEmits<{ palette: []; shortcuts: [] }>()
+const charts = useCharts()
+const isDark = useDark({ storageKey: 'ataque-theme' })
+const toggleDark = useToggle(isDark)
+const now = useNow({ interval: 30_000 })
+
+const GROUPS = [
+  {
+    name: 'Plan',
+    screens: [
+      { to: '/desk', name: 'Desk' },
+      { to: '/worksheet', name: 'Worksheet' },
+    ],
+  },
+  { name: 'Keep', screens: [{ to: '/charts', name: 'Charts' }] },
+]
+
+const saved = computed(() => {
+  const { saving } = charts
+  if (charts.isForgetful) return 'Not saved: this browser keeps nothing. Export the chart.'
+  if (saving.state === 'saving') return 'Saving …'
+  if (saving.state === 'failed') return 'Not saved'
+  return saving.at ? `Saved ${savedText(saving.at, now.value.getTime())}` : ''
+})
+</script>
+
+<template>
+  <nav aria-label="Screens">
+    <RouterLink to="/desk" class="name">Ataque</RouterLink>
+    <section v-for="group in GROUPS" :key="group.name">
+      <h2>{{ group.name }}</h2>
+      <RouterLink v-for="screen in group.screens" :key="screen.to" :to="screen.to" active-class="here">{{
+        screen.name
+      }}</RouterLink>
+    </section>
+    <div class="foot">
+      <button type="button" class="plain" title="Find anything (Ctrl K)" @click="emit('palette')">Find</button>
+      <button
+        type="button"
+        class="plain"
+        :disabled="!charts.steps.undo"
+        :title="charts.steps.undo ? `Undo: ${charts.steps.undo} (Ctrl Z)` : 'Nothing to undo'"
+        @click="charts.undo()"
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        class="plain"
+        :disabled="!charts.steps.redo"
+        :title="charts.steps.redo ? `Redo: ${charts.steps.redo} (Ctrl Shift Z)` : 'Nothing to redo'"
+        @click="charts.redo()"
+      >
+        Redo
+      </button>
+      <button type="button" class="plain" @click="toggleDark()">{{ isDark ? 'Light' : 'Dark' }}</button>
+      <button type="button" class="plain" title="Shortcuts (?)" @click="emit('shortcuts')">Keys</button>
+      <p v-if="charts.chart" class="saved" role="status" data-test="saved">{{ saved }}</p>
+      <button v-if="charts.saving.state === 'failed'" type="button" class="plain retry" @click="charts.retry()">
+        Try again
+      </button>
+    </div>
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  padding: 14px 0 12px;
+  background: var(--rail);
+  color: var(--rail-ink);
+  font: 600 17px/1.3 var(--label);
+  overflow-y: auto;
+}
+
+.name {
+  padding: 0 12px;
+  color: var(--rail-strong);
+  font: 700 23px/1.2 var(--label);
+  text-decoration: none;
+}
+
+h2 {
+  padding: 0 12px 2px;
+  font: 500 14px/1.3 var(--label);
+}
+
+section a {
+  display: block;
+  padding: 6px 8px 6px 8px;
+  border-left: 4px solid transparent;
+  text-decoration: none;
+}
+
+section a:hover,
+.foot button:not(:disabled):hover {
+  color: var(--rail-strong);
+}
+
+.here {
+  border-color: #9fe0d0;
+  background: var(--rail-here);
+  color: var(--rail-strong);
+}
+
+.foot {
+  display: grid;
+  gap: 2px;
+  margin-top: auto;
+  padding: 0 12px;
+  font-size: 15px;
+}
+
+.foot button {
+  padding: 3px 0;
+}
+
+.foot button:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+
+.saved {
+  margin-top: 8px;
+  font: 500 14px/1.25 var(--label);
+}
+
+.foot .retry {
+  color: #ffd9a0;
+}
+
+:focus-visible {
+  outline-color: #9fe0d0;
+  outline-offset: -2px;
+}
+</style>

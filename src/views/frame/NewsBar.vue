@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { problemText } from '../../core/problem'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+
+/** What the coach should know now: news of other tabs, a failed write, a chart that cannot be computed. */
+const charts = useCharts()
+const figures = useFigures()
+const shown = ref(charts.news)
+let timer: ReturnType<typeof setTimeout> | undefined
+
+watch(
+  () => charts.news,
+  (news) => {
+    shown.value = news
+    clearTimeout(timer)
+    timer = setTimeout(() => (shown.value = null), 7000)
+  },
+)
+const failure = computed(() => (charts.saving.state === 'failed' && !charts.isForgetful ? charts.saving.message : ''))
+</script>
+
+<template>
+  <div v-if="failure" class="news warning" role="alert">
+    This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on, and export the chart.
+    <button type="button" class="button" @click="charts.retry()">Try now</button>
+  </div>
+  <div v-if="figures.problems.length" class="news warning" role="alert">
+    <span>
+      No figures:
+      <template v-for="(problem, i) in figures.problems.slice(0, 3)" :key="i"
+        >{{ i ? '; ' : '' }}{{ problemText(problem) }}</template
+      >
+      <template v-if="figures.problems.length > 3"> and {{ figures.problems.length - 3 }} more</template>.
+    </span>
+  </div>
+  <div class="toast" aria-live="polite">
+    <p v-if="shown" class="news" :class="shown.kind">
+      {{ shown.text }}
+      <button
+        v-if="charts.steps.undo && shown.kind === 'info' && shown.text.startsWith('Removed')"
+        type="button"
+        class="button"
+        @click="charts.undo()"
+      >
+        Undo
+      </button>
+      <button type="button" class="plain" aria-label="Close" @click="shown = null">×</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.news {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 6px 16px;
+  background: var(--ours-soft);
+}
+
+.warning {
+  background: var(--ring-soft);
+}
+
+.toast {
+  position: fixed;
+  z-index: 40;
+  right: 16px;
+  bottom: 16px;
+  max-width: 460px;
+}
+
+.toast .news {
+  border: 1px solid var(--strong-line);
+  border-radius: 8px;
+  box-shadow: var(--shadow);
+}
+</style>

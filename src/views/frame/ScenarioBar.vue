@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { useNow } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { clockText, readClock, signed } from '../../components/figureText'
+import type { PositionId } from '../../core/chart/ids'
+import { MAX_SECONDS } from '../../core/game/scenario'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import AskedFigure from '../figures/AskedFigure.vue'
+
+/** What every number depends on. Change one and every figure on every screen follows. */
+const charts = useCharts()
+const store = useFigures()
+const now = useNow({ interval: 1000 })
+
+const scenario = computed(() => store.scenario!)
+const positions = computed(() => charts.chart!.positions)
+const wrong = ref<{ field: string; says: string } | null>(null)
+
+function setTime(field: 'seconds' | 'breakUp', event: Event) {
+  const input = event.target as HTMLInputElement
+  const value = readClock(input.value)
+  const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
+  wrong.value = isFine ? null : { field, says: field === 'seconds' ? 'Say 4:00, 240 or none' : 'Say 60, 1:30 or never' }
+  if (!isFine) return
+  store.setScenario({ [field]: value })
+  input.value = textOf(field)
+}
+
+const textOf = (field: 'seconds' | 'breakUp') => {
+  const value = scenario.value[field]
+  return field === 'seconds' ? clockText(value) : value === null ? 'never' : `${value} s`
+}
+
+/** By how much the headline has just moved; shown for a while. */
+const delta = computed(() => {
+  const { change, figures } = store
+  if (!change || !figures || now.value.getTime() - change.at > 12_000) return null
+  const moved = figures.value - change.from
+  return Math.abs(moved) < 0.0005 ? null : moved
+})
+</script>
+
+<template>
+  <section class="bar" aria-label="Scenario">
+    <label class="start">
+      <span class="label">Start</span>
+      <el-select
+        :model-value="scenario.start"
+        filterable
+        size="small"
+        aria-label="Start"
+        @update:model-value="(start: PositionId) => store.setScenario({ start })"
+      >
+        <el-option v-for="{ id, name } in positions" :key="id" :value="id" :label="name" />
+      </el-select>
+    </label>
+    <label class="goal">
+      <span class="label">Goal</span>
+      <el-select
+        :model-value="scenario.goal"
+        multiple
+        filterable
+        clearable
+        collapse-tags
+        collapse-tags-tooltip
+        size="small"
+        placeholder="Any finish"
+        aria-label="Goal"
+        @update:model-value="(goal: PositionId[]) => store.setScenario({ goal })"
+      >
+        <el-option v-for="{ id, name } in positions" :key="id" :value="id" :label="name" />
+      </el-select>
+    </label>
+    <label class="short">
+      <span class="label">Clock</span>
+      <input
+        class="field"
+        :value="textOf('seconds')"
+        aria-label="Clock"
+        title="Minutes and seconds, or none"
+        @change="setTime('seconds', $event)"
+      />
+    </label>
+    <label class="reads">
+      <span class="label">They read us {{ Math.round(scenario.sharpness * 100) }} %</span>
+      <input
+        type="range"
+        min="0"
+        max="90"
+        step="5"
+        :value="Math.round(scenario.sharpness * 100)"
+        aria-label="They read us, in per cent"
+        @input="store.setScenario({ sharpness: Number(($event.target as HTMLInputElement).value) / 100 }, 'sharpness')"
+      />
+    </label>
+    <label class="short">
+      <span class="label">Breaks up</span>
+      <input
+        class="field"
+        :value="textOf('breakUp')"
+        aria-label="Breaks up after"
+        title="Mean seconds until something uncharted breaks it up, or never"
+        @change="setTime('breakUp', $event)"
+      />
+    </label>
+    <label class="again">
+      <span class="label">Same again {{ Math.round(scenario.repeat * 100) }} %</span>
+      <input
+        type="range"
+        min="0"
+        max="100"
+        step="10"
+        :value="Math.round(scenario.repeat * 100)"
+        aria-label="The same move at once again lands, in per cent"
+        title="How often a move lands when it is tried again right after it came to nothing"
+        @input="store.setScenario({ repeat: Number(($event.target as HTMLInputElement).value) / 100 }, 'repeat')"
+      />
+    </label>
+    <label class="counts">
+      <span class="label">What counts</span>
+      <select
+        class="field"
+        :value="scenario.objective"
+        aria-label="What counts"
+        @change="store.setScenario({ objective: ($event.target as HTMLSelectElement).value as 'careful' | 'finish' })"
+      >
+        <option value="careful">Finish and position</option>
+        <option value="finish">Finishes only</option>
+      </select>
+    </label>
+    <div class="headline">
+      <span class="label">worth per 100 exchanges</span>
+      <span class="value" aria-live="polite" data-test="headline">
+        <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" label="Worth of the start" />
+        <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
+          >{{ delta > 0 ? '▲' : '▼' }}
+          {{ signed(delta) === '0' ? (delta * 100).toFixed(2).replace('-', '−') : signed(delta) }}</span
+        >
+        <span v-else-if="store.isBusy" class="delta muted">…</span>
+      </span>
+    </div>
+    <p v-if="wrong" class="wrong" role="alert">{{ wrong.says }}</p>
+  </section>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 6px 10px;
+  padding: 8px 16px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+
+label {
+  display: grid;
+  gap: 2px;
+}
+
+.start {
+  width: 178px;
+}
+
+.goal {
+  width: 142px;
+}
+
+.short {
+  width: 68px;
+}
+
+.reads,
+.again {
+  width: 112px;
+}
+
+.counts {
+  width: 156px;
+}
+
+.field {
+  min-height: 26px;
+  padding: 1px 6px;
+  font-size: 14px;
+}
+
+input[type='range'] {
+  width: 100%;
+  height: 26px;
+  margin: 0;
+  accent-color: var(--ours);
+}
+
+.headline {
+  display: grid;
+  margin-left: auto;
+  text-align: right;
+}
+
+.value {
+  display: inline-flex;
+  justify-content: flex-end;
+  align-items: baseline;
+  gap: 8px;
+}
+
+.value :deep(.number) {
+  font-size: 30px;
+  line-height: 1;
+}
+
+.delta {
+  order: -1;
+  font: 700 17px/1 var(--label);
+}
+
+.up {
+  color: var(--trap);
+}
+
+.down {
+  color: var(--leak);
+}
+
+.wrong {
+  flex-basis: 100%;
+  color: var(--leak);
+}
+</style>

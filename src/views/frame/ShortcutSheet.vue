@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { SHORTCUTS } from './shortcuts'
+
+const emit = defineEmits<{ close: [] }>()
+</script>
+
+<template>
+  <el-dialog :model-value="true" title="Keys" width="620" @close="emit('close')">
+    <table>
+      <tbody>
+        <tr v-for="{ keys, does, where } in SHORTCUTS" :key="keys + where">
+          <td>
+            <span class="kbd">{{ keys }}</span>
+          </td>
+          <td>{{ does }}</td>
+          <td class="muted small">{{ where }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </el-dialog>
+</template>
+
+<style scoped>
+td {
+  padding: 4px 12px 4px 0;
+  vertical-align: top;
+}
+</style>

@@ -1,0 +1,45 @@
+import type { Chart } from '../../core/chart/chart'
+
+/** Something that the palette finds: a place to go to, or an action. */
+export interface Command {
+  key: string
+  name: string
+  aliases?: string[]
+  where: string
+  go?: { path: string; query?: Record<string, string> }
+  does?: 'undo' | 'redo' | 'shortcuts'
+}
+
+/** Everything that can be found by name, alias or a few letters, screens and actions first. */
+export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: string }): Command[] {
+  const screens: Command[] = [
+    { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
+    { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
+    { key: 'charts', name: 'Charts', aliases: ['files', 'import', 'export'], where: 'screen', go: { path: '/charts' } },
+    { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },
+    ...(steps.undo ? [{ key: 'undo', name: `Undo: ${steps.undo}`, where: 'action', does: 'undo' as const }] : []),
+    ...(steps.redo ? [{ key: 'redo', name: `Redo: ${steps.redo}`, where: 'action', does: 'redo' as const }] : []),
+  ]
+  if (!chart) return screens
+  const nameOf = new Map<string, string>(chart.positions.map(({ id, name }) => [id, name]))
+  const positions = chart.positions.map(({ id, name, aliases }): Command => ({
+    ...{ key: `position ${id}`, name, where: 'position', go: { path: `/worksheet/${id}` } },
+    ...(aliases ? { aliases } : {}),
+  }))
+  const moves = chart.moves.map(({ id, name, aliases, from }): Command => ({
+    ...{
+      key: `move ${id}`,
+      name,
+      where: `move from ${nameOf.get(from)}`,
+      go: { path: `/worksheet/${from}`, query: { move: id } },
+    },
+    ...(aliases ? { aliases } : {}),
+  }))
+  const reactions = chart.reactions.flatMap(({ id, name, aliases }): Command[] => {
+    const met = chart.moves.find(({ tries }) => tries.reactions?.[id] !== undefined)
+    if (!met) return []
+    const go = { path: `/worksheet/${met.from}`, query: { move: met.id, reaction: id } }
+    return [{ key: `reaction ${id}`, name, where: `they do, to ${met.name}`, go, ...(aliases ? { aliases } : {}) }]
+  })
+  return [...screens, ...positions, ...moves, ...reactions]
+}

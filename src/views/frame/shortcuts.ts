@@ -1,0 +1,36 @@
+/** Shortcuts that work everywhere. None is one of the browser's own; plain letters rest while something is typed. */
+export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
+  { keys: 'Ctrl K', does: 'Find anything: positions, moves, reactions, screens, actions', where: 'Everywhere' },
+  { keys: 'Ctrl Z', does: 'Undo', where: 'Everywhere' },
+  { keys: 'Ctrl Shift Z', does: 'Redo', where: 'Everywhere' },
+  { keys: '?', does: 'This list', where: 'Everywhere' },
+  { keys: 'Enter', does: 'Open a figure, a name or a loose end', where: 'Everywhere' },
+  { keys: 'Escape', does: 'Close, or give up what is being typed', where: 'Everywhere' },
+  { keys: '/', does: 'Search the positions', where: 'Worksheet' },
+  { keys: 'N', does: 'Say a move in a line', where: 'Worksheet' },
+  { keys: '↓ ↑', does: 'Next or last move or reaction', where: 'Worksheet, on a move or reaction' },
+  { keys: 'A', does: 'Add an answer', where: 'Worksheet, on a reaction' },
+  { keys: 'L', does: 'Change the fork as a line', where: 'Worksheet, on a move' },
+  { keys: 'Alt ↑ ↓', does: 'Move it up or down', where: 'Worksheet, on a move or an answer' },
+  { keys: 'Delete', does: 'Take it away (undo brings it back)', where: 'Worksheet, on a move, reaction or answer' },
+  { keys: '← →', does: 'One try less or more', where: 'On a part of the ten tries' },
+  { keys: '0 … 9', does: 'Set the count', where: 'On a part of the ten tries' },
+]
+
+/** True where a letter is text and no command. */
+export function isTyping(target: EventTarget | null): boolean {
+  const element = target as HTMLElement | null
+  return Boolean(element?.closest?.('input, textarea, select, [contenteditable="true"], [role="spinbutton"]'))
+}
+
+/** The action of a key that works everywhere, if it has one here. */
+export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 'shortcuts' | undefined {
+  const key = event.key.toLowerCase()
+  const command = event.ctrlKey || event.metaKey
+  const writes = (event.target as HTMLElement | null)?.closest?.('input, textarea')
+  if (command && key === 'k') return 'palette'
+  if (command && key === 'z' && !writes) return event.shiftKey ? 'redo' : 'undo'
+  if (command && key === 'y' && !writes) return 'redo'
+  if (!command && !event.altKey && key === '?' && !isTyping(event.target)) return 'shortcuts'
+  return undefined
+}

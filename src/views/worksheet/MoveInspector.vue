@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import InlineText from '../../components/InlineText.vue'
+import { moveIn } from '../../core/chart/edits/find'
+import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
+import { KINDS } from '../../core/chart/words'
+import { useCharts } from '../../stores/charts'
+import CheckpointList from './CheckpointList.vue'
+import HazardNote from './HazardNote.vue'
+import { useWorksheet } from './worksheet'
+
+/** A move in detail: where it leads, how long it takes, what must be true in which order, and its danger. */
+const props = defineProps<{ move: Move }>()
+const { chart, nameOf } = useWorksheet()
+const charts = useCharts()
+const stalls = computed(() => props.move.stallsIn ?? '')
+
+function set(label: string, change: (move: Move) => void) {
+  charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
+}
+
+function setSeconds(event: Event) {
+  const input = event.target as HTMLInputElement
+  const seconds = Number(input.value)
+  if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600) {
+    input.value = String(props.move.seconds ?? DEFAULT_MOVE_SECONDS)
+    return charts.tell('A move takes whole seconds, 1 to 600.', 'warning')
+  }
+  set('Seconds', (move) => (move.seconds = seconds))
+}
+
+function setTo(to: string) {
+  set('Landing', (move) => {
+    move.to = to as Move['to']
+    if (to === 'finish') move.kind = 'submission'
+  })
+}
+
+function setStalls(place: string) {
+  set('Stalling', (move) => {
+    if (place) move.stallsIn = place as Move['stallsIn']
+    else delete move.stallsIn
+  })
+}
+
+function setAliases(text: string) {
+  const aliases = text
+    .split(',')
+    .map((alias) => alias.trim())
+    .filter(Boolean)
+  set('Other names', (move) => {
+    if (aliases.length) move.aliases = aliases
+    else delete move.aliases
+  })
+}
+</script>
+
+<template>
+  <div class="inspector">
+    <header>
+      <h2>{{ move.name }}</h2>
+      <p class="muted small">from {{ nameOf(move.from) }}</p>
+    </header>
+    <CheckpointList :move="move" />
+    <HazardNote :move="move" @set="(hazard) => set('Caution', (draft) => (draft.hazard = hazard))" />
+    <div class="fields">
+      <label class="across"
+        ><span class="label">Lands in</span>
+        <select class="field" :value="move.to" @change="setTo(($event.target as HTMLSelectElement).value)">
+          <option value="finish">a finish</option>
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label class="across"
+        ><span class="label">If nothing comes of it</span>
+        <select class="field" :value="stalls" @change="setStalls(($event.target as HTMLSelectElement).value)">
+          <option value="">we are still here</option>
+          <option value="caught">they finish us</option>
+          <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
+            {{ name }}
+          </option>
+        </select>
+      </label>
+      <label
+        ><span class="label">Kind</span>
+        <select
+          class="field"
+          :value="move.kind"
+          @change="set('Kind', (draft) => (draft.kind = ($event.target as HTMLSelectElement).value as Move['kind']))"
+        >
+          <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
+        </select>
+      </label>
+      <label
+        ><span class="label">Takes, seconds</span>
+        <input
+          class="field"
+          type="number"
+          min="1"
+          max="600"
+          :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
+          @change="setSeconds"
+        />
+      </label>
+      <div class="across">
+        <span class="label">Other names</span>
+        <InlineText
+          :value="(move.aliases ?? []).join(', ')"
+          label="Other names, with commas"
+          placeholder="none"
+          @change="setAliases"
+        />
+      </div>
+      <div class="across">
+        <span class="label">Notes</span>
+        <InlineText
+          :value="move.notes ?? ''"
+          label="Notes"
+          placeholder="none"
+          multiline
+          @change="(notes) => set('Notes', (draft) => (draft.notes = notes))"
+        />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped src="./inspector.css"></style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import Fuse from 'fuse.js'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { hundred } from '../../components/figureText'
+import { bandsOf } from '../../core/chart/bands'
+import { addPosition } from '../../core/chart/edits/records'
+import type { PositionId } from '../../core/chart/ids'
+import { guessFamily } from '../../core/notation/families'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import { useWorksheet } from './worksheet'
+
+/** The positions by band, with what each is worth; found by a few letters, made by naming one that is not there. */
+const { chart, position } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const router = useRouter()
+const text = ref('')
+const field = ref<HTMLInputElement>()
+
+const fuse = computed(
+  () => new Fuse(chart.value.positions, { keys: ['name', 'aliases', 'family'], threshold: 0.35, ignoreLocation: true }),
+)
+const found = computed(() =>
+  text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
+)
+const bands = computed(() => bandsOf(found.value))
+const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position as string) ?? []))
+
+async function open(id: PositionId) {
+  text.value = ''
+  await router.push(`/worksheet/${id}`)
+}
+
+async function add(name: string) {
+  let id: PositionId | undefined
+  charts.edit(`New position ${name}`, (draft) => {
+    const family = guessFamily(name) ?? 'standing'
+    const isUnder = /\b(under|underneath|bottom|they have|their)\b/i.test(name) && family !== 'guard'
+    id = addPosition(draft, {
+      name,
+      family,
+      ahead: isUnder ? 'theirs' : ['standing', 'clinch', 'guard', 'half-guard'].includes(family) ? 'even' : 'ours',
+    })
+  })
+  if (id) await open(id)
+}
+
+function onEnter() {
+  const name = text.value.trim()
+  if (!name) return
+  if (found.value[0]) void open(found.value[0].id)
+  else void add(name)
+}
+
+defineExpose({ search: () => field.value?.focus() })
+</script>
+
+<template>
+  <nav class="positions" aria-label="Positions">
+    <input
+      ref="field"
+      v-model="text"
+      class="field"
+      aria-label="Search or name a position"
+      placeholder="Search or name one ( / )"
+      maxlength="200"
+      @keydown.enter="onEnter"
+      @keydown.esc="text = ''"
+    />
+    <button v-if="text.trim()" type="button" class="button add" @click="add(text.trim())">
+      New position “{{ text.trim() }}”
+    </button>
+    <section v-for="band in bands" :key="band.key">
+      <h3>{{ band.name }}</h3>
+      <RouterLink
+        v-for="one in band.positions"
+        :key="one.id"
+        :to="`/worksheet/${one.id}`"
+        :class="{ here: one.id === position?.id }"
+        :aria-current="one.id === position?.id ? 'page' : undefined"
+      >
+        <span>{{ one.name }}</span>
+        <svg v-if="loose.has(one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
+          <circle cx="7" cy="7" r="4.5" />
+        </svg>
+        <b v-if="store.figures">{{ hundred(store.figures.positions[one.id]?.value ?? 0) }}</b>
+      </RouterLink>
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.positions {
+  padding: 12px 10px;
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+}
+
+.add {
+  width: 100%;
+  margin-top: 6px;
+}
+
+h3 {
+  margin: 12px 6px 2px;
+  font-size: 14px;
+  font-weight: 600;
+}
+
+a {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 4px 8px;
+  border-radius: 6px;
+  line-height: 1.25;
+  text-decoration: none;
+}
+
+a span {
+  flex: 1;
+}
+
+a:hover {
+  background: var(--panel);
+}
+
+.here,
+.here:hover {
+  background: var(--ours);
+  color: var(--ours-ink);
+}
+
+b {
+  font: 700 16px/1.2 var(--label);
+}
+
+svg {
+  flex: none;
+  width: 13px;
+  height: 13px;
+  fill: none;
+  stroke: var(--ring);
+  stroke-width: 2.4;
+}
+
+.here svg {
+  stroke: currentcolor;
+}
+</style>

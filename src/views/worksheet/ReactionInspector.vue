@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { costText, counted, share } from '../../components/figureText'
+import InlineText from '../../components/InlineText.vue'
+import { reactionIn } from '../../core/chart/edits/find'
+import { removeReaction } from '../../core/chart/edits/records'
+import type { Move } from '../../core/chart/move'
+import { DEFAULT_REACTION_SECONDS, type Reaction } from '../../core/chart/reaction'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import AskedFigure from '../figures/AskedFigure.vue'
+import { useWorksheet } from './worksheet'
+
+/** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
+const props = defineProps<{ reaction: Reaction; move?: Move }>()
+const { chart, position, select } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+
+const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reaction.id))
+const by = computed(() => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reaction.id] !== undefined))
+const asked = computed(() => ({
+  move: props.move?.id ?? null,
+  position: position.value!.id,
+  reaction: props.reaction.id,
+}))
+
+function set(label: string, change: (reaction: Reaction) => void) {
+  charts.edit(`${label} of ${props.reaction.name}`, (draft) => change(reactionIn(draft, props.reaction.id)))
+}
+
+function setSeconds(event: Event) {
+  const input = event.target as HTMLInputElement
+  const seconds = Number(input.value)
+  if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600) {
+    input.value = String(props.reaction.seconds ?? DEFAULT_REACTION_SECONDS)
+    return charts.tell('A reaction takes whole seconds, 1 to 600.', 'warning')
+  }
+  set('Seconds', (reaction) => (reaction.seconds = seconds))
+}
+
+function toggleBreak(id: string, isBroken: boolean) {
+  set('Broken checkpoint', (reaction) => {
+    const others = (reaction.breaks ?? []).filter((one) => one !== id)
+    const breaks = isBroken ? [...others, id] : others
+    if (breaks.length) reaction.breaks = breaks
+    else delete reaction.breaks
+  })
+}
+
+function remove() {
+  const { id, name } = props.reaction
+  select(props.move?.id)
+  charts.edit(`Remove ${name} everywhere`, (draft) => removeReaction(draft, id))
+  charts.tell(`Removed ${name} everywhere.`)
+}
+</script>
+
+<template>
+  <div class="inspector">
+    <header>
+      <h2>{{ reaction.name }}</h2>
+      <p class="muted small">{{ move ? `they do it to ${move.name}` : 'they do it while we hold still' }}</p>
+    </header>
+    <table v-if="met" class="small">
+      <tbody>
+        <tr>
+          <td>Better or worse than if nothing had come of it</td>
+          <td><AskedFigure :value="met.net" form="net" :asked="{ of: 'net', ...asked }" label="Net" /></td>
+        </tr>
+        <tr>
+          <td>Worth once they have done it</td>
+          <td><AskedFigure :value="met.value" :asked="{ of: 'met', ...asked }" label="Worth" /></td>
+        </tr>
+        <tr>
+          <td>Worth if we let it happen</td>
+          <td>
+            <AskedFigure :value="met.concede" :asked="{ of: 'concede', ...asked }" label="Worth of letting it happen" />
+          </td>
+        </tr>
+        <tr>
+          <td>So our answer saves</td>
+          <td>
+            <b>{{ costText(met.saves) }}</b>
+          </td>
+        </tr>
+        <tr>
+          <td>Met in 100 exchanges</td>
+          <td>
+            <b>{{ share(met.visits) }}</b> times
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="fields">
+      <label class="across"
+        ><span class="label">Ends in</span>
+        <select
+          class="field"
+          :value="reaction.endsIn"
+          @change="
+            set('End', (draft) => (draft.endsIn = ($event.target as HTMLSelectElement).value as Reaction['endsIn']))
+          "
+        >
+          <option value="caught">they finish us</option>
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label
+        ><span class="label">Takes, seconds</span>
+        <input
+          class="field"
+          type="number"
+          min="1"
+          max="600"
+          :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
+          @change="setSeconds"
+        />
+      </label>
+      <div class="across">
+        <span class="label">Notes</span>
+        <InlineText
+          :value="reaction.notes ?? ''"
+          label="Notes"
+          placeholder="none"
+          multiline
+          @change="(notes) => set('Notes', (draft) => (draft.notes = notes))"
+        />
+      </div>
+    </div>
+    <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
+      <h3>It works when this is missing</h3>
+      <label v-for="checkpoint in move.checkpoints" :key="checkpoint.id" class="check">
+        <input
+          type="checkbox"
+          :checked="reaction.breaks?.includes(checkpoint.id)"
+          @change="toggleBreak(checkpoint.id, ($event.target as HTMLInputElement).checked)"
+        />
+        <span>{{ checkpoint.text }}</span>
+      </label>
+    </section>
+    <p class="muted small">
+      {{ by.length ? `Met by ${by.map(({ name }) => name).join(', ')}.` : '' }}
+      <button v-if="by.length > 1" type="button" class="button slight" @click="remove">
+        Remove from all {{ counted(by.length, 'move') }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped src="./inspector.css"></style>
+
+<style scoped>
+td {
+  padding: 3px 0;
+  border-top: 1px solid var(--line);
+}
+
+td:last-child {
+  padding-left: 10px;
+  text-align: right;
+  white-space: nowrap;
+}
+
+.check {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import InlineText from '../../components/InlineText.vue'
+import LooseRing from '../../components/LooseRing.vue'
+import { answersTo } from '../../core/chart/edits/answers'
+import { rename, unmeetReaction } from '../../core/chart/edits/records'
+import type { ReactionId } from '../../core/chart/ids'
+import type { Move } from '../../core/chart/move'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import AskedFigure from '../figures/AskedFigure.vue'
+import AddAnswer from './AddAnswer.vue'
+import AnswerLine from './AnswerLine.vue'
+import { goToRow, useWorksheet } from './worksheet'
+
+/** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
+const props = defineProps<{ reactionId: ReactionId; move?: Move }>()
+const { chart, position, selected, letters, nameOf, select } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const row = ref<HTMLElement>()
+const isPicking = ref(false)
+
+const reaction = computed(() => chart.value.reactions.find(({ id }) => id === props.reactionId))
+const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reactionId))
+const answers = computed(() => answersTo(chart.value, props.reactionId))
+const valueOf = computed(() => new Map(met.value?.answers.map(({ answer, value }) => [answer, value])))
+const isSelected = computed(
+  () => selected.value.reaction?.id === props.reactionId && selected.value.move?.id === props.move?.id,
+)
+const isLoose = computed(
+  () => answers.value.length === 0 || (met.value !== undefined && met.value.answers.length === 0),
+)
+const asked = computed(() => ({
+  move: props.move?.id ?? null,
+  position: position.value!.id,
+  reaction: props.reactionId,
+}))
+const shared = computed(
+  () => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reactionId] !== undefined).length,
+)
+
+watch(
+  () => isSelected.value && selected.value.picksAnswer,
+  (picks) => {
+    if (picks) isPicking.value = true
+  },
+  { immediate: true },
+)
+
+async function endPicking() {
+  isPicking.value = false
+  if (selected.value.picksAnswer) select(props.move?.id, props.reactionId)
+  await nextTick()
+  row.value?.focus()
+}
+
+function remove() {
+  const { move } = props
+  const { name } = reaction.value!
+  if (!move) return
+  goToRow(row.value!, -1)
+  charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))
+  charts.tell(`Removed ${name} from ${move.name}.`)
+}
+
+function onKey(event: KeyboardEvent) {
+  if (event.target !== row.value || event.ctrlKey || event.metaKey) return
+  if (event.key === 'ArrowDown') goToRow(row.value!, 1)
+  else if (event.key === 'ArrowUp') goToRow(row.value!, -1)
+  else if (event.key.toLowerCase() === 'a' || (event.key === 'Enter' && isLoose.value)) isPicking.value = true
+  else if (event.key === 'Enter') select(props.move?.id, props.reactionId)
+  else if (event.key === 'Delete') remove()
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <li
+    v-if="reaction"
+    ref="row"
+    class="row"
+    :class="{ selected: isSelected }"
+    tabindex="0"
+    :data-row="`${move?.id ?? 'still'} ${reactionId}`"
+    :aria-label="`They: ${reaction.name}`"
+    @keydown="onKey"
+    @focus="isSelected || select(move?.id, reactionId)"
+  >
+    <span class="letter" aria-hidden="true">{{ letters.get(reactionId) }}</span>
+    <span class="name">
+      <InlineText
+        :value="reaction.name"
+        label="Name of the reaction"
+        required
+        @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'reactions', reactionId, name))"
+      />
+      <span class="muted small">
+        {{
+          reaction.endsIn === 'caught'
+            ? 'they finish us'
+            : reaction.endsIn === position!.id
+              ? 'still here'
+              : `into ${nameOf(reaction.endsIn)}`
+        }}<template v-if="shared > 1">, met by {{ shared }} moves</template></span
+      >
+    </span>
+    <AskedFigure :value="met?.net" form="net" :asked="{ of: 'net', ...asked }" :label="`Net of ${reaction.name}`" />
+    <span class="answers">
+      <AnswerLine
+        v-for="{ answer, index } in answers"
+        :key="index"
+        :answer="answer"
+        :index="index"
+        :value="valueOf.get(index)"
+        :asked="asked"
+        :is-best="met?.best === answer.move && answers.length > 1"
+        @gone="row?.focus()"
+      />
+      <AddAnswer v-if="isPicking" :reaction="reaction" @close="endPicking" />
+      <span v-else class="open">
+        <LooseRing v-if="isLoose" :text="answers.length ? 'no answer fits with these holds' : 'no answer yet'" />
+        <button
+          type="button"
+          class="button slight"
+          :title="isLoose ? 'Answer it (A)' : 'Another answer (A)'"
+          :aria-label="`Answer ${reaction.name}`"
+          @click="isPicking = true"
+        >
+          + answer
+        </button>
+      </span>
+    </span>
+    <AskedFigure :value="met?.value" :asked="{ of: 'met', ...asked }" :label="`Worth once they: ${reaction.name}`" />
+  </li>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 24px minmax(120px, 0.8fr) 62px minmax(210px, 1.5fr) 40px;
+  align-items: start;
+  gap: 8px;
+  padding: 5px 4px;
+  border-top: 1px dotted var(--strong-line);
+  border-radius: 2px;
+}
+
+.selected {
+  background: color-mix(in srgb, var(--theirs-soft) 55%, transparent);
+}
+
+.letter {
+  width: 22px;
+  height: 22px;
+  background: var(--theirs-soft);
+  border: 1.5px solid var(--theirs);
+  color: var(--theirs);
+  text-align: center;
+  font: 700 14px/19px var(--label);
+  clip-path: polygon(0 0, calc(100% - 6px) 0, 100% 6px, 100% 100%, 0 100%);
+}
+
+.name {
+  line-height: 1.25;
+}
+
+.answers {
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+}
+
+.open {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.open .button {
+  min-height: 22px;
+  padding: 0 6px;
+  font-size: 14px;
+}
+
+.row > :last-child {
+  justify-self: end;
+}
+
+@media (width < 1000px) {
+  .row {
+    grid-template-columns: 24px minmax(0, 1fr) 62px 40px;
+  }
+
+  .answers {
+    grid-row: 2;
+    grid-column: 2 / -1;
+  }
+}
+</style>
