@@ -14,7 +14,7 @@ const emit = defineEmits<{ change: [value: string] }>()
 const isEditing = ref(false)
 const draft = ref('')
 const field = ref<HTMLInputElement | HTMLTextAreaElement>()
-const shown = ref<HTMLButtonElement>()
+const shown = ref<HTMLElement>()
 
 async function begin() {
   draft.value = props.value
@@ -34,49 +34,61 @@ async function end(keep: boolean, refocus: boolean) {
   shown.value?.focus()
 }
 
-function onEnter(event: KeyboardEvent) {
-  if (props.multiline && event.shiftKey) return
+function onKey(event: KeyboardEvent) {
+  if (event.key === 'Escape') void end(false, true)
+  else if (event.key === 'Enter' && !(props.multiline && event.shiftKey)) void end(true, true)
+  else return
   event.preventDefault()
-  void end(true, true)
 }
 
 defineExpose({ begin })
 </script>
 
 <template>
-  <component
-    :is="multiline ? 'textarea' : 'input'"
-    v-if="isEditing"
+  <textarea
+    v-if="isEditing && multiline"
     ref="field"
     v-model="draft"
     class="field inline-field"
     :aria-label="label"
-    :maxlength="multiline ? 2000 : 200"
+    maxlength="2000"
     rows="2"
-    @keydown.enter.stop="onEnter"
-    @keydown.esc.stop="end(false, true)"
-    @keydown.stop
+    @keydown.stop="onKey"
     @blur="end(true, false)"
   />
-  <button
+  <input
+    v-else-if="isEditing"
+    ref="field"
+    v-model="draft"
+    class="field inline-field"
+    :aria-label="label"
+    maxlength="200"
+    @keydown.stop="onKey"
+    @blur="end(true, false)"
+  />
+  <span
     v-else
     ref="shown"
-    type="button"
-    class="plain shown"
+    role="button"
+    tabindex="0"
+    class="shown"
     :title="`${label}: change`"
+    :aria-label="`${label}: ${value || placeholder || 'none'}`"
     @click="begin"
-    @keydown.f2="begin"
+    @keydown.f2.prevent="begin"
+    @keydown.enter.stop.prevent="begin"
+    @keydown.space.stop.prevent="begin"
+    ><slot>{{ value }}</slot
+    ><span v-if="!value" class="muted">{{ placeholder }}</span></span
   >
-    <slot>{{ value }}</slot>
-    <span v-if="!value" class="muted">{{ placeholder }}</span>
-  </button>
 </template>
 
 <style scoped>
 .shown {
   border-radius: 4px;
-  padding: 1px 3px;
-  margin: -1px -3px;
+  padding: 1px 2px;
+  margin: 0 -2px;
+  cursor: text;
   overflow-wrap: anywhere;
   white-space: pre-line;
 }

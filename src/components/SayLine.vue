@@ -68,8 +68,10 @@ function onKey(event: KeyboardEvent) {
     chosen.value = (chosen.value + (event.key === 'ArrowDown' ? 1 : options.length) + options.length) % options.length
   } else if (options.length && event.key === 'Tab' && !event.shiftKey) void take(Math.max(0, chosen.value))
   else if (options.length && event.key === 'Enter' && chosen.value >= 0) void take(chosen.value)
-  else if (event.key === 'Enter' && !event.shiftKey) emit('say', text.value)
-  else if (event.key === 'Escape' && options.length) offered.value = { from: 0, options: [] }
+  else if (event.key === 'Enter' && !event.shiftKey) {
+    offered.value = { from: 0, options: [] }
+    emit('say', text.value)
+  } else if (event.key === 'Escape' && options.length) offered.value = { from: 0, options: [] }
   else if (event.key === 'Escape') emit('cancel')
   else return
   event.preventDefault()

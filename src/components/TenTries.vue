@@ -10,7 +10,7 @@ const props = defineProps<{ parts: TryPart[]; name: string; small?: boolean }>()
 const emit = defineEmits<{ set: [counts: Record<string, number>, join?: string] }>()
 
 const total = computed(() => props.parts.reduce((sum, { count }) => sum + count, 0))
-const width = computed(() => tryWidth(total.value, props.small ? 17 : 30))
+const width = computed(() => tryWidth(total.value, props.small ? 13 : 30))
 const digits = new TypedDigits()
 const dragging = ref<{ left: number; from: number; counts: [number, number]; id: string } | null>(null)
 let drags = 0
@@ -36,7 +36,9 @@ function onKey(event: KeyboardEvent, part: TryPart) {
 }
 
 function beginDrag(event: PointerEvent, left: number) {
-  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  const seam = event.currentTarget as HTMLElement
+  seam.setPointerCapture(event.pointerId)
+  ;(seam.previousElementSibling as HTMLElement).focus()
   const counts: [number, number] = [props.parts[left].count, props.parts[left + 1].count]
   dragging.value = { left, from: event.clientX, counts, id: `drag ${++drags}` }
 }
@@ -186,7 +188,8 @@ function drag(event: PointerEvent) {
 }
 
 .total {
-  margin-left: 10px;
+  min-width: 16px;
+  margin-left: 6px;
   font: 600 14px/1 var(--label);
   color: var(--muted);
 }

@@ -29,8 +29,7 @@ export function share(value: number): string {
 export function costText(value: number): string {
   const per = value * 100
   if (Math.abs(per) < 0.005) return '0'
-  const text = Math.abs(per) < 0.05 ? per.toFixed(2) : per.toFixed(1)
-  return per > 0 ? `+${text}` : text.replace('-', '−')
+  return (Math.abs(per) < 0.05 ? per.toFixed(2) : per.toFixed(1)).replace('-', '−')
 }
 
 /** 240 -> "4:00"; null -> "none". */

@@ -29,7 +29,7 @@ describe('a line', () => {
     expect(said).toMatchObject({ ok: true, value: { move: 'americana' } })
     if (said.ok)
       expect(said.value.created.map(({ name }) => name)).toEqual(
-        expect.arrayContaining(['Americana', 'turns in', 'turtle', 'take the back', 'back control']),
+        expect.arrayContaining(['Americana', 'Turns in', 'Turtle', 'Take the back', 'Back control']),
       )
   })
 

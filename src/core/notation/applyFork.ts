@@ -73,7 +73,14 @@ class Speaker {
     const kind =
       to === WORDS.finish ? 'submission' : here?.ahead === 'theirs' ? 'escape' : to === from ? 'hold' : 'advance'
     const id = idFromName(name.text, idsOf(this.chart.moves)) as MoveId
-    const move: Move = { id, name: name.text.trim(), kind, from, to: to as Move['to'], tries: { lands: 5, stalls: 5 } }
+    const move: Move = {
+      id,
+      name: asTitle(name.text),
+      kind,
+      from,
+      to: to as Move['to'],
+      tries: { lands: 5, stalls: 5 },
+    }
     this.chart.moves.push(move)
     this.created.push({ kind: 'move', name: move.name })
     return this.chart.moves[this.chart.moves.length - 1]
@@ -99,8 +106,8 @@ class Speaker {
     const here = this.chart.positions.find(({ id }) => id === this.position)
     const id = idFromName(name.text, idsOf(this.chart.positions)) as PositionId
     const family = guessFamily(name.text) ?? here?.family ?? 'standing'
-    this.chart.positions.push({ id, name: name.text.trim(), family, ahead: here?.ahead ?? 'even' })
-    this.created.push({ kind: 'position', name: name.text.trim() })
+    this.chart.positions.push({ id, name: asTitle(name.text), family, ahead: here?.ahead ?? 'even' })
+    this.created.push({ kind: 'position', name: asTitle(name.text) })
     return id
   }
 
@@ -127,8 +134,8 @@ class Speaker {
     }
     if (name.byId) this.fail(name, `there is no reaction #${name.text}`)
     const id = idFromName(name.text, idsOf(this.chart.reactions)) as ReactionId
-    this.chart.reactions.push({ id, name: name.text.trim(), endsIn: (endsIn ?? move.from) as PositionId })
-    this.created.push({ kind: 'reaction', name: name.text.trim() })
+    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: (endsIn ?? move.from) as PositionId })
+    this.created.push({ kind: 'reaction', name: asTitle(name.text) })
     return this.chart.reactions[this.chart.reactions.length - 1]
   }
 
@@ -182,6 +189,12 @@ class Speaker {
 }
 
 const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id }) => id))
+
+/** New records begin with a capital, however they were typed; they are found by either. */
+function asTitle(name: string): string {
+  const clean = name.trim().replace(/\s+/g, ' ')
+  return clean[0].toUpperCase() + clean.slice(1)
+}
 
 function add(counts: Record<string, number>, id: string, n: number): void {
   if (n > 0) counts[id] = (counts[id] ?? 0) + n

@@ -23,9 +23,11 @@ const figures = useFigures()
       Nothing is charted yet. <RouterLink class="button first" to="/worksheet">Name the first position</RouterLink>
     </p>
     <template v-if="figures.figures">
-      <WorstLeaks />
+      <div class="column">
+        <WorstLeaks />
+        <MovesInUse />
+      </div>
       <LooseEnds />
-      <MovesInUse class="wide" />
     </template>
     <FirstSteps class="wide" />
     <p class="muted small wide">
@@ -43,6 +45,11 @@ const figures = useFigures()
   gap: 14px;
   max-width: 1240px;
   padding: 16px 20px 24px;
+}
+
+.column {
+  display: grid;
+  gap: 14px;
 }
 
 header,

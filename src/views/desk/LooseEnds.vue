@@ -26,7 +26,7 @@ const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, 
 
 <template>
   <section class="panel" aria-label="Loose ends">
-    <h2>Loose ends</h2>
+    <h2>Loose ends <span>cost in 100</span></h2>
     <p class="muted small">
       They do this and we have nothing. Press one and name the answer.
       <span v-if="store.costsLeft" role="status">Working out {{ counted(store.costsLeft, 'cost') }} …</span>

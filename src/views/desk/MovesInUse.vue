@@ -76,7 +76,7 @@ td {
 }
 
 .meter {
-  width: 150px;
+  width: 90px;
 }
 
 .meter span {

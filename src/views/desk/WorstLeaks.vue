@@ -21,14 +21,14 @@ const leaks = computed(() =>
 
 <template>
   <section class="panel" aria-label="Worst leaks">
-    <h2>Worst leaks</h2>
+    <h2>Worst leaks <span>net</span></h2>
     <p class="muted small">Escapes that leave us worse off than if nothing had come of the try.</p>
     <ol v-if="leaks.length">
       <li v-for="{ met, cost, place } in leaks" :key="`${met.move ?? met.position} ${met.reaction}`">
         <RouterLink :to="place.go" data-test="leak">
           <b>{{ place.reaction }}</b>
           <span class="muted"
-            >{{ place.to }}, met {{ share(met.visits) }} times in 100, costs {{ costText(cost) }}</span
+            >{{ place.to }}, met {{ share(met.visits) }} times in 100, costs {{ costText(-cost) }}</span
           >
         </RouterLink>
         <AskedFigure

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { useDark, useNow, useToggle } from '@vueuse/core'
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { savedText } from '../../components/figureText'
 import { useCharts } from '../../stores/charts'
 
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
 const charts = useCharts()
-const isDark = useDark({ storageKey: 'ataque-theme' })
+const route = useRoute()
+const isDark = useDark({ storageKey: 'ataque-theme', disableTransition: false })
 const toggleDark = useToggle(isDark)
 const now = useNow({ interval: 30_000 })
 
@@ -35,9 +37,14 @@ const saved = computed(() => {
     <RouterLink to="/desk" class="name">Ataque</RouterLink>
     <section v-for="group in GROUPS" :key="group.name">
       <h2>{{ group.name }}</h2>
-      <RouterLink v-for="screen in group.screens" :key="screen.to" :to="screen.to" active-class="here">{{
-        screen.name
-      }}</RouterLink>
+      <RouterLink
+        v-for="screen in group.screens"
+        :key="screen.to"
+        :to="screen.to"
+        :class="{ here: route.path.startsWith(screen.to) }"
+        :aria-current="route.path.startsWith(screen.to) ? 'page' : undefined"
+        >{{ screen.name }}</RouterLink
+      >
     </section>
     <div class="foot">
       <button type="button" class="plain" title="Find anything (Ctrl K)" @click="emit('palette')">Find</button>

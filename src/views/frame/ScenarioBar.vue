@@ -160,6 +160,15 @@ label {
   gap: 2px;
 }
 
+label > .label {
+  white-space: nowrap;
+}
+
+.bar :deep(.el-select__wrapper) {
+  min-height: 28px;
+  font-size: 14px;
+}
+
 .start {
   width: 178px;
 }
@@ -182,14 +191,15 @@ label {
 }
 
 .field {
-  min-height: 26px;
+  height: 28px;
+  min-height: 28px;
   padding: 1px 6px;
   font-size: 14px;
 }
 
 input[type='range'] {
   width: 100%;
-  height: 26px;
+  height: 28px;
   margin: 0;
   accent-color: var(--ours);
 }

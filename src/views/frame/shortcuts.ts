@@ -27,7 +27,8 @@ export function isTyping(target: EventTarget | null): boolean {
 export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 'shortcuts' | undefined {
   const key = event.key.toLowerCase()
   const command = event.ctrlKey || event.metaKey
-  const writes = (event.target as HTMLElement | null)?.closest?.('input, textarea')
+  const field = (event.target as HTMLElement | null)?.closest?.<HTMLInputElement>('input:not([type="range"]), textarea')
+  const writes = Boolean(field?.value)
   if (command && key === 'k') return 'palette'
   if (command && key === 'z' && !writes) return event.shiftKey ? 'redo' : 'undo'
   if (command && key === 'y' && !writes) return 'redo'

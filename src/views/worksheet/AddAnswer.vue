@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Fuse from 'fuse.js'
 import { computed } from 'vue'
-import AnswerPicker, { type Choice } from '../../components/AnswerPicker.vue'
+import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { hundred } from '../../components/figureText'
 import { addAnswer, addNewAnswer, NEW_ANSWER } from '../../core/chart/edits/answers'
 import type { MoveId } from '../../core/chart/ids'
@@ -38,14 +38,19 @@ function find(text: string): Choice[] {
   )
   const choices = ranked.slice(0, 8).map(({ id, name, from }): Choice => {
     const value = store.figures?.moves[id]?.value
-    return { value: name, id, hint: `from ${nameOf(from)}${typeof value === 'number' ? `, ${hundred(value)}` : ''}` }
+    return {
+      key: id,
+      value: name,
+      id,
+      hint: `from ${nameOf(from)}${typeof value === 'number' ? `, ${hundred(value)}` : ''}`,
+    }
   })
   const isNew =
     typed &&
     props.reaction.endsIn !== 'caught' &&
     !choices.some(({ value }) => value.toLowerCase() === typed.toLowerCase())
   return isNew
-    ? [...choices, { value: typed, id: null, hint: `new move from ${nameOf(props.reaction.endsIn)}` }]
+    ? [...choices, { key: 'new', value: typed, id: null, hint: `new move from ${nameOf(props.reaction.endsIn)}` }]
     : choices
 }
 
@@ -60,5 +65,5 @@ function pick({ id, value }: Choice) {
 </script>
 
 <template>
-  <AnswerPicker :label="`Answer to ${reaction.name}`" :find="find" @pick="pick" @cancel="emit('close')" />
+  <ComboList floating :label="`Answer to ${reaction.name}`" :find="find" @pick="pick" @cancel="emit('close')" />
 </template>

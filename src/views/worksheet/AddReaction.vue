@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Fuse from 'fuse.js'
 import { computed, ref } from 'vue'
-import AnswerPicker, { type Choice } from '../../components/AnswerPicker.vue'
+import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { addReaction, meetReaction } from '../../core/chart/edits/records'
 import type { ReactionId } from '../../core/chart/ids'
 import type { Move } from '../../core/chart/move'
@@ -23,8 +23,13 @@ const fuse = computed(
 function find(text: string): Choice[] {
   const typed = text.trim()
   const found = typed ? fuse.value.search(typed, { limit: 7 }).map(({ item }) => item) : candidates.value.slice(0, 7)
-  const choices = found.map(({ id, name, endsIn }): Choice => ({ value: name, id, hint: `into ${nameOf(endsIn)}` }))
-  return typed ? [{ value: typed, id: null, hint: 'new reaction' }, ...choices] : choices
+  const choices = found.map(({ id, name, endsIn }): Choice => ({
+    key: id,
+    value: name,
+    id,
+    hint: `into ${nameOf(endsIn)}`,
+  }))
+  return typed ? [{ key: 'new', value: typed, id: null, hint: 'new reaction' }, ...choices] : choices
 }
 
 function pick({ id, value }: Choice) {
@@ -41,7 +46,8 @@ function pick({ id, value }: Choice) {
 
 <template>
   <div class="more">
-    <AnswerPicker
+    <ComboList
+      floating
       v-if="isPicking"
       :label="`What do they do about ${move.name}?`"
       :find="find"

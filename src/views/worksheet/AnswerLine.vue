@@ -59,6 +59,7 @@ function onKey(event: KeyboardEvent) {
     >
     <TenTries
       v-if="answer.tries"
+      class="strip"
       small
       :parts="stripOf(answer.tries)"
       :name="name"
@@ -82,6 +83,7 @@ function onKey(event: KeyboardEvent) {
       <button type="button" class="plain" :aria-label="`Remove ${name}`" @click="remove">×</button>
     </span>
     <AskedFigure
+      v-if="value !== undefined"
       class="worth"
       :value="value"
       :asked="{ of: 'answer', ...asked, answer: index }"
@@ -92,20 +94,20 @@ function onKey(event: KeyboardEvent) {
 
 <style scoped>
 .answer {
+  position: relative;
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
-  gap: 2px 8px;
+  gap: 8px;
+  min-height: 26px;
 }
 
 .chip {
+  flex: 0 1 auto;
   padding: 1px 9px;
   border-radius: 12px;
   background: var(--ours-soft);
-  font-weight: 600;
-  font-size: 15px;
+  font: 600 17px/1.3 var(--label);
   text-decoration: none;
-  line-height: 1.4;
 }
 
 .chip:hover {
@@ -116,35 +118,44 @@ function onKey(event: KeyboardEvent) {
   box-shadow: inset 0 0 0 1.5px var(--ours);
 }
 
+.strip,
+.cold {
+  flex: none;
+  margin-left: auto;
+}
+
 .cold {
   text-decoration: underline dotted;
   text-underline-offset: 3px;
 }
 
 .tools {
-  display: inline-flex;
+  position: absolute;
+  right: 0;
+  bottom: 100%;
+  z-index: 2;
+  display: none;
   gap: 2px;
-  opacity: 0;
+  padding: 0 4px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--raised);
 }
 
 .tools button {
-  min-width: 22px;
+  min-width: 24px;
   text-align: center;
 }
 
 .answer:hover .tools,
 .answer:focus-within .tools {
-  opacity: 1;
-}
-
-@media (hover: none) {
-  .tools {
-    opacity: 1;
-  }
+  display: inline-flex;
 }
 
 .worth {
-  margin-left: auto;
+  flex: none;
+  width: 30px;
+  min-width: 30px;
 }
 
 .worth :deep(.number) {

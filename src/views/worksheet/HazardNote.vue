@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import HazardBadge from '../../components/HazardBadge.vue'
 import InlineText from '../../components/InlineText.vue'
 import type { Move } from '../../core/chart/move'
 
@@ -22,8 +21,7 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
 <template>
   <section v-if="isShown" class="caution" aria-label="Caution">
     <h3>Caution</h3>
-    <p v-if="hazard.part"><HazardBadge :part="hazard.part" :speed="hazard.speed" /></p>
-    <p v-else class="small">Nothing is said yet of what this can injure.</p>
+    <p v-if="!hazard.part" class="small">Nothing is said yet of what this can injure.</p>
     <p class="small">
       <span class="muted">can injure: </span
       ><InlineText

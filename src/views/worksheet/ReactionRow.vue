@@ -39,6 +39,12 @@ const asked = computed(() => ({
 const shared = computed(
   () => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reactionId] !== undefined).length,
 )
+const ending = computed(() => {
+  const { endsIn } = reaction.value!
+  const where =
+    endsIn === 'caught' ? 'they finish us' : endsIn === position.value!.id ? 'still here' : `into ${nameOf(endsIn)}`
+  return shared.value > 1 ? `${where}, met by ${shared.value} moves` : where
+})
 
 watch(
   () => isSelected.value && selected.value.picksAnswer,
@@ -89,23 +95,15 @@ function onKey(event: KeyboardEvent) {
     @focus="isSelected || select(move?.id, reactionId)"
   >
     <span class="letter" aria-hidden="true">{{ letters.get(reactionId) }}</span>
-    <span class="name">
+    <div class="name">
       <InlineText
         :value="reaction.name"
         label="Name of the reaction"
         required
         @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'reactions', reactionId, name))"
       />
-      <span class="muted small">
-        {{
-          reaction.endsIn === 'caught'
-            ? 'they finish us'
-            : reaction.endsIn === position!.id
-              ? 'still here'
-              : `into ${nameOf(reaction.endsIn)}`
-        }}<template v-if="shared > 1">, met by {{ shared }} moves</template></span
-      >
-    </span>
+      <p class="muted small">{{ ending }}</p>
+    </div>
     <AskedFigure :value="met?.net" form="net" :asked="{ of: 'net', ...asked }" :label="`Net of ${reaction.name}`" />
     <span class="answers">
       <AnswerLine
@@ -113,13 +111,13 @@ function onKey(event: KeyboardEvent) {
         :key="index"
         :answer="answer"
         :index="index"
-        :value="valueOf.get(index)"
+        :value="answers.length > 1 ? valueOf.get(index) : undefined"
         :asked="asked"
         :is-best="met?.best === answer.move && answers.length > 1"
         @gone="row?.focus()"
       />
       <AddAnswer v-if="isPicking" :reaction="reaction" @close="endPicking" />
-      <span v-else class="open">
+      <span v-else class="open" :class="{ more: !isLoose }">
         <LooseRing v-if="isLoose" :text="answers.length ? 'no answer fits with these holds' : 'no answer yet'" />
         <button
           type="button"
@@ -139,7 +137,7 @@ function onKey(event: KeyboardEvent) {
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 24px minmax(120px, 0.8fr) 62px minmax(210px, 1.5fr) 40px;
+  grid-template-columns: 24px minmax(120px, 1fr) 50px 318px 34px;
   align-items: start;
   gap: 8px;
   padding: 5px 4px;
@@ -178,6 +176,28 @@ function onKey(event: KeyboardEvent) {
   gap: 6px;
 }
 
+.row {
+  position: relative;
+}
+
+.more {
+  height: 0;
+  overflow: hidden;
+}
+
+.row:hover .more,
+.row:focus .more,
+.row:focus-within .more,
+.selected .more {
+  height: auto;
+}
+
+@media (hover: none) {
+  .more {
+    height: auto;
+  }
+}
+
 .open .button {
   min-height: 22px;
   padding: 0 6px;
@@ -188,7 +208,7 @@ function onKey(event: KeyboardEvent) {
   justify-self: end;
 }
 
-@media (width < 1000px) {
+@media (width < 1240px) {
   .row {
     grid-template-columns: 24px minmax(0, 1fr) 62px 40px;
   }

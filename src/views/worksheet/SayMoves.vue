@@ -24,7 +24,7 @@ defineExpose({ focus: () => field.value?.focus() })
       ref="field"
       value=""
       label="Say a move in a line"
-      placeholder="Armbar (finish): 3 land; 4 turns in (turtle) > take the back 6 of 10; 1 stacks > ?; 2 nothing"
+      placeholder="Armbar (finish): 3 land; 4 turns in (turtle) > take the back 6 of 10; 1 stacks > ?"
       :error="error"
       :complete="(line, caret) => completeFork(chart, position!.id, line, caret)"
       @say="onSay"

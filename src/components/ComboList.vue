@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
+
+/** Something to choose: `id` null stands for a new one of the name that was typed. */
+export interface Choice {
+  key: string
+  value: string
+  id: string | null
+  hint: string
+}
+
+/** A field with a list under it: type a few letters, Enter takes the first, arrows choose another. */
+const props = defineProps<{
+  label: string
+  placeholder?: string
+  find: (text: string) => Choice[]
+  floating?: boolean
+}>()
+const emit = defineEmits<{ pick: [choice: Choice]; cancel: [] }>()
+
+const text = ref('')
+const chosen = ref(0)
+const field = ref<HTMLInputElement>()
+const list = ref<HTMLElement>()
+const name = `list-${Math.round(performance.now() * 1000)}`
+const found = computed(() => props.find(text.value))
+
+watch(text, () => (chosen.value = 0))
+watch(chosen, async () => {
+  await nextTick()
+  list.value?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' })
+})
+onMounted(() => field.value?.focus())
+
+function onKey(event: KeyboardEvent) {
+  event.stopPropagation()
+  const n = found.value.length
+  if (event.key === 'ArrowDown') chosen.value = n ? (chosen.value + 1) % n : 0
+  else if (event.key === 'ArrowUp') chosen.value = n ? (chosen.value + n - 1) % n : 0
+  else if (event.key === 'Enter' && n) emit('pick', found.value[chosen.value])
+  else if (event.key === 'Escape') emit('cancel')
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <div class="combo" :class="{ floating }">
+    <input
+      ref="field"
+      v-model="text"
+      class="field"
+      role="combobox"
+      aria-expanded="true"
+      aria-autocomplete="list"
+      :aria-controls="name"
+      :aria-activedescendant="found.length ? `${name}-${chosen}` : undefined"
+      :aria-label="label"
+      :placeholder="placeholder ?? label"
+      maxlength="200"
+      autocomplete="off"
+      @keydown="onKey"
+      @blur="floating && emit('cancel')"
+    />
+    <ul :id="name" ref="list" role="listbox" :aria-label="label">
+      <li
+        v-for="(choice, i) in found"
+        :id="`${name}-${i}`"
+        :key="choice.key"
+        role="option"
+        :aria-selected="i === chosen"
+        :class="{ chosen: i === chosen }"
+        @pointerdown.prevent="emit('pick', choice)"
+      >
+        <span>{{ choice.value }}</span>
+        <span class="hint">{{ choice.hint }}</span>
+      </li>
+    </ul>
+    <p v-if="!found.length" class="muted small">Nothing of that name.</p>
+  </div>
+</template>
+
+<style scoped>
+.combo {
+  position: relative;
+}
+
+ul {
+  max-height: 50vh;
+  margin-top: 6px;
+  overflow: auto;
+}
+
+.floating ul {
+  position: absolute;
+  z-index: 30;
+  top: 100%;
+  left: 0;
+  min-width: 100%;
+  max-height: 300px;
+  margin-top: 3px;
+  padding: 4px;
+  border: 1px solid var(--strong-line);
+  border-radius: 8px;
+  background: var(--raised);
+  box-shadow: var(--shadow);
+}
+
+.floating ul:empty {
+  display: none;
+}
+
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+  padding: 4px 8px;
+  border-radius: 5px;
+  cursor: pointer;
+  white-space: nowrap;
+}
+
+.chosen {
+  background: var(--ours-soft);
+}
+
+.hint {
+  color: var(--muted);
+  font-size: 14px;
+}
+</style>

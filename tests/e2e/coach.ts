@@ -1,0 +1,43 @@
+import { expect, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+
+/** What a coach does and sees, in the words of the screens. */
+
+/** Opens the demo plan by its button, as at a first start, and waits for its figures. */
+export async function openDemo(page: Page): Promise<void> {
+  const errors: string[] = []
+  page.on('pageerror', (error) => errors.push(error.message))
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo plan' }).click()
+  await settled(page)
+  expect(errors).toEqual([])
+}
+
+/** Waits until the figures of the newest chart are on the screen and it is kept. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.getByTestId('headline')).toContainText(/\d/)
+  await expect(page.getByTestId('saved')).toContainText('Saved')
+}
+
+/** The start's value, to a hundredth of an exchange in a hundred. */
+export async function worth(page: Page): Promise<string> {
+  const title = await page.getByTestId('headline').getByRole('button').getAttribute('title')
+  return title!.replace(/^.*: /, '')
+}
+
+/** The open chart as the file that Export gives. */
+export async function exported(page: Page): Promise<unknown> {
+  await page.getByRole('link', { name: 'Charts' }).click()
+  const row = page.getByRole('listitem').filter({ hasText: 'open now' })
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    row.getByRole('button', { name: 'Export' }).click(),
+  ])
+  return JSON.parse(readFileSync(await download.path(), 'utf8'))
+}
+
+export async function importText(page: Page, text: string, name = 'plan.ataque.json'): Promise<void> {
+  const file = { name, mimeType: 'application/json', buffer: Buffer.from(text) }
+  await page.getByLabel('Chart file').setInputFiles(file)
+}

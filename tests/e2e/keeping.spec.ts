@@ -1,0 +1,126 @@
+import { expect, test } from '@playwright/test'
+import { BROKEN } from '../fixtures/brokenCharts'
+import { exported, importText, openDemo, settled, worth } from './coach'
+
+test('broken files are refused by name and place, and what was open is untouched', async ({ page }) => {
+  test.slow()
+  await openDemo(page)
+  const before = await exported(page)
+  const files = BROKEN.filter(([name]) => name !== 'huge')
+  expect(files.length).toBeGreaterThanOrEqual(30)
+  for (const [name, text, names] of files) {
+    await importText(page, text, `${name}.json`)
+    await expect(page.getByTestId('problems'), name).toContainText(names)
+    await page.keyboard.press('Escape')
+    await expect(page.getByTestId('problems')).toBeHidden()
+  }
+  await importText(page, JSON.stringify({ notes: 'x'.repeat(21 * 1024 * 1024) }), 'huge.json')
+  await expect(page.getByTestId('problems')).toContainText('larger than 20 MB')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('problems')).toBeHidden()
+  expect(await exported(page)).toEqual(before)
+})
+
+test('an import asks before it replaces, and can be undone; a file can be dropped', async ({ page }) => {
+  await openDemo(page)
+  const file = (await exported(page)) as { title: string }
+  const other = { ...file, title: 'Changed elsewhere' }
+  await page.evaluate((text) => {
+    const data = new DataTransfer()
+    data.items.add(new File([text], 'dropped.ataque.json', { type: 'application/json' }))
+    window.dispatchEvent(new DragEvent('dragenter', { dataTransfer: data }))
+    window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, cancelable: true }))
+  }, JSON.stringify(other))
+  await page.getByRole('button', { name: /in place of mine/ }).click()
+  expect(await exported(page)).toEqual(other)
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  expect(await exported(page)).toEqual(file)
+  await importText(page, JSON.stringify(other))
+  await page.getByRole('button', { name: 'Keep both' }).click()
+  await expect(page.getByRole('list', { name: 'Charts' }).getByRole('listitem')).toHaveCount(2)
+})
+
+test('charts are made, renamed, duplicated and brought back from the bin', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('link', { name: 'Charts' }).click()
+  await page.getByRole('button', { name: 'New chart' }).click()
+  const list = page.getByRole('list', { name: 'Charts' }).getByRole('listitem')
+  await expect(list).toHaveCount(2)
+  await list
+    .filter({ hasText: 'New plan' })
+    .getByRole('button', { name: /Title of the chart/ })
+    .click()
+  await page.keyboard.type('Thursday')
+  await page.keyboard.press('Enter')
+  await list.filter({ hasText: 'Thursday' }).getByRole('button', { name: 'Duplicate' }).click()
+  await expect(list).toHaveCount(3)
+  await list.filter({ hasText: 'Thursday (copy)' }).getByRole('button', { name: 'Delete' }).click()
+  await expect(list).toHaveCount(2)
+  await page.getByRole('button', { name: 'Undo the deletion' }).click()
+  await expect(list).toHaveCount(3)
+  await page.reload()
+  await expect(list).toHaveCount(3)
+})
+
+test('two tabs on one chart see each other, and neither loses anything', async ({ page, context }) => {
+  await openDemo(page)
+  await settled(page)
+  const second = await context.newPage()
+  await second.goto('/#/worksheet/underhook-head-clear')
+  await settled(second)
+  await page.goto('/#/worksheet/underhook-head-clear')
+  await settled(page)
+  await page.getByRole('spinbutton', { name: 'Shoot the high crotch: lands' }).press('ArrowRight')
+  const there = second.getByRole('spinbutton', { name: 'Shoot the high crotch: lands' })
+  await expect(there).toHaveAttribute('aria-valuenow', '5')
+  await expect(second.getByText('Another tab changed this chart')).toBeVisible()
+  await second.getByRole('spinbutton', { name: 'Throw-by to the back: lands' }).press('ArrowRight')
+  await expect(page.getByRole('spinbutton', { name: 'Throw-by to the back: lands' })).toHaveAttribute(
+    'aria-valuenow',
+    '3',
+  )
+  await settled(page)
+  await expect.poll(() => worth(page)).toBe(await worth(second))
+})
+
+test('a write that fails is shown and tried again, and export still works', async ({ page }) => {
+  await openDemo(page)
+  await settled(page)
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put
+    Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) })
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('the disk is full', 'QuotaExceededError')
+    }
+  })
+  await page.goto('/#/worksheet/underhook-head-clear')
+  await page.getByRole('spinbutton', { name: 'Throw-by to the back: lands' }).press('ArrowRight')
+  await expect(page.getByRole('alert')).toContainText('not saved yet: the disk is full')
+  await expect(page.getByTestId('saved')).toHaveText('Not saved')
+  const file = (await exported(page)) as { moves: { name: string; tries: { lands: number } }[] }
+  expect(file.moves.find(({ name }) => name === 'Throw-by to the back')!.tries.lands).toBe(3)
+  await page.evaluate(() => (window as unknown as { mend(): void }).mend())
+  await expect(page.getByTestId('saved')).toContainText('Saved', { timeout: 15_000 })
+  await page.reload()
+  await page.goto('/#/worksheet/underhook-head-clear')
+  await expect(page.getByRole('spinbutton', { name: 'Throw-by to the back: lands' })).toHaveAttribute(
+    'aria-valuenow',
+    '3',
+  )
+})
+
+test('where the browser keeps nothing, the chart can still be worked on and exported', async ({ page }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', {
+      value: {
+        open: () => {
+          throw new DOMException('no', 'SecurityError')
+        },
+      },
+    })
+  })
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo plan' }).click()
+  await expect(page.getByTestId('headline')).toContainText(/\d/)
+  await expect(page.getByTestId('saved')).toContainText('keeps nothing')
+})

@@ -1,0 +1,143 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { openDemo, settled, worth } from './coach'
+
+async function openSheet(page: Page): Promise<void> {
+  await openDemo(page)
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('head and far')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Side control, head and far arm')
+}
+
+test('the Worksheet is worked by keyboard alone', async ({ page }) => {
+  await openSheet(page)
+  const worthHere = () =>
+    page.getByRole('button', { name: /^Worth of Side control, head and far arm/ }).getAttribute('title')
+  const before = await worthHere()
+
+  const lands = page.getByRole('spinbutton', { name: 'Step-around armbar: lands' })
+  await lands.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(lands).toHaveAttribute('aria-valuenow', '5')
+  await page.keyboard.type('12')
+  await expect(lands).toHaveAttribute('aria-valuenow', '12')
+  await expect.poll(worthHere).not.toBe(before)
+  await page.keyboard.press('Control+z')
+  await expect(lands).toHaveAttribute('aria-valuenow', '5')
+  await page.keyboard.press('Control+z')
+  await expect.poll(worthHere).toBe(before)
+  await page.keyboard.press('Control+Shift+z')
+  await expect(lands).toHaveAttribute('aria-valuenow', '5')
+  await page.keyboard.press('Control+z')
+
+  const card = page.getByRole('article', { name: /^Americana/ })
+  await card.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator(':focus')).toHaveAttribute('aria-label', 'They: Straightens the arm')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator(':focus')).toHaveAttribute('aria-label', 'They: Bridges over us')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('frame')
+  await page.keyboard.press('Enter')
+  await expect(
+    page.getByRole('listitem', { name: 'They: Bridges over us' }).getByRole('link', { name: 'Frame and hip out' }),
+  ).toBeVisible()
+  await page.keyboard.press('Delete')
+  await expect(page.getByRole('listitem', { name: 'They: Bridges over us' })).toHaveCount(0)
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('listitem', { name: 'They: Bridges over us' })).toHaveCount(1)
+
+  await card.focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect(page.getByRole('article').first()).toHaveAttribute('aria-label', /^Step-around armbar/)
+  await card.focus()
+  await page.keyboard.press('l')
+  const line = page.getByLabel('Americana as a line')
+  await expect(line).toHaveValue(/^Americana \(finish\): 3 land; /)
+  await line.fill('Americana (finish): 4 land; 2 straightens the arm >')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('say which move answers it')
+  await page.keyboard.type(' straight ar')
+  await page.keyboard.press('Tab')
+  await expect(line).toHaveValue(/> Straight armlock$/)
+  await page.keyboard.press('Enter')
+  await expect(card.getByRole('spinbutton', { name: 'Americana: lands' })).toHaveAttribute('aria-valuenow', '4')
+  await expect(card.getByRole('listitem')).toHaveCount(1)
+
+  await page.locator('h1').getByRole('button').focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('Far arm')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Far arm')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+})
+
+test('a pasted position becomes a fork table, and a boundary can be dragged', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/worksheet')
+  await page.getByLabel('Search or name a position').fill('Low mount, elbows in')
+  await page.getByRole('button', { name: /^New position/ }).click()
+  const lines = Array.from(
+    { length: 10 },
+    (_, i) => `Attack ${'abcdefghij'[i]} (finish): 3 land; 4 reply ${'abcdefghij'[i]} > ?; 3 nothing`,
+  )
+  await page.getByLabel('Say a move in a line').fill(lines.join('\n'))
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('article')).toHaveCount(10)
+  const lands = page.getByRole('spinbutton', { name: 'Attack a: lands' })
+  const seam = page.locator('article').first().locator('.seam').first()
+  const box = (await seam.boundingBox())!
+  await page.mouse.move(box.x + 6, box.y + 12)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 40, box.y + 12, { steps: 4 })
+  await page.mouse.move(box.x + 66, box.y + 12, { steps: 4 })
+  await page.mouse.up()
+  await expect(lands).toHaveAttribute('aria-valuenow', '5')
+  await page.keyboard.press('Control+z')
+  await expect(lands).toHaveAttribute('aria-valuenow', '3')
+})
+
+test('the scenario bar moves every figure', async ({ page }) => {
+  await openDemo(page)
+  const before = await worth(page)
+  const reads = page.getByLabel('They read us, in per cent')
+  await reads.focus()
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
+  await expect.poll(() => worth(page)).not.toBe(before)
+  const sharp = await worth(page)
+  await page.getByLabel('Clock', { exact: true }).fill('none')
+  await page.keyboard.press('Enter')
+  await expect.poll(() => worth(page)).not.toBe(sharp)
+  await page.getByLabel('Clock', { exact: true }).fill('soon')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('4:00')
+  await page.getByLabel('Clock', { exact: true }).fill('none')
+  await page.getByLabel('Breaks up after').fill('never')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'set a clock or a break-up' })).toBeVisible()
+})
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+    await openSheet(page)
+    for (const path of [
+      '/#/worksheet/side-control-head-and-far-arm?move=americana',
+      '/#/worksheet/back-seatbelt-on',
+      '/#/desk',
+      '/#/charts',
+    ]) {
+      await page.goto(path)
+      await settled(page)
+      await page.waitForTimeout(300)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      expect(
+        serious.map(({ id, nodes }) => [path, id, nodes.slice(0, 3).map(({ html }) => html.slice(0, 160))]),
+      ).toEqual([])
+    }
+  })
+}
