@@ -27,18 +27,20 @@ export async function addChart(db: Database, chart: Chart, now: number): Promise
   await db.add('charts', { id: chart.id, chart, revision: 1, savedAt: now, done: 0 })
 }
 
-export async function isKept(db: Database, id: string): Promise<boolean> {
-  return (await db.getKey('charts', id)) !== undefined
-}
-
 /** Puts a chart in the bin, or (null) takes it out again. */
 export async function setRemoved(db: Database, id: string, removedAt: number | null): Promise<void> {
   const tx = db.transaction('charts', 'readwrite')
   const stored = await tx.store.get(id)
   if (stored) {
-    const { removedAt: _, ...kept } = stored
-    const revision = stored.revision + 1
-    await tx.store.put(removedAt === null ? { ...kept, revision } : { ...kept, revision, removedAt })
+    const { id, chart, savedAt, done, revision } = stored
+    await tx.store.put({
+      id,
+      chart,
+      savedAt,
+      done,
+      revision: revision + 1,
+      ...(removedAt === null ? {} : { removedAt }),
+    })
   }
   await tx.done
 }

@@ -12,11 +12,6 @@ export class Tries {
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
-/** All tries together: how sure the coach is. */
-export function totalTries(tries: Tries): number {
-  return (tries.lands ?? 0) + (tries.stalls ?? 0) + sum(tries.elsewhere) + sum(tries.reactions)
-}
-
 /** True when the tries have something that can come of them besides nothing. */
 export function comesToSomething(tries: Tries): boolean {
   return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0

@@ -47,22 +47,3 @@ export const FAMILIES = [
   'guard',
   'legs',
 ] as const
-
-/** Suggested capabilities; a coach may add others. */
-export const CAPABILITIES = [
-  'left-hand',
-  'right-hand',
-  'left-leg',
-  'right-leg',
-  'hip-in',
-  'hip-out',
-  'turn-in',
-  'turn-away',
-  'bridge',
-  'sit-up',
-  'stand',
-  'posture',
-  'look',
-  'step-over',
-  'chest',
-] as const

@@ -1,4 +1,4 @@
-import { FAMILIES } from '../chart/words'
+import type { FAMILIES } from '../chart/words'
 
 /** Words in a position's name that tell its family; the longer ones first, since "half guard" is no guard. */
 const SIGNS_OF_FAMILY: [word: string, family: (typeof FAMILIES)[number]][] = [

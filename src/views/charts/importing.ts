@@ -1,7 +1,9 @@
 import { shallowRef } from 'vue'
+import { CHART_EXTENSION } from '../../core/format/chartFile'
 import { MAX_BYTES } from '../../core/format/guard'
 import type { Problem } from '../../core/problem'
-import { useCharts, type Imported } from '../../stores/charts'
+import { useCharts } from '../../stores/charts'
+import type { Imported } from '../../stores/importing'
 
 /** What the last file was that the coach has to know about or decide on. */
 export interface Report {
@@ -34,7 +36,7 @@ export function downloadChart(text: string, id: string): void {
   const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
   const link = document.createElement('a')
   link.href = url
-  link.download = `${id}.ataque.json`
+  link.download = `${id}${CHART_EXTENSION}`
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }

@@ -47,8 +47,8 @@ function pick({ id, value }: Choice) {
 <template>
   <div class="more">
     <ComboList
-      floating
       v-if="isPicking"
+      floating
       :label="`What do they do about ${move.name}?`"
       :find="find"
       @pick="pick"

@@ -38,13 +38,6 @@ export function partsOf(tries: Tries): Part[] {
   ]
 }
 
-export function triesOf(chart: Chart, owner: TriesOwner): Tries {
-  if (owner.of === 'move') return moveIn(chart, owner.move).tries
-  const answer = chart.answers[owner.answer]
-  if (!answer) throw new Gone('answer', String(owner.answer))
-  return answer.tries ?? moveIn(chart, answer.move).tries
-}
-
 /** Sets the tries; an answer gets its own. */
 export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
   if (owner.of === 'move') moveIn(chart, owner.move).tries = tries

@@ -1,0 +1,33 @@
+// Takes the pictures in docs/screenshots from the built application with the demo plan: `npm run build` first.
+import { chromium } from '@playwright/test'
+import { makeApp } from '../server/app.mjs'
+
+const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname
+const SHEET = '/#/worksheet/side-control-head-and-far-arm?move=americana'
+const PICTURES = [
+  { name: 'desk', path: '/#/desk' },
+  { name: 'worksheet', path: SHEET },
+  { name: 'charts', path: '/#/charts' },
+  { name: 'desk-dark', path: '/#/desk', colorScheme: 'dark' },
+  { name: 'worksheet-dark', path: SHEET, colorScheme: 'dark' },
+]
+
+const server = makeApp().listen(0, 'localhost')
+await new Promise((ready) => server.once('listening', ready))
+const base = `http://localhost:${server.address().port}`
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+})
+for (const { name, path, colorScheme = 'light' } of PICTURES) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, reducedMotion: 'reduce' })
+  await page.goto(`${base}/#/demo`)
+  await page.getByRole('heading', { name: 'Loose ends' }).waitFor()
+  await page.goto(base + path)
+  await page.waitForTimeout(2500)
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: `${FOLDER}${name}.png` })
+  await page.context().close()
+}
+await browser.close()
+server.close()

@@ -1,0 +1,89 @@
+import { computed, ref, type Ref } from 'vue'
+import type { Chart } from '../core/chart/chart'
+import { emptyChart } from '../core/chart/chart'
+import { idFromName } from '../core/chart/ids'
+import type { Database } from '../storage/database'
+import { addChart, forgetChart, listCharts, readStored, setRemoved, type ChartEntry } from '../storage/shelfOfCharts'
+import type { useOpenChart } from './openChart'
+
+const OPEN_KEY = 'ataque-open'
+
+/** All charts that are kept, and which of them is open. `db` is null where the browser keeps nothing. */
+export function useLibrary(
+  db: Ref<Database | null>,
+  current: ReturnType<typeof useOpenChart>,
+  announce: (id: string) => void,
+) {
+  const entries = ref<ChartEntry[]>([])
+  const kept = computed(() => entries.value.filter(({ removedAt }) => !removedAt))
+  const bin = computed(() => entries.value.filter(({ removedAt }) => removedAt))
+  const takenIds = () => new Set(entries.value.map(({ id }) => id))
+
+  async function refresh(): Promise<void> {
+    if (db.value) entries.value = await listCharts(db.value)
+  }
+
+  async function open(id: string): Promise<void> {
+    await current.flush()
+    const stored = db.value && (await readStored(db.value, id))
+    if (!stored) return
+    localStorage.setItem(OPEN_KEY, id)
+    current.begin(db.value, stored)
+  }
+
+  /** The chart that was open last, or the last one saved. */
+  async function openLast(): Promise<void> {
+    const last = localStorage.getItem(OPEN_KEY)
+    const id = kept.value.find((entry) => entry.id === last)?.id ?? kept.value[0]?.id
+    if (id) await open(id)
+  }
+
+  async function add(chart: Chart): Promise<string> {
+    if (db.value) {
+      await addChart(db.value, chart, Date.now())
+      await changed(chart.id)
+      await open(chart.id)
+    } else current.begin(null, { stored: { id: chart.id, chart, revision: 0, savedAt: 0, done: 0 }, steps: [] })
+    return chart.id
+  }
+
+  async function changed(id: string): Promise<void> {
+    await refresh()
+    announce(id)
+  }
+
+  const create = (title: string) => add(emptyChart(idFromName(title, takenIds()), title))
+
+  async function duplicate(id: string): Promise<void> {
+    const stored = db.value && (await readStored(db.value, id))
+    if (!stored) return
+    const title = `${stored.stored.chart.title} (copy)`
+    await add({ ...stored.stored.chart, id: idFromName(title, takenIds()), title })
+  }
+
+  async function remove(id: string): Promise<void> {
+    if (!db.value) return
+    const isOpen = id === current.chart.value?.id
+    if (isOpen) await current.flush()
+    await setRemoved(db.value, id, Date.now())
+    await changed(id)
+    if (!isOpen) return
+    current.end()
+    await openLast()
+  }
+
+  async function restore(id: string): Promise<void> {
+    if (!db.value) return
+    await setRemoved(db.value, id, null)
+    await changed(id)
+    await open(id)
+  }
+
+  async function forget(id: string): Promise<void> {
+    if (!db.value) return
+    await forgetChart(db.value, id)
+    await refresh()
+  }
+
+  return { entries, kept, bin, refresh, open, openLast, add, create, duplicate, remove, restore, forget }
+}
