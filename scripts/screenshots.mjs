@@ -25,7 +25,7 @@ for (const { name, path, colorScheme = 'light' } of PICTURES) {
   await page.getByRole('heading', { name: 'Loose ends' }).waitFor()
   await page.goto(base + path)
   await page.waitForTimeout(2500)
-  await page.evaluate(() => document.fonts.ready)
+  await page.evaluate('document.fonts.ready')
   await page.screenshot({ path: `${FOLDER}${name}.png` })
   await page.context().close()
 }

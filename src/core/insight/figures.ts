@@ -49,6 +49,8 @@ export interface MoveFigure {
   value: number | null
   /** Expected times that an exchange tries it, from anywhere. */
   uses: number
+  /** The same by where it is tried: from its own position (answer null), or as which answer of the chart. */
+  usedAs: { answer: number | null; uses: number }[]
 }
 
 /** A reaction met from a position with its own holds: by a move, or (move null) unprompted. */
@@ -101,10 +103,7 @@ function gather(solution: Solution): Figures {
   const { game, values, bounds } = solution
   const occupancy = occupancyOf(solution)
   const { index } = game.meaning
-  const uses = new Float64Array(index.moves.length)
-  game.meaning.actionMove.forEach((move, a) => {
-    if (move !== NONE) uses[move] += occupancy.actions[a]
-  })
+  const uses = usesByMove(game, occupancy)
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   return {
@@ -118,11 +117,26 @@ function gather(solution: Solution): Figures {
       index.positions.map(({ record }, p) => [record.id, positionFigure(solution, occupancy, p)]),
     ),
     moves: Object.fromEntries(
-      index.moves.map(({ record }, m) => [record.id, { value: moveValue(solution, m), uses: uses[m] }]),
+      index.moves.map(({ record }, m) => [record.id, { value: moveValue(solution, m), ...uses[m] }]),
     ),
     met: metFigures(solution, occupancy),
     looseEnds: ends.map((end, i) => ({ ...end, visits: visits[i] })),
   }
+}
+
+/** How often each move is tried, in all and by where. */
+function usesByMove(game: Game, occupancy: Occupancy): Pick<MoveFigure, 'uses' | 'usedAs'>[] {
+  const uses = game.meaning.index.moves.map(() => new Map<number, number>())
+  game.meaning.actionMove.forEach((move, a) => {
+    const times = occupancy.actions[a]
+    if (move === NONE || times === 0) return
+    const answer = game.meaning.actionAnswer[a]
+    uses[move].set(answer, (uses[move].get(answer) ?? 0) + times)
+  })
+  return uses.map((by) => ({
+    uses: [...by.values()].reduce((sum, times) => sum + times, 0),
+    usedAs: [...by].map(([answer, times]) => ({ answer: answer === NONE ? null : answer, uses: times })),
+  }))
 }
 
 function endingsOf(game: Game, { finish, caught, ended, endedWorth }: Occupancy) {

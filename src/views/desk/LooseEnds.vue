@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { costText, counted, share } from '../../components/figureText'
+import { counted, share } from '../../components/figureText'
 import LooseRing from '../../components/LooseRing.vue'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import AskedFigure from '../figures/AskedFigure.vue'
 import { placeOf } from './places'
 
 /** Reactions without an answer, by what they cost: how much the start would gain if nothing came of them. */
@@ -40,9 +41,14 @@ const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, 
             ><template v-else>, on no path of the best plan</template></span
           >
         </RouterLink>
-        <span class="number" :title="'What the start would gain if nothing came of it'">{{
-          typeof end.cost === 'number' ? costText(end.cost) : '…'
-        }}</span>
+        <AskedFigure
+          v-if="typeof end.cost === 'number'"
+          :value="end.cost"
+          form="cost"
+          :asked="{ of: 'cost', reaction: end.place.reaction, cost: end.cost }"
+          :label="`Cost of ${end.place.reaction}`"
+        />
+        <span v-else class="muted">…</span>
       </li>
     </ol>
     <p v-else class="muted">Every reaction has an answer.</p>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { share } from '../../components/figureText'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
@@ -31,7 +30,14 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
     <table>
       <tbody>
         <tr v-for="{ move, from, figure } in shown" :key="move.id">
-          <td class="uses number">{{ share(figure.uses) }}</td>
+          <td class="uses">
+            <AskedFigure
+              :value="figure.uses"
+              form="share"
+              :asked="{ of: 'uses', move: move.id }"
+              :label="`Tries of ${move.name}`"
+            />
+          </td>
           <td class="meter"><span :style="{ width: `${(100 * figure.uses) / most}%` }" /></td>
           <td>
             <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { costText, share } from '../../components/figureText'
+import { share } from '../../components/figureText'
 import { worstLeaks } from '../../core/insight/say'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
@@ -21,21 +21,26 @@ const leaks = computed(() =>
 
 <template>
   <section class="panel" aria-label="Worst leaks">
-    <h2>Worst leaks <span>net</span></h2>
+    <h2>Worst leaks <span>net, and cost in 100</span></h2>
     <p class="muted small">Escapes that leave us worse off than if nothing had come of the try.</p>
     <ol v-if="leaks.length">
       <li v-for="{ met, cost, place } in leaks" :key="`${met.move ?? met.position} ${met.reaction}`">
         <RouterLink :to="place.go" data-test="leak">
           <b>{{ place.reaction }}</b>
-          <span class="muted"
-            >{{ place.to }}, met {{ share(met.visits) }} times in 100, costs {{ costText(-cost) }}</span
-          >
+          <span class="muted">{{ place.to }}, met {{ share(met.visits) }} times in 100</span>
         </RouterLink>
         <AskedFigure
           :value="met.net"
           form="net"
           :asked="{ of: 'net', move: met.move, position: met.position, reaction: met.reaction }"
           :label="`Net of ${place.reaction}`"
+        />
+        <AskedFigure
+          class="cost"
+          :value="-cost"
+          form="cost"
+          :asked="{ of: 'leak', reaction: place.reaction, visits: met.visits, net: met.net }"
+          :label="`Cost of ${place.reaction}`"
         />
       </li>
     </ol>

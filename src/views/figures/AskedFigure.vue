@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { onUnmounted, ref, watch } from 'vue'
-import { finer, hundred, signed } from '../../components/figureText'
+import { computed, onUnmounted, ref, watch } from 'vue'
+import { costText, finer, hundred, share, signed } from '../../components/figureText'
 import NetMark from '../../components/NetMark.vue'
 import { NOTEWORTHY } from '../../core/insight/nets'
 import { useAsking } from './ask'
@@ -11,11 +11,17 @@ const props = defineProps<{
   value: number | null | undefined
   asked: Asked
   label: string
-  form?: 'value' | 'net' | 'saves'
+  form?: 'value' | 'net' | 'cost' | 'share'
 }>()
 
 const { ask, anchor } = useAsking()
 const button = ref<HTMLButtonElement>()
+const text = computed(() => {
+  const value = props.value ?? 0
+  if (props.form === 'net') return signed(value)
+  if (props.form === 'cost') return costText(value)
+  return props.form === 'share' ? share(value) : hundred(value)
+})
 const moved = ref<'up' | 'down' | null>(null)
 let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -39,12 +45,12 @@ onUnmounted(() => clearTimeout(timer))
     class="plain figure"
     :class="moved"
     :aria-expanded="anchor === button"
-    :aria-label="`${label}: ${form === 'net' ? signed(value) : hundred(value)} per hundred. What is it made of?`"
+    :aria-label="`${label}: ${text} per hundred. What is it made of?`"
     :title="`${label}: ${finer(value)} per hundred`"
     @click="ask(asked, button!)"
   >
     <NetMark v-if="form === 'net'" :net="value" :noteworthy="NOTEWORTHY" />
-    <span v-else class="number">{{ form === 'saves' ? signed(value) : hundred(value) }}</span>
+    <span v-else class="number">{{ text }}</span>
   </button>
   <span v-else class="muted" :title="`${label}: cannot be tried from here`">–</span>
 </template>

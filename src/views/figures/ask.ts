@@ -1,7 +1,8 @@
 import { inject, provide, shallowRef, type InjectionKey, type ShallowRef } from 'vue'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
-import { explained, explainStart, type Asked, type Explained } from './explanations'
+import type { Question } from '../../core/insight/explain'
+import { explainAtOnce, explained, type Asked, type Explained } from './explanations'
 
 interface Asking {
   /** The figure that was pressed, which the answer is shown beside. */
@@ -29,9 +30,11 @@ export function provideAsking(): Asking {
   async function answerTo(asked: Asked): Promise<Explained | null> {
     const { chart } = charts
     if (!chart || !figures.figures) return null
-    if (asked.of === 'start') return explainStart(figures.figures, Boolean(figures.scenario?.goal.length))
-    const explanation = await figures.explain(asked)
-    return explanation && explained(chart, asked, explanation)
+    const atOnce = explainAtOnce(chart, figures.figures, asked, Boolean(figures.scenario?.goal.length))
+    if (atOnce) return atOnce
+    const question = asked as Question
+    const explanation = await figures.explain(question)
+    return explanation && explained(chart, question, explanation)
   }
 
   function close() {

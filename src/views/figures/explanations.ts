@@ -1,5 +1,6 @@
 import type { Chart } from '../../core/chart/chart'
 import type { Scenario } from '../../core/game/scenario'
+import type { MoveId } from '../../core/chart/ids'
 import type { Explanation, Question, Term } from '../../core/insight/explain'
 import type { Figures } from '../../core/insight/figures'
 import { clockText } from '../../components/figureText'
@@ -15,7 +16,14 @@ export interface Explained {
 }
 
 /** What can be asked: the start's value, whose parts are in the figures, or a figure that the worker takes apart. */
-export type Asked = Question | { of: 'start' }
+export type Asked =
+  | Question
+  | { of: 'start' }
+  /** What a loose end costs: `cost` more if nothing came of it. */
+  | { of: 'cost'; reaction: string; cost: number }
+  /** What a leak takes from an exchange: how often it is met times its net. */
+  | { of: 'leak'; reaction: string; visits: number; net: number }
+  | { of: 'uses'; move: MoveId }
 
 const ENDINGS: [key: keyof Figures['endings'], text: string][] = [
   ['finish', 'finished'],
@@ -26,7 +34,7 @@ const ENDINGS: [key: keyof Figures['endings'], text: string][] = [
 ]
 
 /** The start's value by how exchanges end. */
-export function explainStart(figures: Figures, hasGoal: boolean): Explained {
+function explainStart(figures: Figures, hasGoal: boolean): Explained {
   const rows = ENDINGS.filter(([key]) => figures.endings[key] > 1e-12).map(([key, text]) => ({
     text: key === 'finish' && hasGoal ? 'finished, or reached the goal' : text,
     chance: figures.endings[key],
@@ -34,6 +42,46 @@ export function explainStart(figures: Figures, hasGoal: boolean): Explained {
   }))
   const plan = 'Of 100 exchanges under the best plan, against this defender:'
   return { title: 'What an exchange is worth', plan, rows, total: figures.value, isDifference: false }
+}
+
+/** A figure whose parts are all in the figures; null where the worker has to take it apart. */
+export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasGoal: boolean): Explained | null {
+  if (asked.of === 'start') return explainStart(figures, hasGoal)
+  if (asked.of === 'cost') {
+    const rows = [
+      { text: 'worth of the start if nothing came of it', chance: 1, value: figures.value + asked.cost },
+      { text: 'less: worth of the start now', chance: -1, value: figures.value },
+    ]
+    const plan = 'The plan worked out anew, with these tries moved to nothing:'
+    return { title: `What it costs: ${asked.reaction}`, plan, rows, total: asked.cost, isDifference: true }
+  }
+  if (asked.of === 'leak') {
+    const rows = [{ text: 'met, each time this much worse', chance: asked.visits, value: asked.net }]
+    const title = `What it costs: ${asked.reaction}`
+    return {
+      title,
+      plan: 'Times met in 100 exchanges, times its net:',
+      rows,
+      total: asked.visits * asked.net,
+      isDifference: false,
+    }
+  }
+  if (asked.of === 'uses') return explainUses(chart, figures, asked.move)
+  return null
+}
+
+function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
+  const move = chart.moves.find((one) => one.id === id)
+  const reactionOf = (answer: number) =>
+    chart.reactions.find((reaction) => reaction.id === chart.answers[answer]?.reaction)?.name ?? ''
+  const { uses, usedAs } = figures.moves[id]
+  const rows = usedAs.map(({ answer, uses: times }) => ({
+    text: answer === null ? 'tried from its own position' : `in answer to: ${reactionOf(answer)}`,
+    chance: 1,
+    value: times,
+  }))
+  const plan = 'Times tried in 100 exchanges under the best plan:'
+  return { title: move?.name ?? '', plan, rows, total: uses, isDifference: true }
 }
 
 /** The worker's explanation in the chart's names. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import InlineText from '../../components/InlineText.vue'
 import { moveIn } from '../../core/chart/edits/find'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
@@ -13,6 +14,7 @@ import { useWorksheet } from './worksheet'
 const props = defineProps<{ move: Move }>()
 const { chart, nameOf } = useWorksheet()
 const charts = useCharts()
+const router = useRouter()
 const stalls = computed(() => props.move.stallsIn ?? '')
 
 function set(label: string, change: (move: Move) => void) {
@@ -27,6 +29,12 @@ function setSeconds(event: Event) {
     return charts.tell('A move takes whole seconds, 1 to 600.', 'warning')
   }
   set('Seconds', (move) => (move.seconds = seconds))
+}
+
+async function setFrom(from: string) {
+  const { id, name } = props.move
+  charts.edit(`Move ${name}`, (draft) => (moveIn(draft, id).from = from as Move['from']))
+  await router.push({ path: `/worksheet/${from}`, query: { move: id } })
 }
 
 function setTo(to: string) {
@@ -64,6 +72,12 @@ function setAliases(text: string) {
     <CheckpointList :move="move" />
     <HazardNote :move="move" @set="(hazard) => set('Caution', (draft) => (draft.hazard = hazard))" />
     <div class="fields">
+      <label class="across"
+        ><span class="label">Tried from</span>
+        <select class="field" :value="move.from" @change="setFrom(($event.target as HTMLSelectElement).value)">
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
       <label class="across"
         ><span class="label">Lands in</span>
         <select class="field" :value="move.to" @change="setTo(($event.target as HTMLSelectElement).value)">

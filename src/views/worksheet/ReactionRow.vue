@@ -3,7 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import InlineText from '../../components/InlineText.vue'
 import LooseRing from '../../components/LooseRing.vue'
 import { answersTo } from '../../core/chart/edits/answers'
-import { rename, unmeetReaction } from '../../core/chart/edits/records'
+import { orderReactions, rename, unmeetReaction } from '../../core/chart/edits/records'
 import type { ReactionId } from '../../core/chart/ids'
 import type { Move } from '../../core/chart/move'
 import { useCharts } from '../../stores/charts'
@@ -70,9 +70,22 @@ function remove() {
   charts.tell(`Removed ${name} from ${move.name}.`)
 }
 
+async function shift(by: 1 | -1) {
+  const { move, reactionId } = props
+  const order = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
+  const at = order.indexOf(reactionId)
+  if (!move || !order[at + by]) return
+  ;[order[at], order[at + by]] = [order[at + by], order[at]]
+  charts.edit(`Move ${reaction.value!.name}`, (draft) => orderReactions(draft, move.id, order))
+  await nextTick()
+  row.value?.focus()
+}
+
 function onKey(event: KeyboardEvent) {
   if (event.target !== row.value || event.ctrlKey || event.metaKey) return
-  if (event.key === 'ArrowDown') goToRow(row.value!, 1)
+  if (event.altKey && event.key === 'ArrowUp') shift(-1)
+  else if (event.altKey && event.key === 'ArrowDown') shift(1)
+  else if (event.key === 'ArrowDown') goToRow(row.value!, 1)
   else if (event.key === 'ArrowUp') goToRow(row.value!, -1)
   else if (event.key.toLowerCase() === 'a' || (event.key === 'Enter' && isLoose.value)) isPicking.value = true
   else if (event.key === 'Enter') select(props.move?.id, props.reactionId)
