@@ -6,7 +6,7 @@ import ts from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
 export default [
-  { ignores: ['dist/', 'dist-cli/', 'coverage/', 'test-results/', 'playwright-report/', '.cache/'] },
+  { ignores: ['dist/', 'dist-cli/', 'dist-bench/', 'coverage/', 'test-results/', 'playwright-report/', '.cache/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],

@@ -1,8 +1,15 @@
 import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
+import { benchInterface } from './interface'
 import { meets, table } from './measure'
 
 // `npm run bench` prints a table; with `--json`, the rows as JSON. Ratios are taken within one run.
-const rows = [...benchClocked(), ...benchMemory(), ...(await benchUnclocked()), ...benchHolds()]
+const rows = [
+  ...benchClocked(),
+  ...benchMemory(),
+  ...(await benchUnclocked()),
+  ...benchHolds(),
+  ...(await benchInterface()),
+]
 if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2))
 else {
   console.log(table(rows))

@@ -17,7 +17,7 @@ export const useCharts = defineStore('charts', () => {
   const announce = (id: string) => channel?.postMessage({ id })
   const tell: Tell = (text, kind = 'info') => (news.value = { text, kind, at: Date.now() })
 
-  const current = useOpenChart({ tell, announce, saved: () => void library.refresh() })
+  const current = useOpenChart({ tell, announce, saved: (saved, at) => library.touch(saved, at) })
   const library = useLibrary(db, current, announce)
   const { add, open, forget } = library
   const importing = useImporting({

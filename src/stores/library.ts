@@ -23,6 +23,12 @@ export function useLibrary(
     if (db.value) entries.value = await listCharts(db.value)
   }
 
+  /** The open chart was saved: its line in the list follows without reading all charts again. */
+  function touch(chart: Chart, at: number): void {
+    const entry = { id: chart.id, title: chart.title, savedAt: at, positions: chart.positions.length }
+    entries.value = [entry, ...entries.value.filter(({ id }) => id !== chart.id)]
+  }
+
   async function open(id: string): Promise<void> {
     await current.flush()
     const stored = db.value && (await readStored(db.value, id))
@@ -85,5 +91,5 @@ export function useLibrary(
     await refresh()
   }
 
-  return { entries, kept, bin, refresh, open, openLast, add, create, duplicate, remove, restore, forget }
+  return { entries, kept, bin, refresh, touch, open, openLast, add, create, duplicate, remove, restore, forget }
 }

@@ -10,8 +10,7 @@ interface Surroundings {
   tell: Tell
   /** Tells the other tabs that a chart was saved. */
   announce(id: string): void
-  /** The list of charts may have changed. */
-  saved(): void
+  saved(chart: Chart, at: number): void
 }
 
 /** The chart that is open: its session as the screens see it. */
@@ -33,7 +32,7 @@ export function useOpenChart({ tell, announce, saved }: Surroundings) {
     },
     saving(status: Saving) {
       saving.value = status
-      if (status.state === 'saved') saved()
+      if (status.state === 'saved' && session) saved(session.chart, status.at)
     },
     lost: (label: string, reason: string) => tell(`“${label}” could not be kept: ${reason}.`, 'warning'),
   }

@@ -1,9 +1,9 @@
 import type { Chart } from '../core/chart/chart'
-import { readChart } from '../core/format/chartFile'
+import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
 import { explain } from '../core/insight/explain'
-import { figuresOf, looseEndCost, type Figures } from '../core/insight/figures'
-import type { Problem } from '../core/problem'
+import { figuresOf, looseEndCost, type Figures, type Solved } from '../core/insight/figures'
+import { failure, type Problem } from '../core/problem'
 import type { Solution } from '../core/solve/solution'
 import type { FromWorker, ToWorker } from './protocol'
 
@@ -31,8 +31,9 @@ export class SolverWorker {
   private async solve(ticket: number, chart: Chart, scenario: Scenario): Promise<void> {
     const from = performance.now()
     try {
-      const checked = readChart(chart)
-      const solved = checked.ok ? figuresOf(chart, scenario) : checked
+      // Files are checked whole where they come in, and edits are typed: what they could break are references.
+      const broken = checkReferences(chart)
+      const solved = broken.length ? failure<Solved>(...broken) : figuresOf(chart, scenario)
       if (!solved.ok) return this.send({ kind: 'problems', ticket, problems: solved.problems })
       this.solution = solved.value.solution
       this.send({ kind: 'figures', ticket, figures: solved.value.figures, ms: performance.now() - from })

@@ -2,7 +2,7 @@ import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { overSeconds } from '../game/layOut'
-import { follow } from '../solve/follow'
+import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
 /** Which figure is asked for. */
@@ -107,10 +107,13 @@ function takenApart(solution: Solution, a: number, state: number): Explanation |
   const seconds = game.actionSeconds[a]
   const { alive, broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], seconds)
   const terms: Term[] = []
-  follow(evaluator, a, t, state, (outcome, next, share) => {
-    const value = evaluator.table.at(next, t - seconds)
-    if (share > 0) terms.push({ ...meaningOf(game, a, outcome, next), chance: alive * share, value })
-  })
+  const ways = new Ways()
+  follow(evaluator, a, t, state, ways)
+  for (let i = 0; i < ways.count; i++) {
+    if (ways.chance[i] <= 0) continue
+    const value = evaluator.table.at(ways.state[i], t - seconds)
+    terms.push({ ...meaningOf(game, a, ways.outcome[i], ways.state[i]), chance: alive * ways.chance[i], value })
+  }
   if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: game.groupWorth[g] })
   if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
   return { total: evaluator.actionInState(a, t, state), action: actionName(game, a), seconds, terms }

@@ -104,6 +104,7 @@ function gather(solution: Solution): Figures {
   const occupancy = occupancyOf(solution)
   const { index } = game.meaning
   const uses = usesByMove(game, occupancy)
+  const positionVisits = visitsByPosition(game, occupancy)
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   return {
@@ -114,7 +115,7 @@ function gather(solution: Solution): Figures {
     best: bestIn(solution, game.start),
     ...endingsOf(game, occupancy),
     positions: Object.fromEntries(
-      index.positions.map(({ record }, p) => [record.id, positionFigure(solution, occupancy, p)]),
+      index.positions.map(({ record }, p) => [record.id, positionFigure(solution, p, positionVisits[p])]),
     ),
     moves: Object.fromEntries(
       index.moves.map(({ record }, m) => [record.id, { value: moveValue(solution, m), ...uses[m] }]),
@@ -159,15 +160,20 @@ function bestIn(solution: Solution, state: number): string | null {
   return action === NONE ? null : actionName(solution.game, action)
 }
 
-function positionFigure(solution: Solution, occupancy: Occupancy, p: number): PositionFigure {
-  const { game, values } = solution
-  const state = game.meaning.ownState[p]
-  let visits = 0
+function visitsByPosition(game: Game, occupancy: Occupancy): Float64Array {
+  const visits = new Float64Array(game.meaning.index.positions.length)
   for (let g = 0; g < game.groupCount; g++) {
-    if (game.groupIsReaction[g] || game.meaning.groupPlace[g] !== p) continue
-    for (let s = game.groupStates[g]; s < game.groupStates[g + 1]; s++) visits += occupancy.states[s]
+    if (game.groupIsReaction[g]) continue
+    for (let s = game.groupStates[g]; s < game.groupStates[g + 1]; s++) {
+      visits[game.meaning.groupPlace[g]] += occupancy.states[s]
+    }
   }
-  return { value: values[state], best: bestIn(solution, state), visits }
+  return visits
+}
+
+function positionFigure(solution: Solution, p: number, visits: number): PositionFigure {
+  const state = solution.game.meaning.ownState[p]
+  return { value: solution.values[state], best: bestIn(solution, state), visits }
 }
 
 function moveValue(solution: Solution, m: number): number | null {
@@ -183,8 +189,9 @@ function moveValue(solution: Solution, m: number): number | null {
 function metFigures(solution: Solution, occupancy: Occupancy): MetFigure[] {
   const { game } = solution
   const visits = metVisits(game, occupancy)
+  const moveOf = new Map<string, number>(game.meaning.index.moves.map(({ record }, m) => [record.id, m]))
   const byMoves = netsOf(solution).map((net): MetFigure => {
-    const move = game.meaning.index.moves.findIndex(({ record }) => record.id === net.move)
+    const move = moveOf.get(net.move)!
     const { from } = game.meaning.index.moves[move]
     const { record } = game.meaning.index.positions[from]
     const { share, value, saves, best } = net

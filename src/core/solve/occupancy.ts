@@ -1,6 +1,6 @@
 import { NONE, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { overSeconds } from '../game/layOut'
-import { follow } from './follow'
+import { follow, Ways } from './follow'
 import { fullClock, tieTolerance, type Solution } from './solution'
 
 /** Expected numbers per exchange under the best policy against the same defender. */
@@ -37,6 +37,10 @@ class ForwardPass {
   /** Chances of being in a state by time left (a ring of rows): just entered, or after waiting there. */
   private entered: Float64Array
   private waited: Float64Array
+  /** By action: the chances that the exchange breaks up, or that they finish us, on the way. */
+  private readonly broken: Float64Array
+  private readonly caught: Float64Array
+  private readonly ways = new Ways()
 
   constructor(private readonly solution: Solution) {
     const { game } = solution
@@ -50,74 +54,81 @@ class ForwardPass {
       ended: [0, 0, 0],
       endedWorth: [0, 0, 0],
     }
+    this.broken = new Float64Array(game.actionSeconds.length)
+    this.caught = new Float64Array(game.actionSeconds.length)
+    for (let g = 0; g < game.groupCount; g++) {
+      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+        const interrupted = overSeconds(game.groupBreak[g], game.groupThreat[g], game.actionSeconds[a])
+        this.broken[a] = interrupted.broken
+        this.caught[a] = interrupted.caught
+      }
+    }
     const rows = game.maxSeconds + 1
     this.entered = new Float64Array(rows * game.stateCount)
     this.waited = new Float64Array(rows * game.stateCount)
   }
 
   clocked(seconds: number): void {
-    if (!this.solution.everySecond) throw new Error('occupancy needs the values of every second')
+    const { policy } = this.solution
+    if (!policy) throw new Error('occupancy needs the values of every second')
     const width = this.game.stateCount
     const rows = this.game.maxSeconds + 1
     this.arrive(this.game.start, (seconds % rows) * width, 1, false)
     for (let t = seconds; t >= 0; t--) {
-      const row = (t % rows) * width
-      for (let state = TERMINALS; state < width; state++) {
-        const entered = this.entered[row + state]
-        const waited = this.waited[row + state]
-        if (entered === 0 && waited === 0) continue
-        this.entered[row + state] = this.waited[row + state] = 0
-        this.act(state, t, entered, waited, 1e-12, (s) => ((t - s) % rows) * width)
-      }
+      const rowAfter = (s: number) => ((t - s) % rows) * width
+      this.actAll((t % rows) * width, t, policy, t * width, rowAfter)
     }
   }
 
+  /** Without a clock the best action of a state is the same at all times. */
   unclocked(): void {
+    const { evaluator } = this.solution
     const t = fullClock(this.solution)
     const tolerance = tieTolerance(this.solution)
-    const width = this.game.stateCount
+    const policy = new Int32Array(this.game.stateCount).fill(NONE)
+    for (let state = TERMINALS; state < policy.length; state++)
+      policy[state] = evaluator.bestAction(t, state, tolerance)
     this.arrive(this.game.start, 0, 1, false)
-    for (let left = 1; left > NEGLIGIBLE;) {
-      left = 0
-      for (let state = TERMINALS; state < width; state++) {
-        const entered = this.entered[state]
-        const waited = this.waited[state]
-        if (entered === 0 && waited === 0) continue
-        this.entered[state] = this.waited[state] = 0
-        left += entered + waited
-        this.act(state, t, entered, waited, tolerance, () => 0)
-      }
-    }
+    while (this.actAll(0, t, policy, 0, () => 0) > NEGLIGIBLE);
   }
 
-  /** From a state with chances of having just entered it and of having waited in it, with t seconds left. */
-  private act(
-    state: number,
-    t: number,
-    entered: number,
-    waited: number,
-    tolerance: number,
-    rowAfter: (s: number) => number,
-  ) {
+  /** Acts in every state of a row that an exchange may be in; returns the chance that it is in any of them. */
+  private actAll(row: number, t: number, policy: Int32Array, at: number, rowAfter: (s: number) => number): number {
+    const { entered, waited } = this
+    let all = 0
+    for (let state = TERMINALS; state < this.game.stateCount; state++) {
+      const justEntered = entered[row + state]
+      const justWaited = waited[row + state]
+      if (justEntered === 0 && justWaited === 0) continue
+      entered[row + state] = waited[row + state] = 0
+      all += justEntered + justWaited
+      this.act(state, t, policy[at + state], justEntered, justWaited, rowAfter)
+    }
+    return all
+  }
+
+  /** Action `a` from a state with chances of having just entered it and of having waited in it, with t seconds left. */
+  private act(state: number, t: number, a: number, entered: number, waited: number, rowAfter: (s: number) => number) {
     const { game, result } = this
     const { evaluator } = this.solution
     const g = game.stateGroup[state]
     const chance = entered + waited
     result.states[state] += entered
-    const a = evaluator.bestAction(t, state, tolerance)
     if (a === NONE || t === 0) return this.end(g, chance)
     const waits = evaluator.isWaiting(a, state)
     result.actions[a] += waits ? entered : chance
-    const seconds = game.actionSeconds[a]
-    const { alive, broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], seconds)
-    this.end(g, chance * broken)
-    result.caught += chance * caught
-    const row = rowAfter(seconds)
-    follow(evaluator, a, t, state, (outcome, next, share) => {
-      const mass = chance * alive * share
+    const { ways, broken, caught } = this
+    this.end(g, chance * broken[a])
+    result.caught += chance * caught[a]
+    const row = rowAfter(game.actionSeconds[a])
+    const goesOn = chance * game.actionAlive[a]
+    follow(evaluator, a, t, state, ways)
+    for (let i = 0; i < ways.count; i++) {
+      const mass = goesOn * ways.chance[i]
+      const outcome = ways.outcome[i]
       if (outcome !== NONE) result.outcomes[outcome] += mass
-      this.arrive(next, row, mass, waits && outcome === NONE)
-    })
+      this.arrive(ways.state[i], row, mass, waits && outcome === NONE)
+    }
   }
 
   private arrive(state: number, row: number, chance: number, byWaiting: boolean): void {

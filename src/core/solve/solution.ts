@@ -12,8 +12,8 @@ export interface Solution {
   evaluator: Evaluator
   /** Seconds on the clock, or null. */
   seconds: number | null
-  /** True where the rows of every second are there to look up. */
-  everySecond: boolean
+  /** Best action by seconds left and state (t * stateCount + state), where the rows of every second were kept. */
+  policy?: Int32Array
 }
 
 /** The time at which a state's actions are valued: the full clock, or (no clock) one at which every action fits. */

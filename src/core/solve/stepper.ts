@@ -83,6 +83,44 @@ export class Stepper {
     }
   }
 
+  /**
+   * Writes the best action of each state, of the row at `now` that was just stepped to: the first within 1e-12 of the
+   * best, waiting or conceding before the others; NONE where none fits.
+   */
+  recordBest(policy: Int32Array, at: number, now: number, before: number): void {
+    const { game, values, dealer, batches } = this
+    const { groupStates, groupActions, groupIsReaction, actionToll, actionAlive, outcomes } = game
+    for (let i = 0; i < batches.groups.length; i++) {
+      const g = batches.groups[i]
+      const wait = groupActions[g]
+      const disturbed = !groupIsReaction[g] && outcomes[wait] < outcomes[wait + 1]
+      for (let state = groupStates[g]; state < groupStates[g + 1]; state++) {
+        const enough = values[now + state] - 1e-12
+        let action: number = NONE
+        if (!groupIsReaction[g]) {
+          const stay = values[before + state]
+          const after = disturbed ? afterWaiting(game, values, dealer, wait, before, stay) : stay
+          if (actionToll[wait] + actionAlive[wait] * after >= enough) action = wait
+        }
+        policy[at + state] = action === NONE ? this.firstEnough(i, state, enough) : action
+      }
+    }
+  }
+
+  /** The first action in file order, waiting aside, that is worth enough in a state of the group with slots i. */
+  private firstEnough(i: number, state: number, enough: number): number {
+    const { fresh, again } = this
+    const { slots, placeOfSlot, stalledPlace, actions } = this.batches
+    const stalled = stalledPlace[state]
+    let first: number = NONE
+    for (let slot = slots[i]; slot < slots[i + 1]; slot++) {
+      const place = placeOfSlot[slot]
+      const value = place === stalled ? again[state] : fresh[slot]
+      if (value > -Infinity && value >= enough && (first === NONE || actions[place] < first)) first = actions[place]
+    }
+    return first
+  }
+
   /** The states of a group in which they may do something unprompted. Apart, because a call would slow the usual loop. */
   private waitDisturbed(g: number, now: number, before: number, lead: number, best: number, second: number): void {
     const { game, values, again, dealer } = this

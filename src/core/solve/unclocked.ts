@@ -42,7 +42,7 @@ export function solveUnclocked(game: Game, gap = DEFAULT_GAP): Result<Solution> 
     iterations: iteration.steps,
   }
   const evaluator = new Evaluator(game, table)
-  return success({ game, values: table.values, bounds, evaluator, seconds: null, everySecond: false })
+  return success({ game, values: table.values, bounds, evaluator, seconds: null })
 }
 
 /** The name of a position that nothing ends, if there is one. */

@@ -14,7 +14,7 @@ const store = useFigures()
 const now = useNow({ interval: 1000 })
 
 const scenario = computed(() => store.scenario!)
-const positions = computed(() => charts.chart!.positions)
+const options = computed(() => charts.chart!.positions.map(({ id, name }) => ({ value: id, label: name })))
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {
@@ -45,19 +45,20 @@ const delta = computed(() => {
   <section class="bar" aria-label="Scenario">
     <label class="start">
       <span class="label">Start</span>
-      <el-select
+      <el-select-v2
+        :options="options"
         :model-value="scenario.start"
         filterable
         size="small"
         aria-label="Start"
         @update:model-value="(start: PositionId) => store.setScenario({ start })"
       >
-        <el-option v-for="{ id, name } in positions" :key="id" :value="id" :label="name" />
-      </el-select>
+      </el-select-v2>
     </label>
     <label class="goal">
       <span class="label">Goal</span>
-      <el-select
+      <el-select-v2
+        :options="options"
         :model-value="scenario.goal"
         multiple
         filterable
@@ -69,8 +70,7 @@ const delta = computed(() => {
         aria-label="Goal"
         @update:model-value="(goal: PositionId[]) => store.setScenario({ goal })"
       >
-        <el-option v-for="{ id, name } in positions" :key="id" :value="id" :label="name" />
-      </el-select>
+      </el-select-v2>
     </label>
     <label class="short">
       <span class="label">Clock</span>

@@ -74,10 +74,10 @@ defineExpose({ search: () => field.value?.focus() })
     </button>
     <section v-for="band in bands" :key="band.key">
       <h3>{{ band.name }}</h3>
-      <RouterLink
+      <a
         v-for="one in band.positions"
         :key="one.id"
-        :to="`/worksheet/${one.id}`"
+        :href="`#/worksheet/${one.id}`"
         :class="{ here: one.id === position?.id }"
         :aria-current="one.id === position?.id ? 'page' : undefined"
       >
@@ -86,7 +86,7 @@ defineExpose({ search: () => field.value?.focus() })
           <circle cx="7" cy="7" r="4.5" />
         </svg>
         <b v-if="store.figures">{{ hundred(store.figures.positions[one.id]?.value ?? 0) }}</b>
-      </RouterLink>
+      </a>
     </section>
   </nav>
 </template>

@@ -1,0 +1,74 @@
+import { chromium, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import type { AddressInfo } from 'node:net'
+import { makeChart } from '../src/core/format/chartFile'
+import { makeApp } from '../server/app.mjs'
+import { generateChart } from './generate'
+import { row, type Row } from './measure'
+
+const CHANGES = 15
+const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking']
+
+/** From a change to all figures repainted, by the browser's own marks, in the built application. */
+export async function benchInterface(): Promise<Row[]> {
+  const server = makeApp().listen(0, 'localhost')
+  await new Promise((ready) => server.once('listening', ready))
+  const base = `http://localhost:${(server.address() as AddressInfo).port}`
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ARGS,
+  })
+  const large = generateChart({ positions: 300, moves: 1200, reactions: 500, seed: 7 })
+  const charts = [
+    {
+      name: 'demo plan',
+      text: readFileSync('demo/tern-street.ataque.json', 'utf8'),
+      most: 100,
+    },
+    { name: '300 positions', text: makeChart(large), most: 300 },
+  ]
+  const rows: Row[] = []
+  for (const { name, text, most } of charts) {
+    for (const screen of ['desk', 'worksheet']) {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+      await openChart(page, base, text, screen)
+      const times = await repaints(page)
+      rows.push(row(`${screen}, ${name}`, 'change to repaint, ms (median)', times[times.length >> 1], { most }))
+      rows.push(row(`${screen}, ${name}`, 'change to repaint, ms (slowest)', times[times.length - 1]))
+      await page.close()
+    }
+  }
+  await browser.close()
+  server.close()
+  return rows
+}
+
+async function openChart(page: Page, base: string, text: string, screen: string): Promise<void> {
+  await page.goto(`${base}/#/charts`)
+  const file = { name: 'bench.ataque.json', mimeType: 'application/json', buffer: Buffer.from(text) }
+  await page.getByLabel('Chart file').setInputFiles(file)
+  await page.locator('[data-test="headline"] button').waitFor()
+  await page.goto(`${base}/#/${screen}`)
+  await page.waitForTimeout(1000)
+}
+
+/** Milliseconds of each change of how well they read us, sorted. */
+async function repaints(page: Page): Promise<number[]> {
+  const reads = page.getByLabel('They read us, in per cent')
+  await reads.focus()
+  const times: number[] = []
+  for (let i = 0; i < CHANGES; i++) {
+    const before = await measured(page)
+    await page.keyboard.press(i % 2 ? 'ArrowLeft' : 'ArrowRight')
+    while ((await measured(page)).count === before.count) await page.waitForTimeout(20)
+    times.push((await measured(page)).last)
+  }
+  return times.sort((a, b) => a - b)
+}
+
+function measured(page: Page): Promise<{ count: number; last: number }> {
+  return page.evaluate(() => {
+    const entries = performance.getEntriesByName('ataque-repaint')
+    return { count: entries.length, last: entries.at(-1)?.duration ?? 0 }
+  })
+}

@@ -1,0 +1,3 @@
+import type { Express } from 'express'
+
+export function makeApp(dist?: string): Express
