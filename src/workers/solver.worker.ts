@@ -6,8 +6,9 @@ const waiting: (() => void)[] = []
 channel.port1.onmessage = () => waiting.shift()?.()
 
 /** A message to oneself queues behind those that have come in already. */
-const pause = () =>
+const pause = (ms: number) =>
   new Promise<void>((resume) => {
+    if (ms > 0) return void setTimeout(resume, ms)
     waiting.push(resume)
     channel.port2.postMessage(null)
   })

@@ -7,6 +7,9 @@ import { failure, type Problem } from '../core/problem'
 import type { Solution } from '../core/solve/solution'
 import type { FromWorker, ToWorker } from './protocol'
 
+/** Costs wait until nothing has changed for so long: who drags a slider should not wait for them. */
+const QUIET_MS = 120
+
 /** Solves charts in the background: first all figures, then, one by one, what the loose ends cost. */
 export class SolverWorker {
   private newest = -1
@@ -14,8 +17,8 @@ export class SolverWorker {
 
   constructor(
     private readonly send: (message: FromWorker) => void,
-    /** Lets messages that have come in be heard before going on. */
-    private readonly pause: () => Promise<void>,
+    /** Lets messages that have come in be heard before going on, and waits a while if told to. */
+    private readonly pause: (ms: number) => Promise<void>,
   ) {}
 
   async receive(message: ToWorker): Promise<void> {
@@ -47,7 +50,7 @@ export class SolverWorker {
   private async costs(ticket: number, chart: Chart, scenario: Scenario, { looseEnds, value }: Figures): Promise<void> {
     const order = looseEnds.map((_, i) => i).sort((a, b) => looseEnds[b].visits - looseEnds[a].visits)
     for (const [i, end] of order.entries()) {
-      await this.pause()
+      await this.pause(i === 0 ? QUIET_MS : 0)
       if (this.newest !== ticket) return
       const cost = looseEndCost(chart, scenario, looseEnds[end], value)
       this.send({ kind: 'cost', ticket, end, cost: cost.ok ? cost.value : null, left: order.length - 1 - i })

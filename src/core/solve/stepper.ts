@@ -85,16 +85,17 @@ export class Stepper {
 
   /**
    * Writes the best action of each state, of the row at `now` that was just stepped to: the first within 1e-12 of the
-   * best, waiting or conceding before the others; NONE where none fits.
+   * best, waiting or conceding before the others; NONE where none fits, and where an exchange from the start never comes.
    */
   recordBest(policy: Int32Array, at: number, now: number, before: number): void {
     const { game, values, dealer, batches } = this
-    const { groupStates, groupActions, groupIsReaction, actionToll, actionAlive, outcomes } = game
+    const { groupStates, groupActions, groupIsReaction, actionToll, actionAlive, outcomes, reached } = game
     for (let i = 0; i < batches.groups.length; i++) {
       const g = batches.groups[i]
       const wait = groupActions[g]
       const disturbed = !groupIsReaction[g] && outcomes[wait] < outcomes[wait + 1]
       for (let state = groupStates[g]; state < groupStates[g + 1]; state++) {
+        if (!reached[state]) continue
         const enough = values[now + state] - 1e-12
         let action: number = NONE
         if (!groupIsReaction[g]) {
