@@ -25,8 +25,7 @@ export function useLibrary(
 
   /** The open chart was saved: its line in the list follows without reading all charts again. */
   function touch(chart: Chart, at: number): void {
-    const entry = { id: chart.id, title: chart.title, savedAt: at, positions: chart.positions.length }
-    entries.value = [entry, ...entries.value.filter(({ id }) => id !== chart.id)]
+    entries.value = [entryOf(chart, at), ...entries.value.filter(({ id }) => id !== chart.id)]
   }
 
   async function open(id: string): Promise<void> {
@@ -40,8 +39,8 @@ export function useLibrary(
   /** The chart that was open last, or the last one saved. */
   async function openLast(): Promise<void> {
     const last = localStorage.getItem(OPEN_KEY)
-    const id = kept.value.find((entry) => entry.id === last)?.id ?? kept.value[0]?.id
-    if (id) await open(id)
+    const entry = kept.value.find(({ id }) => id === last) ?? kept.value[0]
+    if (entry) await open(entry.id)
   }
 
   async function add(chart: Chart): Promise<string> {
@@ -93,3 +92,8 @@ export function useLibrary(
 
   return { entries, kept, bin, refresh, touch, open, openLast, add, create, duplicate, remove, restore, forget }
 }
+
+const entryOf = ({ id, title, positions }: Chart, savedAt: number): ChartEntry => ({
+  ...{ id, title, savedAt },
+  positions: positions.length,
+})

@@ -32,6 +32,7 @@ const EDITS: ((chart: Chart, draw: Draw) => void)[] = [
     if (move) records.unmeetReaction(chart, move.id, one(Object.keys(move.tries.reactions!)) as never)
   },
   (chart, { one }) => records.rename(chart, 'moves', one(chart.moves).id, 'Other name'),
+  (chart, { one }) => records.swapPositions(chart, one(chart.positions).id, one(chart.positions).id),
   (chart, { one }) => records.removeMove(chart, one(chart.moves).id),
   (chart, { one }) => records.removeReaction(chart, one(chart.reactions).id),
   (chart, { one }) => chart.positions.length > 1 && records.removePosition(chart, one(chart.positions).id),

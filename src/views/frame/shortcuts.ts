@@ -11,8 +11,12 @@ export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: '↓ ↑', does: 'Next or last move or reaction', where: 'Worksheet, on a move or reaction' },
   { keys: 'A', does: 'Add an answer', where: 'Worksheet, on a reaction' },
   { keys: 'L', does: 'Change the fork as a line', where: 'Worksheet, on a move' },
-  { keys: 'Alt ↑ ↓', does: 'Move it up or down', where: 'Worksheet, on a move, reaction or answer' },
-  { keys: 'Delete', does: 'Take it away (undo brings it back)', where: 'Worksheet, on a move, reaction or answer' },
+  { keys: 'Alt ↑ ↓', does: 'Move it up or down', where: 'Worksheet, on a position, move, reaction or answer' },
+  {
+    keys: 'Delete',
+    does: 'Take it away (undo brings it back)',
+    where: 'Worksheet, on a position, move, reaction or answer',
+  },
   { keys: '← →', does: 'One try less or more', where: 'On a part of the ten tries' },
   { keys: '0 … 9', does: 'Set the count', where: 'On a part of the ten tries' },
 ]

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Fuse from 'fuse.js'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { hundred } from '../../components/figureText'
-import { bandsOf } from '../../core/chart/bands'
-import { addPosition } from '../../core/chart/edits/records'
+import { bandsOf, type Band } from '../../core/chart/bands'
+import { addPosition, swapPositions } from '../../core/chart/edits/records'
 import type { PositionId } from '../../core/chart/ids'
 import { guessFamily } from '../../core/notation/families'
 import { useCharts } from '../../stores/charts'
@@ -18,6 +18,7 @@ const store = useFigures()
 const router = useRouter()
 const text = ref('')
 const field = ref<HTMLInputElement>()
+const list = ref<HTMLElement>()
 
 const fuse = computed(
   () => new Fuse(chart.value.positions, { keys: ['name', 'aliases', 'family'], threshold: 0.35, ignoreLocation: true }),
@@ -47,6 +48,17 @@ async function add(name: string) {
   if (id) await open(id)
 }
 
+/** Alt and an arrow move a position up or down within its band. */
+async function onArrow(event: KeyboardEvent, band: Band, i: number) {
+  const other = band.positions[event.key === 'ArrowUp' ? i - 1 : i + 1]
+  if (!event.altKey || !other) return
+  event.preventDefault()
+  const { id, name } = band.positions[i]
+  charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
+  await nextTick()
+  list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()
+}
+
 function onEnter() {
   const name = text.value.trim()
   if (!name) return
@@ -58,7 +70,7 @@ defineExpose({ search: () => field.value?.focus() })
 </script>
 
 <template>
-  <nav class="positions" aria-label="Positions">
+  <nav ref="list" class="positions" aria-label="Positions">
     <input
       ref="field"
       v-model="text"
@@ -75,11 +87,14 @@ defineExpose({ search: () => field.value?.focus() })
     <section v-for="band in bands" :key="band.key">
       <h3>{{ band.name }}</h3>
       <a
-        v-for="one in band.positions"
+        v-for="(one, i) in band.positions"
         :key="one.id"
         :href="`#/worksheet/${one.id}`"
+        :data-position="one.id"
         :class="{ here: one.id === position?.id }"
         :aria-current="one.id === position?.id ? 'page' : undefined"
+        @keydown.up="onArrow($event, band, i)"
+        @keydown.down="onArrow($event, band, i)"
       >
         <span>{{ one.name }}</span>
         <svg v-if="loose.has(one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">

@@ -92,6 +92,13 @@ export function removePosition(chart: Chart, id: PositionId): void {
   for (const position of chart.positions) if (position.mirror === id) delete position.mirror
 }
 
+/** Puts a position in another's place, which moves one on. */
+export function swapPositions(chart: Chart, id: PositionId, other: PositionId): void {
+  const from = chart.positions.indexOf(positionIn(chart, id))
+  const to = chart.positions.indexOf(positionIn(chart, other))
+  moveBefore(chart.positions, from, to > from ? to + 1 : to)
+}
+
 /** Puts a move before another of its position, or last. */
 export function moveMove(chart: Chart, id: MoveId, before: MoveId | null): void {
   const from = chart.moves.indexOf(moveIn(chart, id))
