@@ -1,7 +1,7 @@
 /** Unit and property tests; the real interface is tested by Playwright. */
 export default {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/tests/{core,properties,cli,storage,stores,workers}/**/*.test.ts'],
+  testMatch: ['<rootDir>/tests/{core,properties,cli,storage,stores,workers,views,server}/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
   setupFiles: ['reflect-metadata/lite'],
   transform: {

@@ -38,8 +38,7 @@ export function useLibrary(
 
   /** The chart that was open last, or the last one saved. */
   async function openLast(): Promise<void> {
-    const last = localStorage.getItem(OPEN_KEY)
-    const entry = kept.value.find(({ id }) => id === last) ?? kept.value[0]
+    const entry = kept.value.find(({ id }) => id === localStorage.getItem(OPEN_KEY)) ?? kept.value[0]
     if (entry) await open(entry.id)
   }
 
@@ -61,20 +60,19 @@ export function useLibrary(
 
   async function duplicate(id: string): Promise<void> {
     const stored = db.value && (await readStored(db.value, id))
-    if (!stored) return
-    const title = `${stored.stored.chart.title} (copy)`
-    await add({ ...stored.stored.chart, id: idFromName(title, takenIds()), title })
+    if (stored) await add(copyOf(stored.stored.chart, takenIds()))
   }
 
   async function remove(id: string): Promise<void> {
     if (!db.value) return
     const isOpen = id === current.chart.value?.id
-    if (isOpen) await current.flush()
+    await current.flush()
     await setRemoved(db.value, id, Date.now())
     await changed(id)
-    if (!isOpen) return
-    current.end()
-    await openLast()
+    if (isOpen) {
+      current.end()
+      await openLast()
+    }
   }
 
   async function restore(id: string): Promise<void> {
@@ -85,8 +83,7 @@ export function useLibrary(
   }
 
   async function forget(id: string): Promise<void> {
-    if (!db.value) return
-    await forgetChart(db.value, id)
+    if (db.value) await forgetChart(db.value, id)
     await refresh()
   }
 
@@ -97,3 +94,8 @@ const entryOf = ({ id, title, positions }: Chart, savedAt: number): ChartEntry =
   ...{ id, title, savedAt },
   positions: positions.length,
 })
+
+function copyOf(chart: Chart, taken: Set<string>): Chart {
+  const title = `${chart.title} (copy)`
+  return { ...chart, id: idFromName(title, taken), title }
+}

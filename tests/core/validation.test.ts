@@ -1,0 +1,103 @@
+import { readChart } from '../../src/core/format/chartFile'
+import { idFromName, isId } from '../../src/core/chart/ids'
+import { pathText } from '../../src/core/problem'
+import { soundChart } from '../fixtures/brokenCharts'
+
+type Loose = Record<string, unknown>
+
+/** The paths of all problems of the sound chart once it is changed. */
+function problems(change: (chart: ReturnType<typeof soundChart>) => void): string[] {
+  const chart = soundChart()
+  change(chart)
+  const read = readChart(chart)
+  return read.ok ? [] : read.problems.map(({ path }) => pathText(path))
+}
+const move = (fields: Loose) => problems((chart) => void Object.assign(chart.moves[0], fields))
+const position = (fields: Loose) => problems((chart) => void Object.assign(chart.positions[0], fields))
+const reaction = (fields: Loose) => problems((chart) => void Object.assign(chart.reactions[0], fields))
+const answer = (fields: Loose) => problems((chart) => void Object.assign(chart.answers[0], fields))
+const hold = (fields: Loose) => problems((chart) => void Object.assign(chart.holds[0], fields))
+
+describe('what a record may say', () => {
+  it.each([
+    ['a move that stalls in a position', () => move({ stallsIn: 'mount' })],
+    ['a move that stalls caught', () => move({ stallsIn: 'caught' })],
+    ['a move with the hold that it needs', () => move({ needs: ['cross'], drops: ['cross'], keeps: ['cross'] })],
+    ['a move that strips their hold', () => move({ strips: ['frame'] })],
+    ['tries with elsewhere and caught', () => move({ tries: { lands: 1, elsewhere: { mount: 1, caught: 2 } } })],
+    ['fractions of tries', () => move({ tries: { lands: 2.5, reactions: { bridge: 0.5 } } })],
+    ['hazard and fit as the coach likes', () => move({ hazard: { part: 'elbow' }, fit: { size: 'any' } })],
+    [
+      'a checkpoint with test, gate and mistake',
+      () =>
+        move({
+          checkpoints: [{ id: 'cp', text: 'a', test: 'b', until: 'c', fault: { mistake: 'd', result: 'e', fix: 'f' } }],
+        }),
+    ],
+    [
+      'a threat and what they do unprompted',
+      () =>
+        position({ threat: { every: 30, uses: ['left-hand'] }, unprompted: { every: 8, reactions: { bridge: 2 } } }),
+    ],
+    ['a reaction that ends caught', () => reaction({ endsIn: 'caught' })],
+    ['a reaction that strips ours and adds theirs', () => reaction({ strips: ['cross'], adds: ['frame'] })],
+    ['an answer without tries, stalling elsewhere', () => answer({ tries: undefined, stallsIn: 'mount' })],
+    ['never breaking up', () => problems((chart) => void Object.assign(chart, { settings: { breakUp: null } }))],
+  ])('%s', (_, found) => expect(found()).toEqual([]))
+})
+
+describe('what a record may not say', () => {
+  it.each<[string, () => string[], string]>([
+    ['a move that stalls nowhere', () => move({ stallsIn: 'moon' }), 'moves[0].stallsIn'],
+    ['a move into being caught', () => move({ to: 'caught' }), 'moves[0].to'],
+    ['a move that needs their hold', () => move({ needs: ['frame'] }), 'moves[0].needs[0]'],
+    ['a move that strips our hold', () => move({ strips: ['cross'] }), 'moves[0].strips[0]'],
+    ['tries that end nowhere', () => move({ tries: { elsewhere: { moon: 1 } } }), 'moves[0].tries.elsewhere.moon'],
+    ['infinite tries', () => move({ tries: { lands: Infinity } }), 'moves[0].tries.lands'],
+    ['seconds of a day and more', () => move({ seconds: 100_000 }), 'moves[0].seconds'],
+    [
+      'an unprompted reaction to nothing',
+      () => position({ unprompted: { every: 8, reactions: { fly: 1 } } }),
+      'positions[0].unprompted.reactions.fly',
+    ],
+    [
+      'unprompted with no tries at all',
+      () => position({ unprompted: { every: 8, reactions: {} } }),
+      'positions[0].unprompted.reactions',
+    ],
+    [
+      'unprompted all the time',
+      () => position({ unprompted: { every: 0.5, reactions: { bridge: 1 } } }),
+      'positions[0].unprompted.every',
+    ],
+    ['a mirror that is not there', () => position({ mirror: 'moon' }), 'positions[0].mirror'],
+    ['null for a number', () => position({ endWorth: null }), 'positions[0].endWorth'],
+    ['a reaction that adds our hold', () => reaction({ adds: ['cross'] }), 'reactions[0].adds[0]'],
+    ['a reaction that breaks no checkpoint', () => reaction({ breaks: ['cp'] }), 'reactions[0].breaks[0]'],
+    ['an answer with nothing in it', () => answer({ tries: { stalls: 3 } }), 'answers[0].tries'],
+    ['an answer that stalls nowhere', () => answer({ stallsIn: 'moon' }), 'answers[0].stallsIn'],
+    ['a hold without limbs', () => hold({ limbs: [] }), 'holds[0].limbs'],
+    [
+      'a hold that denies half of nothing',
+      () => hold({ denies: [{ capability: '', strength: 0.5 }] }),
+      'holds[0].denies[0].capability',
+    ],
+    ['a name of spaces', () => position({ name: '   ' }), 'positions[0].name'],
+  ])('%s', (_, found, path) => expect(found()).toContain(path))
+})
+
+describe('ids', () => {
+  it.each(['a', 'side-control', 'x1', 'a'.repeat(64)])('%s may be one', (id) => expect(isId(id)).toBe(true))
+  it.each(['', '1a', 'A', 'a b', 'finish', 'caught', 'goal', 'a'.repeat(65), 'é', '-a'])('%s may not', (id) =>
+    expect(isId(id)).toBe(false),
+  )
+
+  it('are made from names, and free', () => {
+    const taken = new Set(['side-control', 'side-control-2'])
+    expect(idFromName('Side control', taken)).toBe('side-control-3')
+    expect(idFromName('  Uchi-mata é ', new Set())).toBe('uchi-mata-e')
+    expect(idFromName('2 on 1', new Set())).toBe('on-1')
+    for (const name of ['Finish', '???', '123', 'x'.repeat(300), 'goal'])
+      expect(isId(idFromName(name, taken))).toBe(true)
+  })
+})

@@ -1,0 +1,158 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { createPinia, setActivePinia } from 'pinia'
+import { nextTick } from 'vue'
+import { makeChart } from '../../src/core/format/chartFile'
+import type { Chart } from '../../src/core/chart/chart'
+import { useCharts } from '../../src/stores/charts'
+import { soundChart } from '../fixtures/brokenCharts'
+
+const sound = () => soundChart() as unknown as Chart
+const kept = new Map<string, string>()
+/** Timers that do not keep the test running: a write that cannot be done is tried again for ever. */
+const later = globalThis.setTimeout
+Object.assign(globalThis, {
+  BroadcastChannel: undefined,
+  setTimeout: (run: () => void, ms: number) => later(run, ms).unref(),
+  localStorage: {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+  },
+})
+
+/** A tab that was opened anew; the store of charts stays. */
+async function openTab() {
+  setActivePinia(createPinia())
+  const charts = useCharts()
+  await charts.start()
+  return charts
+}
+
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory()
+  kept.clear()
+})
+
+const titles = (charts: Awaited<ReturnType<typeof openTab>>) => charts.kept.map(({ title }) => title).sort()
+const turns = async () => {
+  for (let i = 0; i < 20; i++) await new Promise((turn) => later(turn, 1))
+}
+
+describe('the charts', () => {
+  it('begin with none, and the new one is open', async () => {
+    const charts = await openTab()
+    expect([charts.isReady, charts.chart, charts.kept]).toEqual([true, null, []])
+    await charts.create('Thursday')
+    expect(charts.chart).toMatchObject({ title: 'Thursday', id: 'thursday', positions: [] })
+    await charts.create('Thursday')
+    expect(charts.chart?.id).toBe('thursday-2')
+  })
+
+  it('are there in the next tab, with the last one open and its steps', async () => {
+    const first = await openTab()
+    await first.add(sound())
+    await first.create('Other')
+    await first.open('sound')
+    first.edit('Rename', (draft) => void (draft.title = 'Renamed'))
+    await turns()
+    expect(first.saving.state).toBe('saved')
+    const second = await openTab()
+    expect(second.chart?.title).toBe('Renamed')
+    expect(second.steps.undo).toBe('Rename')
+    second.undo()
+    expect([second.chart?.title, second.steps.redo]).toEqual(['Sound', 'Rename'])
+    second.redo()
+    expect(titles(second)).toEqual(['Other', 'Renamed'])
+  })
+
+  it('list the title at once when it is saved', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    charts.edit('Rename', (draft) => void (draft.title = 'Renamed'))
+    await turns()
+    expect(titles(charts)).toEqual(['Renamed'])
+  })
+
+  it('can be duplicated, removed and brought back', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    await charts.duplicate('sound')
+    expect(charts.chart).toMatchObject({ title: 'Sound (copy)', moves: sound().moves })
+    await charts.remove('sound-copy')
+    expect([charts.chart?.id, charts.bin.map(({ id }) => id)]).toEqual(['sound', ['sound-copy']])
+    await charts.remove('sound')
+    expect([charts.chart, charts.kept]).toEqual([null, []])
+    await charts.restore('sound')
+    expect(charts.chart?.id).toBe('sound')
+    await charts.forget('sound-copy')
+    expect(charts.bin).toEqual([])
+  })
+
+  it('tell why an edit was refused, and are as they were', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    const isDone = charts.edit('Fail', () => {
+      throw new Error('the move "fly" is no longer there')
+    })
+    expect([isDone, charts.news?.text]).toEqual([false, 'the move "fly" is no longer there'])
+    expect(charts.chart).toEqual(sound())
+  })
+})
+
+describe('an import', () => {
+  it('that is broken changes nothing', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    const refused = await charts.importText('{ "format": "recipe" }')
+    expect(refused).toMatchObject({ state: 'refused', problems: [{ code: 'not-a-chart' }] })
+    expect(charts.chart).toEqual(sound())
+  })
+
+  it('is added, and comes out as it came in', async () => {
+    const charts = await openTab()
+    const text = makeChart(sound())
+    expect(await charts.importText(text)).toEqual({ state: 'added', id: 'sound' })
+    expect(charts.exportText()).toBe(text)
+  })
+
+  it('of a chart that is here already asks first', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    const other = { ...sound(), title: 'Changed' }
+    const asked = await charts.importText(makeChart(other))
+    expect(asked).toMatchObject({ state: 'taken', title: 'Sound' })
+    expect(charts.chart?.title).toBe('Sound')
+    await charts.importBeside(other)
+    expect([charts.chart?.id, titles(charts)]).toEqual(['sound-2', ['Changed', 'Sound']])
+    await charts.importOver(other)
+    expect(charts.chart).toMatchObject({ id: 'sound', title: 'Changed' })
+    charts.undo()
+    await nextTick()
+    expect(charts.chart).toEqual(sound())
+  })
+
+  it('of a chart in the bin takes its place', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    await charts.remove('sound')
+    expect(await charts.importText(makeChart(sound()))).toEqual({ state: 'added', id: 'sound' })
+    expect(charts.bin).toEqual([])
+  })
+})
+
+describe('where nothing can be kept', () => {
+  it('the chart is worked on all the same, and can be exported', async () => {
+    globalThis.indexedDB = {
+      open: () => {
+        throw new Error('no')
+      },
+    } as unknown as IDBFactory
+    const charts = await openTab()
+    expect(charts.isForgetful).toBe(true)
+    await charts.add(sound())
+    charts.edit('Rename', (draft) => void (draft.title = 'Renamed'))
+    expect(charts.exportText()).toContain('Renamed')
+    charts.undo()
+    expect(charts.chart?.title).toBe('Sound')
+  })
+})
