@@ -122,7 +122,7 @@ test('the palette finds by another name, the goal changes what counts, and dark 
   await expect(page.getByRole('dialog').getByRole('option').first()).toContainText('Kimura')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('article', { name: /^Kimura/ })).toBeFocused()
-  await page.getByRole('combobox', { name: 'Goal' }).click()
+  await page.getByRole('combobox', { name: 'Goal' }).click({ force: true })
   await page.keyboard.type('Mount, hands')
   await page.getByRole('option', { name: 'Mount, hands posted' }).click()
   await expect.poll(() => worth(page)).not.toBe(before)
