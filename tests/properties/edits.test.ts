@@ -2,7 +2,7 @@ import { produce } from 'immer'
 import { seeded } from '../../bench/generate'
 import type { Chart } from '../../src/core/chart/chart'
 import { applyDiff, diffOf, inverted } from '../../src/core/chart/diff'
-import { addAnswer, addNewAnswer, removeAnswer, replaceAnswer, shiftAnswer } from '../../src/core/chart/edits/answers'
+import { addAnswer, addNewAnswer, removeAnswer, shiftAnswer } from '../../src/core/chart/edits/answers'
 import {
   addCheckpoint,
   removeCheckpoint,
@@ -17,6 +17,11 @@ import { problemText } from '../../src/core/problem'
 import { randomChart } from '../reference/randomChart'
 
 type Draw = { below(n: number): number; one<T>(list: readonly T[]): T }
+
+function anyAnswer(chart: Chart, below: Draw['below']) {
+  const index = below(chart.answers.length)
+  return { index, reaction: chart.answers[index].reaction, move: chart.answers[index].move }
+}
 
 /** One edit of each kind that the screens offer, on whatever record the draw falls. */
 const EDITS: ((chart: Chart, draw: Draw) => void)[] = [
@@ -46,10 +51,8 @@ const EDITS: ((chart: Chart, draw: Draw) => void)[] = [
     const reaction = one(chart.reactions.filter(({ endsIn }) => endsIn !== 'caught'))
     if (reaction) addNewAnswer(chart, reaction.id, 'New answer', 'finish')
   },
-  (chart, { below }) => chart.answers.length && removeAnswer(chart, below(chart.answers.length)),
-  (chart, { below, one }) =>
-    chart.answers.length && replaceAnswer(chart, below(chart.answers.length), one(chart.moves).id),
-  (chart, { below }) => chart.answers.length && shiftAnswer(chart, below(chart.answers.length), below(2) ? 1 : -1),
+  (chart, { below }) => chart.answers.length && removeAnswer(chart, anyAnswer(chart, below)),
+  (chart, { below }) => chart.answers.length && shiftAnswer(chart, anyAnswer(chart, below), below(2) ? 1 : -1),
   (chart, { one, below }) => {
     const move = one(chart.moves)
     setTries(
@@ -58,7 +61,7 @@ const EDITS: ((chart: Chart, draw: Draw) => void)[] = [
       { ...withPart(move.tries, one(partsOf(move.tries)), below(5)), lands: 1 },
     )
   },
-  (chart, { below }) => chart.answers.length && borrowTries(chart, below(chart.answers.length)),
+  (chart, { below }) => chart.answers.length && borrowTries(chart, anyAnswer(chart, below)),
   (chart, { one, below }) => setUnprompted(chart, one(chart.positions).id, 8, { [one(chart.reactions).id]: below(3) }),
   (chart, { one }) => {
     const { id } = one(chart.moves)

@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import TenTries from '../../components/TenTries.vue'
 import type { Answer } from '../../core/chart/answer'
+import type { Chart } from '../../core/chart/chart'
 import { NEW_ANSWER, removeAnswer, shiftAnswer } from '../../core/chart/edits/answers'
+import type { AnswerRef } from '../../core/chart/edits/find'
 import { borrowTries, setTries } from '../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../core/chart/ids'
 import { useCharts } from '../../stores/charts'
@@ -21,21 +23,28 @@ const emit = defineEmits<{ gone: [] }>()
 const { chart, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
 const move = computed(() => chart.value.moves.find(({ id }) => id === props.answer.move)!)
+const place = computed(() => ({ index: props.index, reaction: props.answer.reaction, move: props.answer.move }))
 const name = computed(() => `${move.value.name} in answer`)
 
+/** Which answer is meant is settled when the edit is made: it may be done again on another tab's chart. */
+function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknown) {
+  const meant = place.value
+  charts.edit(label, (draft) => void change(draft, meant))
+}
+
 function remove() {
-  charts.edit(`Remove the answer ${move.value.name}`, (draft) => removeAnswer(draft, props.index))
+  edit(`Remove the answer ${move.value.name}`, removeAnswer)
   charts.tell(`Removed the answer ${move.value.name}.`)
   emit('gone')
 }
 
 const shift = (by: 1 | -1) =>
-  charts.edit(`Move the answer ${move.value.name}`, (draft) => void shiftAnswer(draft, props.index, by))
+  edit(`Move the answer ${move.value.name}`, (draft, answer) => shiftAnswer(draft, answer, by))
 const own = () =>
-  charts.edit(`Own tries for ${move.value.name}`, (draft) =>
-    setTries(draft, { of: 'answer', answer: props.index }, { ...NEW_ANSWER }),
+  edit(`Own tries for ${move.value.name}`, (draft, answer) =>
+    setTries(draft, { of: 'answer', answer }, { ...NEW_ANSWER }),
   )
-const borrow = () => charts.edit(`${move.value.name} as tried cold`, (draft) => borrowTries(draft, props.index))
+const borrow = () => edit(`${move.value.name} as tried cold`, borrowTries)
 
 function onKey(event: KeyboardEvent) {
   if (event.altKey && event.key === 'ArrowUp') shift(-1)
@@ -63,7 +72,7 @@ function onKey(event: KeyboardEvent) {
       small
       :parts="stripOf(answer.tries)"
       :name="name"
-      @set="(counts, join) => setCounts({ of: 'answer', answer: index }, answer.tries!, counts, name, join)"
+      @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
     />
     <button v-else type="button" class="plain cold muted small" title="Give it tries of its own" @click="own">
       as tried cold

@@ -90,7 +90,7 @@ export function provideWorksheet(): Worksheet {
     const parts = new Map(partsOf(tries).map((part) => [keyOf(part), part]))
     const next = Object.entries(counts).reduce((all, [key, count]) => withPart(all, parts.get(key)!, count), tries)
     if (!comesToSomething(next)) return charts.tell('At least one try must land or meet a reaction.', 'warning')
-    const strip = owner.of === 'move' ? owner.move : `answer ${owner.answer}`
+    const strip = owner.of === 'move' ? owner.move : `${owner.answer.reaction} ${owner.answer.move}`
     charts.edit(`Tries of ${label}`, (draft) => setTries(draft, owner, next), join && `${strip} ${join}`)
   }
 

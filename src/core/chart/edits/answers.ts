@@ -1,7 +1,7 @@
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Tries } from '../tries'
-import { Gone, moveBefore, moveIn, reactionIn } from './find'
+import { answerPlace, Gone, moveBefore, moveIn, reactionIn, type AnswerRef } from './find'
 import { addMove } from './records'
 
 /** How a new answer goes until the coach says otherwise: better than cold, and not surely. */
@@ -27,22 +27,13 @@ export function addNewAnswer(chart: Chart, reaction: ReactionId, name: string, t
   return addAnswer(chart, reaction, move, { ...NEW_ANSWER })
 }
 
-export function removeAnswer(chart: Chart, index: number): void {
-  if (!chart.answers[index]) throw new Gone('answer', String(index))
-  chart.answers.splice(index, 1)
-}
-
-/** Another move in the same place; tries of its own stay. */
-export function replaceAnswer(chart: Chart, index: number, move: MoveId): void {
-  if (!chart.answers[index]) throw new Gone('answer', String(index))
-  moveIn(chart, move)
-  chart.answers[index].move = move
+export function removeAnswer(chart: Chart, answer: AnswerRef): void {
+  chart.answers.splice(answerPlace(chart, answer), 1)
 }
 
 /** One place up or down among the answers to its reaction. Returns where it is then. */
-export function shiftAnswer(chart: Chart, index: number, by: -1 | 1): number {
-  const answer = chart.answers[index]
-  if (!answer) throw new Gone('answer', String(index))
+export function shiftAnswer(chart: Chart, answer: AnswerRef, by: -1 | 1): number {
+  const index = answerPlace(chart, answer)
   const own = chart.answers.flatMap(({ reaction }, i) => (reaction === answer.reaction ? [i] : []))
   const other = own[own.indexOf(index) + by]
   if (other === undefined) return index

@@ -1,3 +1,4 @@
+import type { Answer } from '../answer'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Move } from '../move'
@@ -28,4 +29,19 @@ export function moveBefore<R>(list: R[], from: number, before: number): void {
   if (from < 0 || from === before) return
   const [record] = list.splice(from, 1)
   list.splice(before > from ? before - 1 : before, 0, record)
+}
+
+/** An answer has no id: it is known by its place and by what it answers with what. */
+export interface AnswerRef {
+  index: number
+  reaction: ReactionId
+  move: MoveId
+}
+
+/** Where the answer is now; another tab may have put others before it, or taken it away. */
+export function answerPlace(chart: Chart, { index, reaction, move }: AnswerRef): number {
+  const isIt = (answer: Answer | undefined) => answer?.reaction === reaction && answer.move === move
+  const place = isIt(chart.answers[index]) ? index : chart.answers.findIndex(isIt)
+  if (place < 0) throw new Gone('answer', move)
+  return place
 }

@@ -1,10 +1,10 @@
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
-import { Gone, moveIn, positionIn } from './find'
+import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
 
-/** Whose tries are meant: a move's, or those of an answer (by its index in the chart). */
-export type TriesOwner = { of: 'move'; move: MoveId } | { of: 'answer'; answer: number }
+/** Whose tries are meant: a move's, or an answer's own. */
+export type TriesOwner = { of: 'move'; move: MoveId } | { of: 'answer'; answer: AnswerRef }
 
 /** One part of ten tries. */
 export type Part =
@@ -41,14 +41,12 @@ export function partsOf(tries: Tries): Part[] {
 /** Sets the tries; an answer gets its own. */
 export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
   if (owner.of === 'move') moveIn(chart, owner.move).tries = tries
-  else if (chart.answers[owner.answer]) chart.answers[owner.answer].tries = tries
-  else throw new Gone('answer', String(owner.answer))
+  else chart.answers[answerPlace(chart, owner.answer)].tries = tries
 }
 
 /** An answer without tries of its own goes as its move goes. */
-export function borrowTries(chart: Chart, answer: number): void {
-  if (!chart.answers[answer]) throw new Gone('answer', String(answer))
-  delete chart.answers[answer].tries
+export function borrowTries(chart: Chart, answer: AnswerRef): void {
+  delete chart.answers[answerPlace(chart, answer)].tries
 }
 
 /** What they do in reply to nothing: sets how often, in seconds, or takes it away. */
