@@ -8,6 +8,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   timeout: 45_000,
+  // A build machine may be starved for a moment; a test that fails twice has failed.
+  retries: process.env.CI ? 1 : 0,
   expect: { timeout: 8_000 },
   reporter: [['list']],
   use: {

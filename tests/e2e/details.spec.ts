@@ -124,7 +124,7 @@ test('the palette finds by another name, the goal changes what counts, and dark 
   await expect(page.getByRole('article', { name: /^Kimura/ })).toBeFocused()
   await page.getByRole('combobox', { name: 'Goal' }).click({ force: true })
   await page.keyboard.type('Mount, hands')
-  await page.getByRole('option', { name: 'Mount, hands posted' }).click()
+  await page.getByRole('listbox', { name: 'Goal' }).getByRole('option', { name: 'Mount, hands posted' }).click()
   await expect.poll(() => worth(page)).not.toBe(before)
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Dark' }).click()

@@ -102,6 +102,7 @@ test('a write that fails is shown and tried again, and export still works', asyn
   await page.evaluate(() => (window as unknown as { mend(): void }).mend())
   await expect(page.getByTestId('saved')).toContainText('Saved', { timeout: 15_000 })
   await page.reload()
+  await settled(page)
   await page.goto('/#/worksheet/underhook-head-clear')
   await expect(page.getByRole('spinbutton', { name: 'Throw-by to the back: lands' })).toHaveAttribute(
     'aria-valuenow',
