@@ -125,6 +125,7 @@ test('the scenario bar moves every figure', async ({ page }) => {
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious, ${scheme}`, async ({ page }) => {
+    test.slow()
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
     await openSheet(page)
     for (const path of [
