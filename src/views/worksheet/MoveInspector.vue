@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import InlineText from '../../components/InlineText.vue'
+import NotesField from '../../components/NotesField.vue'
+import SecondsField from '../../components/SecondsField.vue'
 import { moveIn } from '../../core/chart/edits/find'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
 import { KINDS } from '../../core/chart/words'
@@ -19,16 +21,6 @@ const stalls = computed(() => props.move.stallsIn ?? '')
 
 function set(label: string, change: (move: Move) => void) {
   charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
-}
-
-function setSeconds(event: Event) {
-  const input = event.target as HTMLInputElement
-  const seconds = Number(input.value)
-  if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600) {
-    input.value = String(props.move.seconds ?? DEFAULT_MOVE_SECONDS)
-    return charts.tell('A move takes whole seconds, 1 to 600.', 'warning')
-  }
-  set('Seconds', (move) => (move.seconds = seconds))
 }
 
 async function setFrom(from: string) {
@@ -105,17 +97,11 @@ function setAliases(text: string) {
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
       </label>
-      <label
-        ><span class="label">Takes, seconds</span>
-        <input
-          class="field"
-          type="number"
-          min="1"
-          max="600"
-          :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
-          @change="setSeconds"
-        />
-      </label>
+      <SecondsField
+        :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
+        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @refuse="(reason) => charts.tell(reason, 'warning')"
+      />
       <div class="across">
         <span class="label">Other names</span>
         <InlineText
@@ -125,16 +111,7 @@ function setAliases(text: string) {
           @change="setAliases"
         />
       </div>
-      <div class="across">
-        <span class="label">Notes</span>
-        <InlineText
-          :value="move.notes ?? ''"
-          label="Notes"
-          placeholder="none"
-          multiline
-          @change="(notes) => set('Notes', (draft) => (draft.notes = notes))"
-        />
-      </div>
+      <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import InlineText from '../../components/InlineText.vue'
+import NotesField from '../../components/NotesField.vue'
 import { positionIn } from '../../core/chart/edits/find'
 import { removePosition } from '../../core/chart/edits/records'
 import { setUnprompted } from '../../core/chart/edits/tries'
@@ -135,16 +135,7 @@ async function remove() {
           @change="setThreat"
         />
       </label>
-      <div class="across">
-        <span class="label">Notes</span>
-        <InlineText
-          :value="position.notes ?? ''"
-          label="Notes"
-          placeholder="none"
-          multiline
-          @change="(notes) => set('Notes', (draft) => (draft.notes = notes))"
-        />
-      </div>
+      <NotesField :value="position.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
     <section aria-label="While we hold still">
       <h3>While we hold still they…</h3>

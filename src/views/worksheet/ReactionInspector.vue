@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { costText, counted, share } from '../../components/figureText'
-import InlineText from '../../components/InlineText.vue'
+import NotesField from '../../components/NotesField.vue'
+import SecondsField from '../../components/SecondsField.vue'
 import { reactionIn } from '../../core/chart/edits/find'
 import { removeReaction } from '../../core/chart/edits/records'
 import type { Move } from '../../core/chart/move'
@@ -27,16 +28,6 @@ const asked = computed(() => ({
 
 function set(label: string, change: (reaction: Reaction) => void) {
   charts.edit(`${label} of ${props.reaction.name}`, (draft) => change(reactionIn(draft, props.reaction.id)))
-}
-
-function setSeconds(event: Event) {
-  const input = event.target as HTMLInputElement
-  const seconds = Number(input.value)
-  if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600) {
-    input.value = String(props.reaction.seconds ?? DEFAULT_REACTION_SECONDS)
-    return charts.tell('A reaction takes whole seconds, 1 to 600.', 'warning')
-  }
-  set('Seconds', (reaction) => (reaction.seconds = seconds))
 }
 
 function toggleBreak(id: string, isBroken: boolean) {
@@ -106,27 +97,12 @@ function remove() {
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
-      <label
-        ><span class="label">Takes, seconds</span>
-        <input
-          class="field"
-          type="number"
-          min="1"
-          max="600"
-          :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
-          @change="setSeconds"
-        />
-      </label>
-      <div class="across">
-        <span class="label">Notes</span>
-        <InlineText
-          :value="reaction.notes ?? ''"
-          label="Notes"
-          placeholder="none"
-          multiline
-          @change="(notes) => set('Notes', (draft) => (draft.notes = notes))"
-        />
-      </div>
+      <SecondsField
+        :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
+        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @refuse="(reason) => charts.tell(reason, 'warning')"
+      />
+      <NotesField :value="reaction.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
     <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
       <h3>It works when this is missing</h3>

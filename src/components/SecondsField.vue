@@ -1,0 +1,20 @@
+<script setup lang="ts">
+/** Whole seconds, 1 to 600; anything else is refused and the field is as it was. */
+const props = defineProps<{ value: number }>()
+const emit = defineEmits<{ change: [seconds: number]; refuse: [reason: string] }>()
+
+function onChange(event: Event) {
+  const input = event.target as HTMLInputElement
+  const seconds = Number(input.value)
+  if (Number.isInteger(seconds) && seconds >= 1 && seconds <= 600) return emit('change', seconds)
+  input.value = String(props.value)
+  emit('refuse', 'Whole seconds, 1 to 600.')
+}
+</script>
+
+<template>
+  <label
+    ><span class="label">Takes, seconds</span>
+    <input class="field" type="number" min="1" max="600" :value="value" @change="onChange" />
+  </label>
+</template>
