@@ -1,12 +1,13 @@
 import { nextTick, ref, shallowRef } from 'vue'
 import type { Figures } from '../core/insight/figures'
 import type { Problem } from '../core/problem'
-import { SolverClient, type WorkerLike } from '../workers/solverClient'
+import { CostsClient } from '../workers/costsClient'
+import { SolverClient } from '../workers/solverClient'
 
-const makeWorker = () =>
-  new Worker(new URL('../workers/solver.worker.ts', import.meta.url), { type: 'module' }) as WorkerLike
+const solverWorker = () => new Worker(new URL('../workers/solver.worker.ts', import.meta.url), { type: 'module' })
+const costsWorker = () => new Worker(new URL('../workers/costs.worker.ts', import.meta.url), { type: 'module' })
 
-/** What the background worker has found, as the screens see it. `chartId`: of the chart that is open. */
+/** What the background workers have found, as the screens see it. `chartId`: of the chart that is open. */
 export function useSolving(chartId: () => string | undefined) {
   const figures = shallowRef<Figures | null>(null)
   /** What each loose end costs, by its place in the figures; undefined while it is being computed. */
@@ -38,14 +39,20 @@ export function useSolving(chartId: () => string | undefined) {
     costsLeft.value = 0
   }
 
-  const client = new SolverClient(makeWorker, {
-    figures: show,
-    cost(end, cost, left) {
-      costs.value = costs.value.with(end, cost)
-      costsLeft.value = left
+  const costing = new CostsClient(costsWorker, (end, cost, left) => {
+    costs.value = costs.value.with(end, cost)
+    costsLeft.value = left
+  })
+  const client = new SolverClient(solverWorker, {
+    figures(next, { chart, scenario }) {
+      show(next)
+      costing.ask(chart, scenario, next)
     },
     problems: clear,
-    busy: (is) => (isBusy.value = is),
+    busy(is) {
+      isBusy.value = is
+      if (is) costing.stop()
+    },
   })
 
   return { figures, costs, costsLeft, problems, isBusy, change, client, clear }

@@ -1,18 +1,34 @@
-import type { Chart } from '../core/chart/chart'
+import type { Changed } from '../core/chart/changes'
 import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
 import type { Figures } from '../core/insight/figures'
+import type { LooseEnd } from '../core/insight/looseEnds'
 import type { Problem } from '../core/problem'
 
-/** Everything that the page says to the worker. A ticket names a question; a newer one makes the older worthless. */
-export type ToWorker =
-  | { kind: 'solve'; ticket: number; chart: Chart; scenario: Scenario }
+/** Everything that the page says to the solver; of a chart, what changed since it last heard of it. A ticket names a question; a newer one makes the older worthless. */
+export type ToSolver =
+  | { kind: 'solve'; ticket: number; changed: Changed; scenario: Scenario }
   | { kind: 'explain'; ticket: number; question: Question }
 
-/** Everything that the worker says to the page. */
-export type FromWorker =
+/** Everything that the solver says to the page. */
+export type FromSolver =
   | { kind: 'figures'; ticket: number; figures: Figures; ms: number }
-  /** What loose end `end` of the figures costs; null where that cannot be computed. */
-  | { kind: 'cost'; ticket: number; end: number; cost: number | null; left: number }
   | { kind: 'problems'; ticket: number; problems: Problem[] }
   | { kind: 'explanation'; ticket: number; explanation: Explanation | null }
+
+/** A loose end of the figures, by its place there; and the start's value, which its cost is measured against. */
+export interface Costing {
+  ends: { end: number; looseEnd: LooseEnd }[]
+  value: number
+}
+
+export type ToCosts =
+  { kind: 'costs'; ticket: number; changed: Changed; scenario: Scenario; costing: Costing } | { kind: 'stop' }
+
+/** What loose end `end` of the figures costs; null where that cannot be computed. */
+export interface FromCosts {
+  ticket: number
+  end: number
+  cost: number | null
+  left: number
+}

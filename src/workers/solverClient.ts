@@ -1,21 +1,15 @@
+import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
 import type { Figures } from '../core/insight/figures'
 import type { Problem } from '../core/problem'
-import type { FromWorker, ToWorker } from './protocol'
-
-/** The part of a Worker that is used; tests stand in for it. */
-export interface WorkerLike {
-  postMessage(message: ToWorker): void
-  terminate(): void
-  onmessage: ((event: MessageEvent<FromWorker>) => void) | null
-  onerror: ((event: ErrorEvent) => void) | null
-}
+import type { FromSolver, ToSolver } from './protocol'
+import type { WorkerLike } from './workerLike'
 
 export interface SolverEvents {
-  figures(figures: Figures, ms: number): void
-  cost(end: number, cost: number | null, left: number): void
+  /** Of this chart in this scenario. */
+  figures(figures: Figures, of: { chart: Chart; scenario: Scenario }): void
   problems(problems: Problem[]): void
   /** True from a question until its figures are there. */
   busy(isBusy: boolean): void
@@ -29,17 +23,16 @@ const PATIENCE_MS = 1200
  * asked; a worker that takes too long over an old one is ended and a new one begun.
  */
 export class SolverClient {
-  private worker: WorkerLike | null = null
+  private worker: WorkerLike<ToSolver, FromSolver> | null = null
+  /** The chart as the worker has it. */
+  private known: Chart | null = null
   private ticket = 0
-  private asked: number | null = null
-  private askedAt = 0
-  /** The question whose figures, or whose costs, are still coming. */
-  private solving = 0
+  private asked: { ticket: number; at: number; chart: Chart; scenario: Scenario } | null = null
   private waiting: { chart: Chart; scenario: Scenario } | null = null
   private readonly questions = new Map<number, (explanation: Explanation | null) => void>()
 
   constructor(
-    private readonly makeWorker: () => WorkerLike,
+    private readonly makeWorker: () => WorkerLike<ToSolver, FromSolver>,
     private readonly events: SolverEvents,
     private readonly now: () => number = () => performance.now(),
   ) {}
@@ -47,8 +40,8 @@ export class SolverClient {
   /** Asks for all figures of a chart in a scenario. */
   solve(chart: Chart, scenario: Scenario): void {
     this.waiting = { chart, scenario }
-    if (this.asked !== null && this.now() - this.askedAt > PATIENCE_MS) this.restart()
-    if (this.asked === null) this.ask()
+    if (this.asked && this.now() - this.asked.at > PATIENCE_MS) this.restart()
+    if (!this.asked) this.ask()
     this.events.busy(true)
   }
 
@@ -64,7 +57,7 @@ export class SolverClient {
   /** Gives up what is being computed. */
   cancel(): void {
     this.waiting = null
-    if (this.asked === null) return
+    if (!this.asked) return
     this.restart()
     this.events.busy(false)
   }
@@ -73,13 +66,15 @@ export class SolverClient {
     if (!this.waiting) return
     const { chart, scenario } = this.waiting
     this.waiting = null
-    this.asked = ++this.ticket
-    this.solving = this.asked
-    this.askedAt = this.now()
-    this.running().postMessage({ kind: 'solve', ticket: this.asked, chart, scenario })
+    const ticket = ++this.ticket
+    this.asked = { ticket, at: this.now(), chart, scenario }
+    const worker = this.running()
+    const changed = changedSince(this.known, chart)
+    this.known = chart
+    worker.postMessage({ kind: 'solve', ticket, changed, scenario })
   }
 
-  private running(): WorkerLike {
+  private running(): WorkerLike<ToSolver, FromSolver> {
     if (this.worker) return this.worker
     const worker = this.makeWorker()
     worker.onmessage = ({ data }) => this.receive(data)
@@ -88,19 +83,16 @@ export class SolverClient {
     return worker
   }
 
-  private receive(message: FromWorker): void {
+  private receive(message: FromSolver): void {
     if (message.kind === 'explanation') {
       this.questions.get(message.ticket)?.(message.explanation)
       this.questions.delete(message.ticket)
       return
     }
-    if (message.ticket !== this.solving) return
-    if (message.kind === 'cost') {
-      if (!this.waiting) this.events.cost(message.end, message.cost, message.left)
-      return
-    }
+    const { asked } = this
+    if (message.ticket !== asked?.ticket) return
     this.asked = null
-    if (message.kind === 'figures') this.events.figures(message.figures, message.ms)
+    if (message.kind === 'figures') this.events.figures(message.figures, asked)
     else if (!this.waiting) this.events.problems(message.problems)
     if (this.waiting) this.ask()
     else this.events.busy(false)
@@ -114,7 +106,7 @@ export class SolverClient {
 
   private restart(): void {
     this.worker?.terminate()
-    this.worker = null
+    this.worker = this.known = null
     this.asked = null
     for (const answer of this.questions.values()) answer(null)
     this.questions.clear()

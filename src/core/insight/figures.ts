@@ -81,9 +81,12 @@ export interface Solved {
   solution: Solution
 }
 
-/** Compiles and solves a checked chart and gathers its figures. */
-export function figuresOf(chart: Chart, scenario: Scenario): Result<Solved> {
-  const compiled = compileGame(chart, scenario)
+/**
+ * Compiles and solves a checked chart and gathers its figures. `known`: a game of the same records, in whatever
+ * scenario, which is used again where it can be.
+ */
+export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Result<Solved> {
+  const compiled = compileGame(chart, scenario, { known })
   if (!compiled.ok) return compiled
   const solved = solve(compiled.value, { everySecond: true })
   if (!solved.ok) return solved

@@ -1,4 +1,5 @@
 import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
 import type { Scenario } from '../game/scenario'
 import type { Figures, MetFigure } from './figures'
 import { NOTEWORTHY } from './nets'
@@ -20,7 +21,7 @@ export function worstLeaks({ met }: Figures, most: number): Leak[] {
 
 /** What a coach would say of the plan in one breath. */
 export function headline(chart: Chart, scenario: Scenario, figures: Figures): string {
-  const start = chart.positions.find(({ id }) => id === scenario.start)?.name ?? ''
+  const start = lookUp(chart.positions, scenario.start)?.name ?? ''
   const { finish, caught, theirs, ours } = figures.endings
   const goal = scenario.goal.length ? 'reach the goal or finish' : 'finish'
   const ends = [`we ${goal} about ${times(finish)}`]
@@ -33,14 +34,14 @@ export function headline(chart: Chart, scenario: Scenario, figures: Figures): st
 function firstMove(chart: Chart, { best }: Figures): string {
   if (best === null) return 'There is nothing left to do from there.'
   if (best === 'wait') return 'Hold still first: nothing charted there beats waiting.'
-  return `Begin with ${chart.moves.find(({ id }) => id === best)?.name}.`
+  return `Begin with ${lookUp(chart.moves, best)?.name}.`
 }
 
 function warning(chart: Chart, figures: Figures): string {
   const [leak] = worstLeaks(figures, 1)
   if (!leak) return ''
-  const reaction = chart.reactions.find(({ id }) => id === leak.met.reaction)?.name ?? ''
-  const move = chart.moves.find(({ id }) => id === leak.met.move)?.name
+  const reaction = lookUp(chart.reactions, leak.met.reaction)?.name ?? ''
+  const move = lookUp(chart.moves, leak.met.move)?.name
   return ` It leaks most when they answer ${move ?? 'our holding still'} with “${reaction}”.`
 }
 

@@ -4,6 +4,8 @@ import type { Evaluator } from './evaluate'
 /** The ways in which an action can go: the outcome's index (NONE for staying put), where to, and its chance. */
 export class Ways {
   count = 0
+  /** Where the reactions begin, each with its way whatever its chance; they run on for as many as the action has. */
+  reactionsAt = 0
   outcome = new Int32Array(16)
   state = new Int32Array(16)
   chance = new Float64Array(16)
@@ -48,6 +50,7 @@ export function follow(evaluator: Evaluator, a: number, t: number, state: number
     } else ways.add(o, game.outcomeState[o], game.outcomeChance[o] - (kind === OUTCOME.lands ? loss : 0))
   }
   if (waits) idle = 1 - game.actionMass[a]
+  ways.reactionsAt = ways.count
   idle += react(evaluator, a, t, waits ? state : nothing, reactions, to, ways)
   if (idle > 0) ways.add(stalls, waits ? state : nothing, idle)
 }
@@ -71,9 +74,6 @@ function react(
   const left = t - game.actionSeconds[a]
   const nothingValue = table.at(nothing, left)
   dealer.deal(table.values, table.row(left), from, to, game.actionMass[a], nothingValue)
-  for (let o = from; o < to; o++) {
-    const dealt = dealer.dealt[o - from]
-    if (dealt > 0) ways.add(o, game.outcomeState[o], dealt)
-  }
+  for (let o = from; o < to; o++) ways.add(o, game.outcomeState[o], dealer.dealt[o - from])
   return dealer.nothing
 }

@@ -1,6 +1,6 @@
 import { NONE, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { overSeconds } from '../game/layOut'
-import { follow, Ways } from './follow'
+import { Courses } from './courses'
 import { fullClock, tieTolerance, type Solution } from './solution'
 
 /** Expected numbers per exchange under the best policy against the same defender. */
@@ -26,7 +26,9 @@ const NEGLIGIBLE = 1e-13
  */
 export function occupancyOf(solution: Solution): Occupancy {
   const pass = new ForwardPass(solution)
-  if (solution.seconds === null) pass.unclocked()
+  const { start } = solution.game
+  if (start < TERMINALS) pass.reach(start, 1)
+  else if (solution.seconds === null) pass.unclocked()
   else pass.clocked(solution.seconds)
   return pass.result
 }
@@ -34,13 +36,10 @@ export function occupancyOf(solution: Solution): Occupancy {
 class ForwardPass {
   readonly result: Occupancy
   private readonly game: Game
-  /** Chances of being in a state by time left (a ring of rows): just entered, or after waiting there. */
-  private entered: Float64Array
-  private waited: Float64Array
-  /** By action: the chances that the exchange breaks up, or that they finish us, on the way. */
-  private readonly broken: Float64Array
-  private readonly caught: Float64Array
-  private readonly ways = new Ways()
+  private readonly courses: Courses
+  /** Chances of being in a state by time left (a ring of rows): just entered, and in the second half, having waited. */
+  private readonly chances: Float64Array
+  private readonly waited: number
 
   constructor(private readonly solution: Solution) {
     const { game } = solution
@@ -54,18 +53,9 @@ class ForwardPass {
       ended: [0, 0, 0],
       endedWorth: [0, 0, 0],
     }
-    this.broken = new Float64Array(game.actionSeconds.length)
-    this.caught = new Float64Array(game.actionSeconds.length)
-    for (let g = 0; g < game.groupCount; g++) {
-      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-        const interrupted = overSeconds(game.groupBreak[g], game.groupThreat[g], game.actionSeconds[a])
-        this.broken[a] = interrupted.broken
-        this.caught[a] = interrupted.caught
-      }
-    }
-    const rows = game.maxSeconds + 1
-    this.entered = new Float64Array(rows * game.stateCount)
-    this.waited = new Float64Array(rows * game.stateCount)
+    this.waited = (game.maxSeconds + 1) * game.stateCount
+    this.chances = new Float64Array(2 * this.waited)
+    this.courses = new Courses(solution.evaluator, this.waited)
   }
 
   clocked(seconds: number): void {
@@ -73,11 +63,14 @@ class ForwardPass {
     if (!policy) throw new Error('occupancy needs the values of every second')
     const width = this.game.stateCount
     const rows = this.game.maxSeconds + 1
-    this.arrive(this.game.start, (seconds % rows) * width, 1, false)
-    for (let t = seconds; t >= 0; t--) {
+    this.chances[(seconds % rows) * width + this.game.start] = 1
+    for (let t = seconds; t > 0; t--) {
       const rowAfter = (s: number) => ((t - s) % rows) * width
       this.actAll((t % rows) * width, t, policy, t * width, rowAfter)
     }
+    for (let state = TERMINALS; state < width; state++) this.settle(state)
+    for (let state = TERMINALS; state < width; state++)
+      this.endIn(state, this.chances[state], this.chances[this.waited + state])
   }
 
   /** Without a clock the best action of a state is the same at all times. */
@@ -88,54 +81,64 @@ class ForwardPass {
     const policy = new Int32Array(this.game.stateCount).fill(NONE)
     for (let state = TERMINALS; state < policy.length; state++)
       policy[state] = evaluator.bestAction(t, state, tolerance)
-    this.arrive(this.game.start, 0, 1, false)
+    this.chances[this.game.start] = 1
     while (this.actAll(0, t, policy, 0, () => 0) > NEGLIGIBLE);
+    for (let state = TERMINALS; state < policy.length; state++) this.settle(state)
   }
 
   /** Acts in every state of a row that an exchange may be in; returns the chance that it is in any of them. */
   private actAll(row: number, t: number, policy: Int32Array, at: number, rowAfter: (s: number) => number): number {
-    const { entered, waited } = this
+    const { chances, waited, courses, game } = this
     let all = 0
-    for (let state = TERMINALS; state < this.game.stateCount; state++) {
-      const justEntered = entered[row + state]
-      const justWaited = waited[row + state]
+    for (let state = TERMINALS; state < game.stateCount; state++) {
+      const here = row + state
+      const justEntered = chances[here]
+      const justWaited = chances[waited + here]
       if (justEntered === 0 && justWaited === 0) continue
-      entered[row + state] = waited[row + state] = 0
+      chances[here] = chances[waited + here] = 0
       all += justEntered + justWaited
-      this.act(state, t, policy[at + state], justEntered, justWaited, rowAfter)
+      const a = policy[at + state]
+      if (a === NONE) {
+        this.endIn(state, justEntered, justWaited)
+        continue
+      }
+      if (!courses.isStill(state, a, t)) {
+        this.settle(state)
+        courses.set(state, a, t)
+      }
+      courses.go(state, justEntered, justWaited, chances, rowAfter(game.actionSeconds[a]))
     }
     return all
   }
 
-  /** Action `a` from a state with chances of having just entered it and of having waited in it, with t seconds left. */
-  private act(state: number, t: number, a: number, entered: number, waited: number, rowAfter: (s: number) => number) {
-    const { game, result } = this
-    const { evaluator } = this.solution
-    const g = game.stateGroup[state]
-    const chance = entered + waited
+  /** Counts what has flowed along the state's course. */
+  private settle(state: number): void {
+    const { game, result, courses } = this
+    const a = courses.action[state]
+    if (a === NONE) return
+    const entered = courses.entered[state]
+    const chance = entered + courses.waited[state]
     result.states[state] += entered
-    if (a === NONE || t === 0) return this.end(g, chance)
-    const waits = evaluator.isWaiting(a, state)
-    result.actions[a] += waits ? entered : chance
-    const { ways, broken, caught } = this
-    this.end(g, chance * broken[a])
-    result.caught += chance * caught[a]
-    const row = rowAfter(game.actionSeconds[a])
-    const goesOn = chance * game.actionAlive[a]
-    follow(evaluator, a, t, state, ways)
-    for (let i = 0; i < ways.count; i++) {
-      const mass = goesOn * ways.chance[i]
-      const outcome = ways.outcome[i]
-      if (outcome !== NONE) result.outcomes[outcome] += mass
-      this.arrive(ways.state[i], row, mass, waits && outcome === NONE)
-    }
+    result.actions[a] += courses.evaluator.isWaiting(a, state) ? entered : chance
+    const g = game.stateGroup[state]
+    const { broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], game.actionSeconds[a])
+    this.end(g, chance * broken)
+    result.caught += chance * caught
+    courses.forEachWay(state, (outcome, to, share) => {
+      if (outcome !== NONE) result.outcomes[outcome] += chance * share
+      if (to < TERMINALS) this.reach(to, chance * share)
+    })
   }
 
-  private arrive(state: number, row: number, chance: number, byWaiting: boolean): void {
-    if (state === TERMINAL.caught) this.result.caught += chance
-    else if (state < TERMINALS) this.result.finish += chance
-    else if (byWaiting) this.waited[row + state] += chance
-    else this.entered[row + state] += chance
+  /** Counts an exchange that reached a terminal. */
+  reach(terminal: number, chance: number): void {
+    if (terminal === TERMINAL.caught) this.result.caught += chance
+    else this.result.finish += chance
+  }
+
+  private endIn(state: number, entered: number, waited: number): void {
+    this.result.states[state] += entered
+    this.end(this.game.stateGroup[state], entered + waited)
   }
 
   private end(group: number, chance: number): void {

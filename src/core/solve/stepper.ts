@@ -84,26 +84,35 @@ export class Stepper {
   }
 
   /**
-   * Writes the best action of each state, of the row at `now` that was just stepped to: the first within 1e-12 of the
+   * Writes the best action of each state, of the row at `now` that was just stepped to: the first within `TIE` of the
    * best, waiting or conceding before the others; NONE where none fits, and where an exchange from the start never comes.
    */
   recordBest(policy: Int32Array, at: number, now: number, before: number): void {
-    const { game, values, dealer, batches } = this
+    const { game, values, dealer, batches, fresh, again } = this
     const { groupStates, groupActions, groupIsReaction, actionToll, actionAlive, outcomes, reached } = game
+    const { slots, placeOfSlot, stalledPlace, actions } = batches
     for (let i = 0; i < batches.groups.length; i++) {
       const g = batches.groups[i]
       const wait = groupActions[g]
       const disturbed = !groupIsReaction[g] && outcomes[wait] < outcomes[wait + 1]
+      const first = slots[i]
+      const count = slots[i + 1] - first
+      const lead = count > 0 ? placeOfSlot[first] : NEVER
+      const isAhead = count > 0 && !(count > 1 && fresh[first + 1] >= fresh[first] - TIE)
       for (let state = groupStates[g]; state < groupStates[g + 1]; state++) {
         if (!reached[state]) continue
-        const enough = values[now + state] - 1e-12
+        const enough = values[now + state] - TIE
         let action: number = NONE
         if (!groupIsReaction[g]) {
           const stay = values[before + state]
           const after = disturbed ? afterWaiting(game, values, dealer, wait, before, stay) : stay
           if (actionToll[wait] + actionAlive[wait] * after >= enough) action = wait
         }
-        policy[at + state] = action === NONE ? this.firstEnough(i, state, enough) : action
+        if (action === NONE) {
+          const isLead = isAhead && fresh[first] >= enough && stalledPlace[state] !== lead && again[state] < enough
+          action = isLead ? actions[lead] : this.firstEnough(i, state, enough)
+        }
+        policy[at + state] = action
       }
     }
   }
@@ -133,6 +142,9 @@ export class Stepper {
     }
   }
 }
+
+/** Actions worth as much, but for rounding. */
+const TIE = 1e-12
 
 /** No state's stalled move, and not NONE either. */
 const NEVER = -2

@@ -1,12 +1,13 @@
 import type { Chart } from '../../core/chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../../core/chart/ids'
+import { lookUp } from '../../core/chart/lookUp'
 
 /** Where a reaction is met, in words and as a way to go there. */
 export function placeOf(chart: Chart, move: MoveId | null, position: PositionId, reaction: ReactionId, answer = false) {
-  const record = chart.moves.find(({ id }) => id === move)
-  const where = chart.positions.find(({ id }) => id === (record?.from ?? position))
+  const record = lookUp(chart.moves, move)
+  const where = lookUp(chart.positions, record?.from ?? position)
   return {
-    reaction: chart.reactions.find(({ id }) => id === reaction)?.name ?? '',
+    reaction: lookUp(chart.reactions, reaction)?.name ?? '',
     to: record ? `to ${record.name}` : `while we hold still in ${where?.name}`,
     go: {
       path: `/worksheet/${where?.id}`,

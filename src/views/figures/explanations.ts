@@ -1,6 +1,7 @@
 import type { Chart } from '../../core/chart/chart'
 import type { Scenario } from '../../core/game/scenario'
 import type { MoveId } from '../../core/chart/ids'
+import { lookUp } from '../../core/chart/lookUp'
 import type { Explanation, Question, Term } from '../../core/insight/explain'
 import type { Figures } from '../../core/insight/figures'
 import { clockText } from '../../components/figureText'
@@ -71,9 +72,8 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
 }
 
 function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
-  const move = chart.moves.find((one) => one.id === id)
-  const reactionOf = (answer: number) =>
-    chart.reactions.find((reaction) => reaction.id === chart.answers[answer]?.reaction)?.name ?? ''
+  const move = lookUp(chart.moves, id)
+  const reactionOf = (answer: number) => lookUp(chart.reactions, chart.answers[answer]?.reaction)?.name ?? ''
   const { uses, usedAs } = figures.moves[id]
   const rows = usedAs.map(({ answer, uses: times }) => ({
     text: answer === null ? 'tried from its own position' : `in answer to: ${reactionOf(answer)}`,
@@ -103,15 +103,15 @@ class Names {
     if (id === 'finish') return 'the finish'
     if (id === 'caught') return 'they finish us'
     if (id === 'goal') return 'the goal'
-    return this.chart.positions.find((position) => position.id === id)?.name ?? ''
+    return lookUp(this.chart.positions, id)?.name ?? ''
   }
 
   private move(id: string | null | undefined): string {
-    return this.chart.moves.find((move) => move.id === id)?.name ?? ''
+    return lookUp(this.chart.moves, id)?.name ?? ''
   }
 
   private reaction(id: string | undefined): string {
-    return this.chart.reactions.find((reaction) => reaction.id === id)?.name ?? ''
+    return lookUp(this.chart.reactions, id)?.name ?? ''
   }
 
   title(asked: Question): string {

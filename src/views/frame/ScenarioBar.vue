@@ -14,7 +14,9 @@ const store = useFigures()
 const now = useNow({ interval: 1000 })
 
 const scenario = computed(() => store.scenario!)
-const options = computed(() => charts.chart!.positions.map(({ id, name }) => ({ value: id, label: name })))
+/** Apart, so that the options are new only when the positions are. */
+const positions = computed(() => charts.chart!.positions)
+const options = computed(() => positions.value.map(({ id, name }) => ({ value: id, label: name })))
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {

@@ -7,6 +7,7 @@ import { NEW_ANSWER, removeAnswer, shiftAnswer } from '../../core/chart/edits/an
 import type { AnswerRef } from '../../core/chart/edits/find'
 import { borrowTries, setTries } from '../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../core/chart/ids'
+import { lookUp } from '../../core/chart/lookUp'
 import { useCharts } from '../../stores/charts'
 import AskedFigure from '../figures/AskedFigure.vue'
 import { useWorksheet } from './worksheet'
@@ -22,7 +23,7 @@ const props = defineProps<{
 const emit = defineEmits<{ gone: [] }>()
 const { chart, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
-const move = computed(() => chart.value.moves.find(({ id }) => id === props.answer.move)!)
+const move = computed(() => lookUp(chart.value.moves, props.answer.move)!)
 const place = computed(() => ({ index: props.index, reaction: props.answer.reaction, move: props.answer.move }))
 const name = computed(() => `${move.value.name} in answer`)
 

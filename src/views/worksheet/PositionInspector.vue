@@ -6,6 +6,7 @@ import { removePosition } from '../../core/chart/edits/records'
 import { setUnprompted } from '../../core/chart/edits/tries'
 import type { Position } from '../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../core/chart/words'
+import { lookUp } from '../../core/chart/lookUp'
 import { useCharts } from '../../stores/charts'
 import { counted } from '../../components/figureText'
 import { useRouter } from 'vue-router'
@@ -18,9 +19,7 @@ const charts = useCharts()
 const router = useRouter()
 const AHEAD_TEXT: Record<Ahead, string> = { ours: 'we are', even: 'nobody is', theirs: 'they are' }
 
-const holds = computed(() =>
-  (props.position.holds ?? []).map((id) => chart.value.holds?.find((hold) => hold.id === id)?.name ?? id),
-)
+const holds = computed(() => (props.position.holds ?? []).map((id) => lookUp(chart.value.holds, id)?.name ?? id))
 const into = computed(() =>
   chart.value.moves.filter(({ to, from }) => to === props.position.id && from !== props.position.id),
 )
@@ -154,7 +153,7 @@ async function remove() {
               })
             "
           />
-          <span>{{ chart.reactions.find((one) => one.id === id)?.name }}</span>
+          <span>{{ lookUp(chart.reactions, id)?.name }}</span>
         </label>
         <label v-if="position.unprompted" class="still">
           <input

@@ -26,6 +26,7 @@ const fuse = computed(
 const found = computed(() =>
   text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
 )
+const figures = computed(() => store.figures?.positions)
 const bands = computed(() => bandsOf(found.value))
 const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position as string) ?? []))
 
@@ -100,7 +101,7 @@ defineExpose({ search: () => field.value?.focus() })
         <svg v-if="loose.has(one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
           <circle cx="7" cy="7" r="4.5" />
         </svg>
-        <b v-if="store.figures">{{ hundred(store.figures.positions[one.id]?.value ?? 0) }}</b>
+        <b v-if="figures">{{ hundred(figures[one.id]?.value ?? 0) }}</b>
       </a>
     </section>
   </nav>

@@ -6,6 +6,7 @@ import { answersTo } from '../../core/chart/edits/answers'
 import { orderReactions, rename, unmeetReaction } from '../../core/chart/edits/records'
 import type { ReactionId } from '../../core/chart/ids'
 import type { Move } from '../../core/chart/move'
+import { lookUp } from '../../core/chart/lookUp'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
@@ -15,13 +16,13 @@ import { goToRow, useWorksheet } from './worksheet'
 
 /** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
 const props = defineProps<{ reactionId: ReactionId; move?: Move }>()
-const { chart, position, selected, letters, nameOf, select } = useWorksheet()
+const { chart, position, selected, letters, timesMet, nameOf, select } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
 const row = ref<HTMLElement>()
 const isPicking = ref(false)
 
-const reaction = computed(() => chart.value.reactions.find(({ id }) => id === props.reactionId))
+const reaction = computed(() => lookUp(chart.value.reactions, props.reactionId))
 const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reactionId))
 const answers = computed(() => answersTo(chart.value, props.reactionId))
 const valueOf = computed(() => new Map(met.value?.answers.map(({ answer, value }) => [answer, value])))
@@ -36,9 +37,7 @@ const asked = computed(() => ({
   position: position.value!.id,
   reaction: props.reactionId,
 }))
-const shared = computed(
-  () => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reactionId] !== undefined).length,
-)
+const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
 const ending = computed(() => {
   const { endsIn } = reaction.value!
   const where =

@@ -4,6 +4,7 @@ import { sayLines } from '../../core/notation/sayLines'
 import { counted } from '../../components/figureText'
 import { useCharts } from '../../stores/charts'
 import { useWorksheet } from './worksheet'
+import { lookUp } from '../../core/chart/lookUp'
 
 /** Says lines to the open position; keeps the first mistake to point at. */
 export function useSaying() {
@@ -18,7 +19,7 @@ export function useSaying() {
     error.value = trial.ok ? null : trial.errors[0]
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
-    const name = chart.value.moves.find((move) => move.id === moves[0])?.name ?? created[0]?.name ?? 'a move'
+    const name = lookUp(chart.value.moves, moves[0])?.name ?? created[0]?.name ?? 'a move'
     charts.edit(
       moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`,
       (draft) => void sayLines(draft, id, text),

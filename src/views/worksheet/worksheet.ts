@@ -1,6 +1,7 @@
 import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { letterOf, type TryPart } from '../../components/tryParts'
+import { changedSince, touchesPlan } from '../../core/chart/changes'
 import type { Chart } from '../../core/chart/chart'
 import { partCount, partsOf, setTries, withPart, type Part, type TriesOwner } from '../../core/chart/edits/tries'
 import type { MoveId, ReactionId } from '../../core/chart/ids'
@@ -8,6 +9,7 @@ import type { Move } from '../../core/chart/move'
 import type { Position } from '../../core/chart/position'
 import type { Reaction } from '../../core/chart/reaction'
 import { comesToSomething, type Tries } from '../../core/chart/tries'
+import { lookUp } from '../../core/chart/lookUp'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 
@@ -18,6 +20,8 @@ interface Worksheet {
   /** What the inspector shows; and whether an answer is to be picked at once. */
   selected: ComputedRef<{ move?: Move; reaction?: Reaction; picksAnswer: boolean }>
   letters: ComputedRef<Map<string, string>>
+  /** How many moves meet a reaction. */
+  timesMet: ComputedRef<Map<string, number>>
   nameOf(place: string): string
   select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
   setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string): void
@@ -33,16 +37,16 @@ export function provideWorksheet(): Worksheet {
   const route = useRoute()
   const router = useRouter()
 
-  const chart = computed(() => charts.chart!)
+  const chart = useSteadyChart()
+  const start = computed(() => figures.scenario?.start)
   const position = computed(() => {
     const { positions } = chart.value
-    const wanted = route.params.position || figures.scenario?.start
-    return positions.find(({ id }) => id === wanted) ?? positions[0]
+    return lookUp(positions, String(route.params.position || start.value)) ?? positions[0]
   })
   const moves = computed(() => chart.value.moves.filter(({ from }) => from === position.value?.id))
   const selected = computed(() => ({
     move: moves.value.find(({ id }) => id === route.query.move),
-    reaction: chart.value.reactions.find(({ id }) => id === route.query.reaction),
+    reaction: lookUp(chart.value.reactions, String(route.query.reaction ?? '')),
     picksAnswer: route.query.answer === '1',
   }))
 
@@ -54,10 +58,18 @@ export function provideWorksheet(): Worksheet {
     return new Map([...new Set(met)].map((id, i) => [id, letterOf(i)]))
   })
 
+  const timesMet = computed(() => {
+    const times = new Map<string, number>()
+    for (const { tries } of chart.value.moves) {
+      for (const id in tries.reactions) times.set(id, (times.get(id) ?? 0) + 1)
+    }
+    return times
+  })
+
   function nameOf(place: string): string {
     if (place === 'finish') return 'a finish'
     if (place === 'caught') return 'they finish us'
-    return chart.value.positions.find(({ id }) => id === place)?.name ?? place
+    return lookUp(chart.value.positions, place)?.name ?? place
   }
 
   function select(move?: MoveId, reaction?: ReactionId, picksAnswer = false) {
@@ -82,7 +94,7 @@ export function provideWorksheet(): Worksheet {
     if (part.part === 'lands') return { label: 'lands' }
     if (part.part === 'stalls') return { label: 'nothing' }
     if (part.part === 'elsewhere') return { label: `ends in ${nameOf(part.place)}` }
-    const label = chart.value.reactions.find(({ id }) => id === part.reaction)?.name ?? part.reaction
+    const label = lookUp(chart.value.reactions, part.reaction)?.name ?? part.reaction
     return { label, letter: letters.value.get(part.reaction) ?? '·' }
   }
 
@@ -94,13 +106,22 @@ export function provideWorksheet(): Worksheet {
     charts.edit(`Tries of ${label}`, (draft) => setTries(draft, owner, next), join && `${strip} ${join}`)
   }
 
-  const worksheet = { chart, position, moves, selected, letters, nameOf, select, setCounts, stripOf }
+  const worksheet = { chart, position, moves, selected, letters, timesMet, nameOf, select, setCounts, stripOf }
   provide(KEY, worksheet)
   return worksheet
 }
 
 export function useWorksheet(): Worksheet {
   return inject(KEY)!
+}
+
+/** The open chart, as the same object while only the scenario changes: nothing is drawn again before new figures. */
+function useSteadyChart(): ComputedRef<Chart> {
+  const charts = useCharts()
+  return computed((before) => {
+    const now = charts.chart!
+    return before && !touchesPlan(changedSince(before, now)) ? before : now
+  })
 }
 
 const keyOf = (part: Part) =>
