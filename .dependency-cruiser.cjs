@@ -20,6 +20,7 @@ module.exports = {
     only('game-knows-charts-and-holds', '^src/core/game', ['^src/core/(game|chart|holds|problem)']),
     only('solve-knows-games', '^src/core/solve', ['^src/core/(solve|game|problem)']),
     only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
+    only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),

@@ -11,10 +11,11 @@ const READS = 'They read us, in per cent'
 /** What is changed, by an arrow key: the scenario, and a count of the chart itself. */
 const CHANGED = [
   { screen: 'desk', changes: 'scenario', label: READS },
+  { screen: 'slope', changes: 'scenario', label: READS },
   { screen: 'worksheet', changes: 'scenario', label: READS },
   { screen: 'worksheet', changes: 'count', label: / lands$/ },
 ]
-const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking']
+export const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking']
 
 /** From a change to all figures repainted, by the browser's own marks, in the built application. */
 export async function benchInterface(): Promise<Row[]> {
@@ -51,7 +52,8 @@ export async function benchInterface(): Promise<Row[]> {
   return rows
 }
 
-async function openChart(page: Page, base: string, text: string, screen: string): Promise<void> {
+/** Imports a chart and goes to a screen. */
+export async function openChart(page: Page, base: string, text: string, screen: string): Promise<void> {
   await page.goto(`${base}/#/charts`)
   const file = { name: 'bench.ataque.json', mimeType: 'application/json', buffer: Buffer.from(text) }
   await page.getByLabel('Chart file').setInputFiles(file)

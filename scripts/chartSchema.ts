@@ -18,6 +18,14 @@ const OURS = {
   isMeanSecondsOrNever: { anyOf: [atLeastOne, { type: 'null' }] },
   isTryCount: count,
   isTryMap: { type: 'object', additionalProperties: count },
+  isPlaceMap: {
+    type: 'object',
+    additionalProperties: {
+      type: 'object',
+      properties: { row: { type: 'integer' }, x: { type: 'number' } },
+      required: ['row', 'x'],
+    },
+  },
   isFraction: { type: 'number', minimum: 0, maximum: 1 },
   isWorth: { type: 'number', minimum: -1, maximum: 1 },
   isWord: { ...strings, minLength: 1, maxLength: 200 },

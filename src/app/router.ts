@@ -7,6 +7,7 @@ export const router = createRouter({
     { path: '/', redirect: '/desk' },
     { path: '/demo', name: 'demo', component: () => import('../views/charts/OpenDemo.vue') },
     { path: '/desk', name: 'desk', component: () => import('../views/desk/DeskView.vue') },
+    { path: '/slope', name: 'slope', component: () => import('../views/slope/SlopeView.vue') },
     {
       path: '/worksheet/:position?',
       name: 'worksheet',

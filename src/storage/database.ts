@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Chart } from '../core/chart/chart'
 import type { Diff } from '../core/chart/diff'
+import type { SlopeLayout } from '../core/slope/places'
 
 /** A chart as it is kept. `revision` grows with every write, so that two tabs notice each other. */
 export interface StoredChart {
@@ -23,15 +24,24 @@ export interface StoredStep {
   diff: Diff
 }
 
+/** How a chart was last looked at: nothing of the plan, so it is no step that could be undone. */
+export interface StoredView {
+  chart: string
+  layout: SlopeLayout | null
+  /** Keys of the bands that are folded. */
+  folded: string[]
+}
+
 interface Schema extends DBSchema {
   charts: { key: string; value: StoredChart }
   steps: { key: [string, number]; value: StoredStep }
+  views: { key: string; value: StoredView }
 }
 
 export type Database = IDBPDatabase<Schema>
 
 const NAME = 'ataque'
-const VERSION = 1
+const VERSION = 2
 
 /** Opens the browser's store of charts. Rejects where there is none, as in some private modes. */
 export function openDatabase(name = NAME): Promise<Database> {
@@ -41,6 +51,7 @@ export function openDatabase(name = NAME): Promise<Database> {
         db.createObjectStore('charts', { keyPath: 'id' })
         db.createObjectStore('steps', { keyPath: ['chart', 'number'] })
       }
+      if (oldVersion < 2) db.createObjectStore('views', { keyPath: 'chart' })
     },
     blocking(_current, _wanted, event) {
       ;(event.target as IDBDatabase).close()

@@ -45,10 +45,15 @@ export async function setRemoved(db: Database, id: string, removedAt: number | n
   await tx.done
 }
 
-/** Forgets a chart and its steps for good. */
+/** Forgets a chart, its steps and how it was looked at, for good. */
 export async function forgetChart(db: Database, id: string): Promise<void> {
-  const tx = db.transaction(['charts', 'steps'], 'readwrite')
-  await Promise.all([tx.objectStore('charts').delete(id), tx.objectStore('steps').delete(stepsOf(id)), tx.done])
+  const tx = db.transaction(['charts', 'steps', 'views'], 'readwrite')
+  await Promise.all([
+    tx.objectStore('charts').delete(id),
+    tx.objectStore('steps').delete(stepsOf(id)),
+    tx.objectStore('views').delete(id),
+    tx.done,
+  ])
 }
 
 /** A chart with its steps, read as one. */

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { openDatabase, type Database } from '../storage/database'
+import { openDatabase, type Database, type StoredView } from '../storage/database'
 import { useImporting } from './importing'
 import { useLibrary } from './library'
 import { useOpenChart, type Tell } from './openChart'
@@ -55,12 +55,18 @@ export const useCharts = defineStore('charts', () => {
     await current.refresh()
   }
 
+  /** How a chart was last looked at, if the browser keeps it. */
+  const viewOf = async (id: string) => (db.value ? await db.value.get('views', id) : undefined)
+  /** Keeps how a chart is looked at; a view that cannot be kept is no loss worth telling. */
+  const keepView = async (view: StoredView) => void (await db.value?.put('views', view).catch(() => undefined))
+
   const { chart, saving, steps, edit, undo, redo, exportText } = current
   const { entries, kept, bin, create, duplicate, remove, restore } = library
   return {
     ...{ entries, kept, bin, chart, saving, steps, news, isReady, isForgetful },
     ...{ start, open, edit, undo, redo, create, add, duplicate, remove, restore, forget, tell, exportText },
     ...importing,
+    ...{ viewOf, keepView },
     retry: current.flush,
   }
 })

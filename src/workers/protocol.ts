@@ -4,6 +4,7 @@ import type { Explanation, Question } from '../core/insight/explain'
 import type { Figures } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
 import type { Problem } from '../core/problem'
+import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 
 /** Everything that the page says to the solver; of a chart, what changed since it last heard of it. A ticket names a question; a newer one makes the older worthless. */
 export type ToSolver =
@@ -31,4 +32,14 @@ export interface FromCosts {
   end: number
   cost: number | null
   left: number
+}
+
+export interface ToLayout {
+  ticket: number
+  task: LayoutTask
+}
+
+export interface FromLayout {
+  ticket: number
+  layout: SlopeLayout
 }

@@ -132,6 +132,7 @@ for (const scheme of ['light', 'dark'] as const) {
       '/#/worksheet/side-control-head-and-far-arm?move=americana',
       '/#/worksheet/back-seatbelt-on',
       '/#/desk',
+      '/#/slope?at=move%20americana',
       '/#/charts',
     ]) {
       await page.goto(path)

@@ -20,11 +20,26 @@ const BANDS: readonly { name: string; families: readonly (typeof FAMILIES)[numbe
   { name: 'Guards', families: ['half-guard', 'guard', 'legs'] },
 ]
 
+/** Key of the band at the foot, which stays there in every order. */
+export const FOOT = 'theirs'
+
 /**
  * The positions by band, the crest first. What is theirs goes to the foot, whatever its family; a family that we do
- * not know gets a band of its own above the guards. Bands without positions are left out.
+ * not know gets a band of its own above the guards. Bands without positions are left out. `order`: keys of bands in an
+ * order of the chart's own; a band that it does not name follows the one that it usually follows.
  */
-export function bandsOf(positions: readonly Position[]): Band[] {
+export function bandsOf(positions: readonly Position[], order: readonly string[] = []): Band[] {
+  const usual = usualBands(positions)
+  const sorted: Band[] = order.flatMap((key) => usual.find((band) => band.key === key && key !== FOOT) ?? [])
+  usual.forEach((band, i) => {
+    if (sorted.includes(band)) return
+    sorted.splice(i === 0 ? 0 : sorted.indexOf(usual[i - 1]) + 1, 0, band)
+  })
+  const foot = sorted.findIndex(({ key }) => key === FOOT)
+  return foot < 0 ? sorted : [...sorted.toSpliced(foot, 1), sorted[foot]]
+}
+
+function usualBands(positions: readonly Position[]): Band[] {
   const isKnown = (family: string) => (FAMILIES as readonly string[]).includes(family)
   const ours = positions.filter(({ ahead }) => ahead !== 'theirs')
   const known = BANDS.map(({ name, families }) => ({
@@ -37,6 +52,6 @@ export function bandsOf(positions: readonly Position[]): Band[] {
     name: family[0].toUpperCase() + family.slice(1),
     positions: ours.filter((position) => position.family === family),
   }))
-  const theirs = { key: 'theirs', name: 'Theirs', positions: positions.filter(({ ahead }) => ahead === 'theirs') }
+  const theirs = { key: FOOT, name: 'Theirs', positions: positions.filter(({ ahead }) => ahead === 'theirs') }
   return [...known.slice(0, -1), ...others, known[known.length - 1], theirs].filter((band) => band.positions.length)
 }

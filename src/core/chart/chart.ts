@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
-import { IsFraction, IsMeanSecondsOrNever, IsRecordId, IsWord, IsWorth, Optional } from './constraints'
+import { IsFraction, IsMeanSecondsOrNever, IsPlaceMap, IsRecordId, IsWord, IsWorth, Optional } from './constraints'
 import { Hold } from './hold'
 import { Move } from './move'
 import { Position } from './position'
@@ -22,10 +22,19 @@ export class Ends {
   @Optional() @IsWorth() theirs?: number
 }
 
+/** How the chart is drawn on the Slope. */
+export class SlopeSettings {
+  /** Keys of the bands from the crest down, where the coach wants another order than the usual one. */
+  @Optional() @IsArray() @IsWord({ each: true }) bands?: string[]
+  /** Where the coach has put positions by hand, by id: the row within the band, and how far to the right. */
+  @Optional() @IsPlaceMap() places?: Record<string, { row: number; x: number }>
+}
+
 export class Settings {
   @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
   @Optional() @IsFraction() repeat?: number
   @Optional() @IsObject() @ValidateNested() @Type(() => Ends) ends?: Ends
+  @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
 }

@@ -85,3 +85,14 @@ export const IsWord = constraint(
   'must be a text of 1 to 200 characters',
   (value) => typeof value === 'string' && value.trim().length > 0 && value.length <= 200,
 )
+
+function isPlace(value: unknown): boolean {
+  const place = value as { row?: unknown; x?: unknown } | null
+  return typeof place === 'object' && place !== null && Number.isInteger(place.row) && isNumber(place.x)
+}
+
+export const IsPlaceMap = constraint(
+  'isPlaceMap',
+  'must be an object of places, each with a whole "row" and a number "x"',
+  (map) => typeof map === 'object' && map !== null && !Array.isArray(map) && Object.values(map).every(isPlace),
+)

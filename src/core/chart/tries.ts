@@ -12,6 +12,10 @@ export class Tries {
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
+/** How many tries there are in all. */
+export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions }: Tries): number =>
+  lands + stalls + sum(elsewhere) + sum(reactions)
+
 /** True when the tries have something that can come of them besides nothing. */
 export function comesToSomething(tries: Tries): boolean {
   return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0

@@ -26,3 +26,10 @@ export function guessFamily(name: string): string | undefined {
   const text = name.toLowerCase()
   return SIGNS_OF_FAMILY.find(([word]) => text.includes(word))?.[1]
 }
+
+/** What a new position is taken for until the coach says otherwise. `family`: where it is known, as by its band. */
+export function positionFromName(name: string, family = guessFamily(name) ?? 'standing') {
+  const isUnder = /\b(under|underneath|bottom|they have|their)\b/i.test(name) && family !== 'guard'
+  const isEven = ['standing', 'clinch', 'guard', 'half-guard'].includes(family)
+  return { name, family, ahead: isUnder ? ('theirs' as const) : isEven ? ('even' as const) : ('ours' as const) }
+}

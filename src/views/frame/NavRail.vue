@@ -17,6 +17,7 @@ const GROUPS = [
     name: 'Plan',
     screens: [
       { to: '/desk', name: 'Desk' },
+      { to: '/slope', name: 'Slope' },
       { to: '/worksheet', name: 'Worksheet' },
     ],
   },

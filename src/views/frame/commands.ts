@@ -14,6 +14,7 @@ export interface Command {
 export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: string }): Command[] {
   const screens: Command[] = [
     { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
+    { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },
     { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
     { key: 'charts', name: 'Charts', aliases: ['files', 'import', 'export'], where: 'screen', go: { path: '/charts' } },
     { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },

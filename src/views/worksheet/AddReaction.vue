@@ -9,10 +9,11 @@ import { useCharts } from '../../stores/charts'
 import { useWorksheet } from './worksheet'
 
 /** Has a move meet a reaction: one that is charted already, or a new one. */
-const props = defineProps<{ move: Move }>()
+const props = defineProps<{ move: Move; open?: boolean }>()
+const emit = defineEmits<{ close: [] }>()
 const { chart, nameOf, select } = useWorksheet()
 const charts = useCharts()
-const isPicking = ref(false)
+const isPicking = ref(Boolean(props.open))
 const candidates = computed(() =>
   chart.value.reactions.filter(({ id }) => props.move.tries.reactions?.[id] === undefined),
 )
@@ -39,8 +40,13 @@ function pick({ id, value }: Choice) {
     if (id) meetReaction(draft, move.id, reaction)
     else reaction = addReaction(draft, move.id, value, move.from)
   })
-  isPicking.value = false
+  close()
   select(move.id, reaction)
+}
+
+function close() {
+  isPicking.value = false
+  emit('close')
 }
 </script>
 
@@ -52,7 +58,7 @@ function pick({ id, value }: Choice) {
       :label="`What do they do about ${move.name}?`"
       :find="find"
       @pick="pick"
-      @cancel="isPicking = false"
+      @cancel="close"
     />
     <button
       v-else

@@ -6,7 +6,7 @@ import { hundred } from '../../components/figureText'
 import { bandsOf, type Band } from '../../core/chart/bands'
 import { addPosition, swapPositions } from '../../core/chart/edits/records'
 import type { PositionId } from '../../core/chart/ids'
-import { guessFamily } from '../../core/notation/families'
+import { positionFromName } from '../../core/notation/families'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useWorksheet } from './worksheet'
@@ -27,7 +27,7 @@ const found = computed(() =>
   text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
 )
 const figures = computed(() => store.figures?.positions)
-const bands = computed(() => bandsOf(found.value))
+const bands = computed(() => bandsOf(found.value, charts.chart?.settings?.slope?.bands))
 const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position as string) ?? []))
 
 async function open(id: PositionId) {
@@ -37,15 +37,7 @@ async function open(id: PositionId) {
 
 async function add(name: string) {
   let id: PositionId | undefined
-  charts.edit(`New position ${name}`, (draft) => {
-    const family = guessFamily(name) ?? 'standing'
-    const isUnder = /\b(under|underneath|bottom|they have|their)\b/i.test(name) && family !== 'guard'
-    id = addPosition(draft, {
-      name,
-      family,
-      ahead: isUnder ? 'theirs' : ['standing', 'clinch', 'guard', 'half-guard'].includes(family) ? 'even' : 'ours',
-    })
-  })
+  charts.edit(`New position ${name}`, (draft) => (id = addPosition(draft, positionFromName(name))))
   if (id) await open(id)
 }
 

@@ -6,12 +6,15 @@ import { useSaying } from './saying'
 import { useWorksheet } from './worksheet'
 
 /** New moves said in lines; a whole position may be pasted. */
+const emit = defineEmits<{ said: []; cancel: [] }>()
 const { chart, position } = useWorksheet()
 const { error, say } = useSaying()
 const field = ref<{ focus(): void; clear(): void }>()
 
 function onSay(text: string) {
-  if (say(text)) field.value?.clear()
+  if (!say(text)) return
+  field.value?.clear()
+  emit('said')
 }
 
 defineExpose({ focus: () => field.value?.focus() })
@@ -28,6 +31,7 @@ defineExpose({ focus: () => field.value?.focus() })
       :error="error"
       :complete="(line, caret) => completeFork(chart, position!.id, line, caret)"
       @say="onSay"
+      @cancel="emit('cancel')"
       @typed="error = null"
     />
     <p class="muted small">

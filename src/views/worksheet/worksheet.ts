@@ -30,25 +30,53 @@ interface Worksheet {
 
 const KEY: InjectionKey<Worksheet> = Symbol('worksheet')
 
+/** What is looked at: a position, and perhaps a move and a reaction. */
+interface LooksAt {
+  position(): string | undefined
+  move(): string | undefined
+  reaction(): string | undefined
+  picksAnswer(): boolean
+  select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
+}
+
 /** What the Worksheet looks at is in the address, so that a link leads to it and Back returns. */
 export function provideWorksheet(): Worksheet {
-  const charts = useCharts()
-  const figures = useFigures()
   const route = useRoute()
   const router = useRouter()
+  const figures = useFigures()
+  const word = (value: unknown) => (typeof value === 'string' && value ? value : undefined)
+  const sheet = provideSheet({
+    position: () => word(route.params.position) ?? figures.scenario?.start,
+    move: () => word(route.query.move),
+    reaction: () => word(route.query.reaction),
+    picksAnswer: () => route.query.answer === '1',
+    select(move, reaction, picksAnswer = false) {
+      const query = {
+        ...(move ? { move } : {}),
+        ...(reaction ? { reaction } : {}),
+        ...(picksAnswer ? { answer: '1' } : {}),
+      }
+      void router.replace({ path: `/worksheet/${sheet.position.value?.id ?? ''}`, query })
+    },
+  })
+  return sheet
+}
 
+/** What the parts of a sheet share; other screens show some of the same parts of what they look at. */
+export function provideSheet(looksAt: LooksAt): Worksheet {
+  const charts = useCharts()
   const chart = useSteadyChart()
-  const start = computed(() => figures.scenario?.start)
   const position = computed(() => {
     const { positions } = chart.value
-    return lookUp(positions, String(route.params.position || start.value)) ?? positions[0]
+    return lookUp(positions, looksAt.position()) ?? positions[0]
   })
   const moves = computed(() => chart.value.moves.filter(({ from }) => from === position.value?.id))
   const selected = computed(() => ({
-    move: moves.value.find(({ id }) => id === route.query.move),
-    reaction: lookUp(chart.value.reactions, String(route.query.reaction ?? '')),
-    picksAnswer: route.query.answer === '1',
+    move: moves.value.find(({ id }) => id === looksAt.move()),
+    reaction: lookUp(chart.value.reactions, looksAt.reaction()),
+    picksAnswer: looksAt.picksAnswer(),
   }))
+  const { select } = looksAt
 
   const letters = computed(() => {
     const met = [
@@ -70,15 +98,6 @@ export function provideWorksheet(): Worksheet {
     if (place === 'finish') return 'a finish'
     if (place === 'caught') return 'they finish us'
     return lookUp(chart.value.positions, place)?.name ?? place
-  }
-
-  function select(move?: MoveId, reaction?: ReactionId, picksAnswer = false) {
-    const query = {
-      ...(move ? { move } : {}),
-      ...(reaction ? { reaction } : {}),
-      ...(picksAnswer ? { answer: '1' } : {}),
-    }
-    void router.replace({ path: `/worksheet/${position.value?.id ?? ''}`, query })
   }
 
   function stripOf(tries: Tries): TryPart[] {
@@ -116,7 +135,7 @@ export function useWorksheet(): Worksheet {
 }
 
 /** The open chart, as the same object while only the scenario changes: nothing is drawn again before new figures. */
-function useSteadyChart(): ComputedRef<Chart> {
+export function useSteadyChart(): ComputedRef<Chart> {
   const charts = useCharts()
   return computed((before) => {
     const now = charts.chart!

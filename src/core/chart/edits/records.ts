@@ -90,6 +90,7 @@ export function removePosition(chart: Chart, id: PositionId): void {
   }
   chart.positions = chart.positions.filter((position) => position.id !== id)
   for (const position of chart.positions) if (position.mirror === id) delete position.mirror
+  delete chart.settings?.slope?.places?.[id]
 }
 
 /** Puts a position in another's place, which moves one on. */

@@ -1,0 +1,145 @@
+import { countCrossings, meanLength, type Segment } from './crossings'
+import type { LayoutTask, SlopeLayout } from './places'
+import { spread } from './spread'
+
+/** Width over height that a picture should have; pixels that a band's margins take, and its least width. */
+const SHAPE = 1.52
+const BAND_HEIGHT = 8
+const LEAST_WIDTH = 1060
+/** Of a row, what ledges may fill: lines pass through the rest. */
+const FILLED = 0.92
+/** So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer looks. */
+const SAMPLE = 900
+const LOOKS = 1e7
+const MOST_SWEEPS = 40
+
+interface Node {
+  id: string
+  width: number
+  band: number
+  row: number
+  x: number
+  near: { node: number; weight: number }[]
+}
+
+/** The places of a band in their order, and how many rows they stand in. */
+interface Band {
+  band: number[]
+  rows: number
+  gap: number
+}
+
+/**
+ * Orders the places of each band anew so that few lines cross: sweeps down and up that bring each place to the middle of
+ * what it is tied to (the barycentre method; Sugiyama, Tagawa and Toda 1981), the best sweep kept.
+ */
+export function arrange(task: LayoutTask): SlopeLayout {
+  const width = widthFor(task)
+  const nodes = nodesOf(task)
+  const bands = task.bands.map((band, b): Band => {
+    const own = nodes.flatMap((node, i) => (node.band === b ? [i] : []))
+    return { band: own, rows: rowsIn(band, width), gap: band.gap }
+  })
+  const pairs = Math.min(SAMPLE, task.edges.length) ** 2 / 2
+  const sweeps = Math.max(4, Math.min(MOST_SWEEPS, Math.floor(LOOKS / Math.max(1, pairs))))
+  bands.forEach((band) => place(nodes, band, width, (_, order) => (order * width) / band.band.length))
+  let best: { cost: number; at: [number, number][] } | undefined
+  for (let sweep = 0; sweep < sweeps; sweep++) {
+    const order = sweep % 2 ? [...bands].reverse() : bands
+    for (const band of order) place(nodes, band, width, (i) => middle(nodes, i))
+    fill(nodes, bands, width)
+    const cost = costOf(nodes)
+    if (!best || cost < best.cost) best = { cost, at: nodes.map(({ row, x }) => [row, x]) }
+  }
+  best?.at.forEach(([row, x], i) => Object.assign(nodes[i], { row, x }))
+  return {
+    width,
+    places: Object.fromEntries(nodes.map(({ id, band, row, x }) => [id, { band: task.bands[band].key, row, x }])),
+  }
+}
+
+/** The least width at which the picture is no taller than it should be. */
+function widthFor({ bands }: LayoutTask): number {
+  for (let width = LEAST_WIDTH; ; width *= 1.06) {
+    const height = bands.reduce((sum, band) => sum + rowsIn(band, width) * band.rowHeight + BAND_HEIGHT, 0)
+    if (width / height >= SHAPE || width > 60_000) return Math.round(width)
+  }
+}
+
+/** Rows that a band's places take in a picture of this width. */
+function rowsIn({ places, gap }: LayoutTask['bands'][number], width: number): number {
+  const need = places.reduce((sum, place) => sum + place.width + gap, 0)
+  return Math.max(1, Math.ceil(need / (width * FILLED)))
+}
+
+function nodesOf({ bands, edges }: LayoutTask): Node[] {
+  const nodes: Node[] = bands.flatMap(({ places }, band) =>
+    places.map(({ id, width }) => ({ id, width, band, row: 0, x: 0, near: [] })),
+  )
+  const at = new Map(nodes.map(({ id }, i) => [id, i]))
+  for (const { from, to, weight } of edges) {
+    const a = at.get(from)
+    const b = at.get(to)
+    if (a === undefined || b === undefined) continue
+    nodes[a].near.push({ node: b, weight })
+    nodes[b].near.push({ node: a, weight })
+  }
+  return nodes
+}
+
+/** The middle of what a place is tied to; ties over many bands pull less, since their lines may bend. */
+function middle(nodes: Node[], i: number): number {
+  const { near, band, x } = nodes[i]
+  let sum = x * 0.2
+  let weight = 0.2
+  for (const { node, weight: tie } of near) {
+    const pull = tie / (1 + Math.abs(nodes[node].band - band))
+    sum += pull * nodes[node].x
+    weight += pull
+  }
+  return sum / weight
+}
+
+/** Sorts a band by its wishes and gives each row its part, turn by turn. */
+function place(
+  nodes: Node[],
+  { band, rows, gap }: Band,
+  width: number,
+  wish: (i: number, order: number) => number,
+): void {
+  const wishes = new Map(band.map((i, order) => [i, wish(i, order)]))
+  band.sort((a, b) => wishes.get(a)! - wishes.get(b)!)
+  for (let row = 0; row < rows; row++) {
+    const own = band.filter((_, order) => order % rows === row)
+    const centres = spread(
+      own.map((i) => ({ wish: wishes.get(i)!, width: nodes[i].width })),
+      gap,
+      width,
+    )
+    own.forEach((i, order) => Object.assign(nodes[i], { row, x: centres[order] }))
+  }
+}
+
+/** Stretches the picture over its width: pulled to each other, places would huddle on one side. */
+function fill(nodes: Node[], bands: Band[], width: number): void {
+  const left = Math.min(...nodes.map((node) => node.x - node.width / 2))
+  const right = Math.max(...nodes.map((node) => node.x + node.width / 2))
+  if (right - left >= width) return
+  for (const band of bands) {
+    const wishes = new Map(band.band.map((i) => [i, ((nodes[i].x - left) * width) / (right - left)]))
+    place(nodes, band, width, (i) => wishes.get(i)!)
+  }
+}
+
+function costOf(nodes: Node[]): number {
+  const height = (node: Node) => (node.band * 4 + node.row) * 20
+  const segments: Segment[] = nodes.flatMap((node, i) =>
+    node.near
+      .filter(({ node: other }) => other > i)
+      .map(({ node: other }) => ({
+        ...{ ax: node.x, ay: height(node), bx: nodes[other].x, by: height(nodes[other]) },
+      })),
+  )
+  const every = Math.ceil(segments.length / SAMPLE)
+  return countCrossings(segments.filter((_, i) => i % every === 0)) + meanLength(segments) / 1000
+}

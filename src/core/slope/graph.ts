@@ -1,0 +1,77 @@
+import { bandsOf, FOOT } from '../chart/bands'
+import type { Chart } from '../chart/chart'
+
+/** Key of the band of finishes at the crest. */
+export const CREST = 'finishes'
+/** Where they finish us: a place at the foot. */
+export const CAUGHT_PLACE = 'caught'
+
+/** A band of the Slope, with its places in file order. */
+export interface SlopeBand {
+  key: string
+  name: string
+  places: string[]
+}
+
+/** A line between two places, by whatever leads from one to the other. */
+export interface SlopeEdge {
+  from: string
+  to: string
+  weight: number
+}
+
+/** What is drawn where it can be reached: bands from the crest down, and the lines that make up their order. */
+export interface SlopeGraph {
+  bands: SlopeBand[]
+  edges: SlopeEdge[]
+}
+
+/** A finish is one capsule, however many positions lead to it by a move of that name. */
+export const finishPlace = (name: string): string => `finish ${name.trim().toLowerCase()}`
+
+/** Where a move lands: a position, or the capsule of its finish. */
+export const landingOf = ({ name, to }: { name: string; to: string }): string =>
+  to === 'finish' ? finishPlace(name) : to
+
+/** Moves weigh most, since they are always drawn; escapes are drawn where they matter. */
+const WEIGHTS = { move: 2, escape: 1 }
+
+/** The places and lines of a chart. Values do not enter, so the picture stays when the scenario changes. */
+export function slopeGraph(chart: Chart): SlopeGraph {
+  const finishes = new Set(chart.moves.filter(({ to }) => to === 'finish').map(({ name }) => finishPlace(name)))
+  const bands: SlopeBand[] = bandsOf(chart.positions, chart.settings?.slope?.bands).map(({ key, name, positions }) => ({
+    key,
+    name,
+    places: positions.map(({ id }) => id),
+  }))
+  if (finishes.size) bands.unshift({ key: CREST, name: 'Finishes', places: [...finishes] })
+  if (mayBeCaught(chart)) {
+    const foot = bands.find(({ key }) => key === FOOT)
+    if (foot) foot.places.push(CAUGHT_PLACE)
+    else bands.push({ key: FOOT, name: 'Theirs', places: [CAUGHT_PLACE] })
+  }
+  return { bands, edges: edgesOf(chart) }
+}
+
+function mayBeCaught({ moves, reactions }: Chart): boolean {
+  return (
+    reactions.some(({ endsIn }) => endsIn === 'caught') ||
+    moves.some(({ stallsIn, tries }) => stallsIn === 'caught' || tries.elsewhere?.caught !== undefined)
+  )
+}
+
+function edgesOf({ moves, reactions }: Chart): SlopeEdge[] {
+  const ends = new Map<string, string>(reactions.map(({ id, endsIn }) => [id, endsIn]))
+  const edges = new Map<string, SlopeEdge>()
+  const add = (from: string, to: string, weight: number) => {
+    if (from === to) return
+    const edge = edges.get(`${from} > ${to}`)
+    if (edge) edge.weight += weight
+    else edges.set(`${from} > ${to}`, { from, to, weight })
+  }
+  for (const move of moves) {
+    add(move.from, landingOf(move), WEIGHTS.move)
+    for (const id in move.tries.reactions) add(move.from, ends.get(id) ?? move.from, WEIGHTS.escape)
+  }
+  return [...edges.values()]
+}

@@ -1,0 +1,97 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+import type { Figures } from '../insight/figures'
+import { CAUGHT_PLACE, finishPlace, landingOf } from './graph'
+
+/** Something on the Slope that one can stand on, in the order in which a chain is read. */
+export type Item =
+  | { kind: 'place'; place: string }
+  | { kind: 'move'; move: MoveId }
+  | { kind: 'escape'; move: MoveId | null; position: PositionId; reaction: ReactionId }
+  | { kind: 'answer'; move: MoveId | null; position: PositionId; reaction: ReactionId; answer: MoveId }
+
+/** An item as a word of an address, and back. Ids have no blanks, and only a finish's place has one. */
+export function itemKey(item: Item): string {
+  if (item.kind === 'place') return `place ${item.place}`
+  if (item.kind === 'move') return `move ${item.move}`
+  const met = `${item.move ?? '-'} ${item.position} ${item.reaction}`
+  return item.kind === 'escape' ? `escape ${met}` : `answer ${met} ${item.answer}`
+}
+
+/** The item of a key, or undefined where the chart has none such. */
+export function itemOf(chart: Chart, key: string): Item | undefined {
+  const [kind, ...rest] = key.split(' ')
+  if (kind === 'place') {
+    const place = rest.join(' ')
+    const isThere =
+      lookUp(chart.positions, place) ||
+      place === CAUGHT_PLACE ||
+      chart.moves.some(({ name, to }) => to === 'finish' && finishPlace(name) === place)
+    return isThere ? { kind, place } : undefined
+  }
+  const [move, position, reaction, answer] = rest
+  if (kind === 'move') return lookUp(chart.moves, move) && { kind, move: move as MoveId }
+  const isMet = (move === '-' || lookUp(chart.moves, move)) && lookUp(chart.positions, position)
+  if (!isMet || !lookUp(chart.reactions, reaction)) return undefined
+  const met = {
+    ...{ move: move === '-' ? null : (move as MoveId), position: position as PositionId },
+    reaction: reaction as ReactionId,
+  }
+  if (kind === 'escape') return { kind, ...met }
+  if (kind === 'answer' && lookUp(chart.moves, answer)) return { kind, ...met, answer: answer as MoveId }
+  return undefined
+}
+
+/** What can be gone into from an item: the moves of a position, what meets a move, what answers that, where it lands. */
+export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): Item[] {
+  if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
+  if (item.kind === 'move') {
+    const move = lookUp(chart.moves, item.move)
+    const met = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
+    return move
+      ? [
+          ...met.map((reaction): Item => ({ kind: 'escape', move: move.id, position: move.from, reaction })),
+          { kind: 'place', place: landingOf(move) },
+        ]
+      : []
+  }
+  if (item.kind === 'answer') {
+    const move = lookUp(chart.moves, item.answer)
+    return move ? [{ kind: 'place', place: landingOf(move) }] : []
+  }
+  const answers = chart.answers.filter(({ reaction }) => reaction === item.reaction)
+  const best = figures?.met.find(
+    ({ move, position, reaction }) => move === item.move && position === item.position && reaction === item.reaction,
+  )?.best
+  answers.sort((a, b) => Number(b.move === best) - Number(a.move === best))
+  const endsIn = lookUp(chart.reactions, item.reaction)?.endsIn
+  if (!answers.length) return endsIn ? [{ kind: 'place', place: endsIn }] : []
+  return answers.map(({ move: answer }): Item => ({ ...item, kind: 'answer', answer }))
+}
+
+/** The move that the best plan uses most comes first. */
+function movesFrom(chart: Chart, figures: Figures | null, place: string): Item[] {
+  const uses = (id: MoveId) => figures?.moves[id]?.uses ?? 0
+  return chart.moves
+    .filter(({ from }) => from === place)
+    .sort((a, b) => uses(b.id) - uses(a.id))
+    .map(({ id }) => ({ kind: 'move', move: id }))
+}
+
+function unprompted(chart: Chart, place: string): Item[] {
+  const position = lookUp(chart.positions, place)
+  const reactions = Object.keys(position?.unprompted?.reactions ?? {}) as ReactionId[]
+  return reactions.map((reaction) => ({ kind: 'escape', move: null, position: position!.id, reaction }))
+}
+
+/** What an item is a part of, where that does not depend on the way that one came; places stand for themselves. */
+export function wholeOfItem(chart: Chart, item: Item): Item | undefined {
+  if (item.kind === 'place') return undefined
+  if (item.kind === 'move') {
+    const from = lookUp(chart.moves, item.move)?.from
+    return from && { kind: 'place', place: from }
+  }
+  if (item.kind === 'answer') return { ...item, kind: 'escape' }
+  return item.move ? { kind: 'move', move: item.move } : { kind: 'place', place: item.position }
+}

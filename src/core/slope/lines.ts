@@ -1,0 +1,54 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId } from '../chart/ids'
+import type { Figures } from '../insight/figures'
+import { landingOf } from './graph'
+import type { Ledge, RowBox } from './ledges'
+import { routeWays, type Point, type Way } from './routes'
+
+/** Of an exchange, how often a move must be tried for it to count as part of the best plan. */
+export const ON_PLAN = 0.005
+
+/** A move as a line from where it is tried to where it lands. */
+export interface MoveLine {
+  move: MoveId
+  name: string
+  from: string
+  to: string
+  points: Point[]
+  /** Expected times that an exchange tries it. */
+  uses: number
+  /** Pixels: thin where the best plan does not use it. */
+  width: number
+}
+
+const THIN = 1.2
+const THICKEST = 9
+
+/** The lines of all moves between ledges that are there, those that the best plan uses most last, on top. */
+export function moveLines(
+  chart: Chart,
+  ledges: ReadonlyMap<string, Ledge>,
+  rows: readonly RowBox[],
+  figures: Figures | null,
+  width: number,
+): MoveLine[] {
+  const drawn = chart.moves.filter((move) => ledges.has(move.from) && ledges.has(landingOf(move)))
+  const ways = drawn.map((move): Way => ({
+    key: move.id,
+    from: { ledge: ledges.get(move.from)! },
+    to: ledges.get(landingOf(move))!,
+  }))
+  const points = routeWays(ways, rows, width)
+  const usesOf = (id: MoveId) => figures?.moves[id]?.uses ?? 0
+  const most = Math.max(ON_PLAN, ...drawn.map(({ id }) => usesOf(id)))
+  return drawn
+    .map((move): MoveLine => {
+      const uses = usesOf(move.id)
+      return {
+        ...{ move: move.id, name: move.name, from: move.from, to: landingOf(move), uses },
+        points: points.get(move.id)!,
+        width: uses < ON_PLAN ? THIN : THIN + 1 + (THICKEST - THIN - 1) * (uses / most) ** 0.7,
+      }
+    })
+    .sort((a, b) => a.uses - b.uses)
+}

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import MoveInspector from '../worksheet/MoveInspector.vue'
+import PositionInspector from '../worksheet/PositionInspector.vue'
+import ReactionInspector from '../worksheet/ReactionInspector.vue'
+import { useWorksheet } from '../worksheet/worksheet'
+
+/** The same detail as beside the Worksheet, of what one stands on. */
+const { position, selected } = useWorksheet()
+</script>
+
+<template>
+  <MoveInspector v-if="selected.move && !selected.reaction" :key="selected.move.id" :move="selected.move" />
+  <ReactionInspector
+    v-else-if="selected.reaction"
+    :key="selected.reaction.id"
+    :reaction="selected.reaction"
+    :move="selected.move"
+  />
+  <PositionInspector v-else-if="position" :key="position.id" :position="position" />
+</template>

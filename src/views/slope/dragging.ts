@@ -1,0 +1,113 @@
+import { useEventListener } from '@vueuse/core'
+import { ref, type Ref, type ShallowRef } from 'vue'
+import type { ZoomTransform } from 'd3-zoom'
+import type { Item } from '../../core/slope/items'
+import type { Scene } from '../../core/slope/scene'
+import type { Window } from './camera'
+
+/** What is being dragged, in pixels of the picture. */
+export interface Drag {
+  kind: 'draw' | 'push' | 'mark'
+  item: Item | undefined
+  from: [number, number]
+  to: [number, number]
+}
+
+interface Dragging {
+  svg: Ref<SVGSVGElement | undefined>
+  transform: ShallowRef<ZoomTransform>
+  scene(): Scene | null
+  /** A click: to go there, or (with Shift) to select it too. */
+  click(item: Item | undefined, also: boolean): void
+  /** A line drawn from a position or an attempt to a place. */
+  drawn(item: Item, place: string): void
+  pushed(item: Item & { kind: 'place' }, x: number, y: number): void
+  marked(box: Window): void
+}
+
+/** Pixels that a pointer may tremble and still click. */
+const TREMBLE = 5
+
+/** What a pressed pointer takes hold of: what can be dragged is not panned. */
+export const isHeld = (target: EventTarget | null): boolean =>
+  Boolean((target as Element | null)?.closest('[data-handle], [data-place], [data-escape]'))
+
+/** Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several. */
+export function useDragging(task: Dragging) {
+  const drag = ref<Drag | null>(null)
+  let pressed: { item: Item | undefined; kind: Drag['kind'] | 'click'; x: number; y: number } | null = null
+
+  function pointOf(event: PointerEvent): [number, number] {
+    const { left, top } = task.svg.value!.getBoundingClientRect()
+    return task.transform.value.invert([event.clientX - left, event.clientY - top])
+  }
+
+  function itemAt(target: Element | null): Item | undefined {
+    const place = target?.closest<SVGElement>('[data-place]')?.dataset.place
+    if (place) return { kind: 'place', place }
+    const move = target?.closest<SVGElement>('[data-move]')?.dataset.move
+    if (move) return { kind: 'move', move: move as never }
+    const key = target?.closest<SVGElement>('[data-escape]')?.dataset.escape
+    const escape = task.scene()?.marks.find((mark) => mark.escape.key === key)?.escape
+    return escape && { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
+  }
+
+  useEventListener(task.svg, 'pointerdown', (event: PointerEvent) => {
+    if (event.button !== 0) return
+    const target = event.target as Element
+    const item = itemAt(target)
+    const isPosition = item?.kind === 'place' && target.closest('.position')
+    const kind = target.closest('[data-handle]') || item?.kind === 'escape' ? 'draw' : isPosition ? 'push' : 'click'
+    pressed = {
+      item,
+      kind: kind === 'click' && !item && event.shiftKey ? 'mark' : kind,
+      x: event.clientX,
+      y: event.clientY,
+    }
+  })
+
+  useEventListener(document, 'pointermove', (event: PointerEvent) => {
+    if (!pressed || pressed.kind === 'click') return
+    if (!drag.value) {
+      if (Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) < TREMBLE) return
+      const { left, top } = task.svg.value!.getBoundingClientRect()
+      const from = task.transform.value.invert([pressed.x - left, pressed.y - top])
+      drag.value = { kind: pressed.kind, item: pressed.item, from, to: from }
+    }
+    drag.value = { ...drag.value, to: pointOf(event) }
+  })
+
+  useEventListener(document, 'pointerup', (event: PointerEvent) => {
+    const was = pressed
+    const done = drag.value
+    pressed = drag.value = null
+    if (!was) return
+    const isClick = Math.hypot(event.clientX - was.x, event.clientY - was.y) < TREMBLE
+    if (!done) return isClick ? task.click(was.item, event.shiftKey || event.ctrlKey || event.metaKey) : undefined
+    end(done)
+  })
+
+  function end({ kind, item, from, to }: Drag) {
+    if (kind === 'push' && item?.kind === 'place') return task.pushed(item, to[0] - from[0], to[1] - from[1])
+    const box = { left: Math.min(from[0], to[0]), top: Math.min(from[1], to[1]), right: Math.max(from[0], to[0]), bottom: Math.max(from[1], to[1]) } // prettier-ignore
+    if (kind === 'mark') return task.marked(box)
+    const place = placeUnder(task.scene(), to)
+    if (item && place) task.drawn(item, place)
+  }
+
+  useEventListener(document, 'keydown', (event) => {
+    if (event.key === 'Escape') pressed = drag.value = null
+  })
+
+  return { drag }
+}
+
+/** The ledge at a point, with a little room around; anywhere in the crest stands for a finish. */
+export function placeUnder(scene: Scene | null, [x, y]: [number, number]): string | undefined {
+  const ledge = scene?.ledges.find(
+    (one) => x > one.x - 8 && x < one.x + one.width + 8 && y > one.y - 8 && y < one.y + one.height + 8,
+  )
+  if (ledge) return ledge.kind === 'finish' ? 'finish' : ledge.id
+  const crest = scene?.bands.find(({ key }) => key === 'finishes')
+  return crest && y > crest.y && y < crest.y + crest.height ? 'finish' : undefined
+}
