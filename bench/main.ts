@@ -1,24 +1,33 @@
-import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
 import { readFileSync } from 'node:fs'
 import { parseChart } from '../src/core/format/chartFile'
 import { taken } from '../tests/reference/taken'
+import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
 import { benchInterface } from './interface'
-import { meets, table } from './measure'
+import { meets, table, type Row } from './measure'
 import { benchLayout, benchPanning } from './slope'
 
-// `npm run bench` prints a table; with `--json`, the rows as JSON. Ratios are taken within one run.
-const rows = [
-  ...benchClocked(),
-  ...benchMemory(),
-  ...(await benchUnclocked()),
-  ...benchHolds(),
-  ...benchLayout(taken(parseChart(readFileSync('demo/tern-street.ataque.json', 'utf8')))),
-  ...(await benchPanning()),
-  ...(await benchInterface()),
-]
-if (process.argv.includes('--json')) console.log(JSON.stringify(rows, null, 2))
+// `npm run bench` prints a table part by part; with `--json`, all rows as JSON. With names of parts, only those.
+// Ratios are taken within one run.
+const demo = () => taken(parseChart(readFileSync('demo/tern-street.ataque.json', 'utf8')))
+const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
+  clocked: benchClocked,
+  memory: benchMemory,
+  unclocked: benchUnclocked,
+  holds: benchHolds,
+  layout: () => benchLayout(demo()),
+  panning: benchPanning,
+  interface: benchInterface,
+}
+const wanted = process.argv.slice(2).filter((word) => word in PARTS)
+const asJson = process.argv.includes('--json')
+const rows: Row[] = []
+for (const part of wanted.length ? wanted : Object.keys(PARTS)) {
+  const own = await PARTS[part]()
+  rows.push(...own)
+  if (!asJson) console.log(table(own))
+}
+if (asJson) console.log(JSON.stringify(rows, null, 2))
 else {
-  console.log(table(rows))
   const missed = rows.filter((entry) => meets(entry) === false)
   console.log(missed.length ? `\n${missed.length} targets missed` : '\nall targets met')
 }

@@ -4,11 +4,16 @@ import { makeApp } from '../server/app.mjs'
 
 const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname
 const SHEET = '/#/worksheet/side-control-head-and-far-arm?move=americana'
+const SIDE = 'side-control-head-and-far-arm'
+const AROUND = `/#/slope?on=around&place=${SIDE}&exchanges=1&at=place%20${SIDE}`
 const PICTURES = [
   { name: 'desk', path: '/#/desk' },
   { name: 'worksheet', path: SHEET },
+  { name: 'slope', path: '/#/slope' },
+  { name: 'slope-around', path: AROUND },
   { name: 'charts', path: '/#/charts' },
   { name: 'desk-dark', path: '/#/desk', colorScheme: 'dark' },
+  { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },
   { name: 'worksheet-dark', path: SHEET, colorScheme: 'dark' },
 ]
 

@@ -94,7 +94,7 @@ test('without its words, the costliest leak and loose end still are the largest 
         const { left, top, width, height } = shape.getBoundingClientRect()
         const onTop = document.elementFromPoint(left + width / 2, top + height / 2)
         const seen = group.contains(onTop)
-        return { name: group.querySelector('title')!.textContent!, size: width * height, seen }
+        return { name: group.getAttribute('data-name')!, size: width * height, seen }
       }),
     )
     marks.sort((a, b) => b.size - a.size)
@@ -143,6 +143,7 @@ test('positions are added, selected, put by hand, removed and brought back', asy
   await page.keyboard.press('Control+z')
   await expect(added).toBeVisible()
   await page.keyboard.press('Escape')
+  await settled(page)
   await page.reload()
   await settled(page)
   await expect(added).toBeVisible()
@@ -166,7 +167,7 @@ test('a line dragged from ledge to ledge is a new move, and one from a mark an a
   await page.keyboard.press('Enter')
   await expect(said(page)).toContainText('Walk to the head from Scarf hold')
 
-  const ring = '.escape.loose:has(title:text-is("Steps around")) .ring'
+  const ring = '.escape.loose[data-name="Steps around"] .ring'
   const [rx, ry] = await centre(ring)
   const [fx, fy] = await centre('[data-place="front-headlock-knees-down"] .name')
   await page.mouse.move(rx, ry)
@@ -202,7 +203,7 @@ test('focus fades the rest, bands fold and move, and Enter opens the Worksheet a
   await expect(said(page)).toContainText('They: Turns in')
   await page.getByTestId('slope').focus()
   await page.keyboard.press('Enter')
-  await expect(page).toHaveURL(/worksheet\/side-control-head-and-far-arm\?move=step-around-armbar&reaction=turns-in/)
+  await expect(page).toHaveURL(/worksheet\/knee-on-belly\?move=knee-push-armbar&reaction=turns-in/)
   const file = (await exported(page)) as { settings: { slope: { bands: string[] } } }
   expect(file.settings.slope.bands.slice(0, 2)).toEqual(['mount', 'back'])
 })
@@ -229,4 +230,32 @@ test('the picture is saved as SVG with its words as text, and as PNG', async ({ 
   const png = await save('png')
   expect(png.subarray(1, 4).toString()).toBe('PNG')
   expect(png.readUInt32BE(16)).toBeGreaterThan(2000)
+})
+
+test('the picture is printed on one page, or on as many as it needs to be read', async ({ page }) => {
+  await openSlope(page)
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes')
+  })
+  const sheets = page.locator('.slope-print section')
+  await page.getByLabel('Save or print the picture').selectOption('one')
+  await expect(sheets).toHaveCount(1)
+  await page.getByLabel('Save or print the picture').selectOption('tiled')
+  await expect(sheets).toHaveCount(2)
+  await expect(sheets.nth(1)).toContainText('2 of 2')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('.slope')).toBeHidden()
+  const heights = await sheets.evaluateAll((all) => all.map((sheet) => sheet.getBoundingClientRect().height))
+  for (const height of heights) expect(height).toBeLessThan((210 / 25.4) * 96)
+})
+
+test('an empty chart asks for its first position, and shows it', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: /empty/i }).click()
+  await page.getByRole('link', { name: 'Slope' }).click()
+  await page.getByRole('button', { name: 'Name it' }).click()
+  await page.keyboard.type('Closed guard, ours')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-place]')).toHaveCount(1)
+  await expect(page.locator('.head')).toHaveText('Guards')
 })

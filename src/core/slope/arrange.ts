@@ -10,8 +10,10 @@ const LEAST_WIDTH = 1060
 const FILLED = 0.92
 /** So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer looks. */
 const SAMPLE = 900
-const LOOKS = 1e7
+const LOOKS = 2e7
 const MOST_SWEEPS = 40
+/** A chart of no more places than this is improved place by place. */
+const EXCHANGED = 200
 
 interface Node {
   id: string
@@ -41,7 +43,7 @@ export function arrange(task: LayoutTask): SlopeLayout {
     return { band: own, rows: rowsIn(band, width), gap: band.gap }
   })
   const pairs = Math.min(SAMPLE, task.edges.length) ** 2 / 2
-  const sweeps = Math.max(4, Math.min(MOST_SWEEPS, Math.floor(LOOKS / Math.max(1, pairs))))
+  const sweeps = Math.max(4, Math.min(MOST_SWEEPS, Math.floor(LOOKS / 4 / Math.max(1, pairs))))
   bands.forEach((band) => place(nodes, band, width, (_, order) => (order * width) / band.band.length))
   let best: { cost: number; at: [number, number][] } | undefined
   for (let sweep = 0; sweep < sweeps; sweep++) {
@@ -52,9 +54,38 @@ export function arrange(task: LayoutTask): SlopeLayout {
     if (!best || cost < best.cost) best = { cost, at: nodes.map(({ row, x }) => [row, x]) }
   }
   best?.at.forEach(([row, x], i) => Object.assign(nodes[i], { row, x }))
+  if (nodes.length <= EXCHANGED) exchange(nodes, bands, width, Math.floor(LOOKS / Math.max(1, pairs)))
   return {
     width,
     places: Object.fromEntries(nodes.map(({ id, band, row, x }) => [id, { band: task.bands[band].key, row, x }])),
+  }
+}
+
+/** Exchanges places of a band with near ones as long as that makes fewer crossings, at most `looks` times in all. */
+function exchange(nodes: Node[], bands: Band[], width: number, looks: number): void {
+  let cost = costOf(nodes)
+  for (let isBetter = true; isBetter;) {
+    isBetter = false
+    for (const band of bands) {
+      for (let i = 0; i < band.band.length; i++) {
+        for (const j of [i + 1, i + 2, i + 3].filter((next) => next < band.band.length)) {
+          if (looks-- <= 0) return
+          const before = band.band.map((node) => ({ node, row: nodes[node].row, x: nodes[node].x }))
+          const wishes = new Map(band.band.map((node) => [node, nodes[node].x]))
+          const [a, b] = [band.band[i], band.band[j]]
+          wishes.set(a, nodes[b].x).set(b, nodes[a].x)
+          place(nodes, band, width, (node) => wishes.get(node)!)
+          const now = costOf(nodes)
+          if (now < cost) {
+            cost = now
+            isBetter = true
+          } else {
+            band.band = before.map(({ node }) => node)
+            for (const { node, row, x } of before) Object.assign(nodes[node], { row, x })
+          }
+        }
+      }
+    }
   }
 }
 

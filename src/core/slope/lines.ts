@@ -1,5 +1,5 @@
-import type { Chart } from '../chart/chart'
 import type { MoveId } from '../chart/ids'
+import type { Move } from '../chart/move'
 import type { Figures } from '../insight/figures'
 import { landingOf } from './graph'
 import type { Ledge, RowBox } from './ledges'
@@ -24,15 +24,15 @@ export interface MoveLine {
 const THIN = 1.2
 const THICKEST = 9
 
-/** The lines of all moves between ledges that are there, those that the best plan uses most last, on top. */
+/** The lines of the moves between ledges that are there, those that the best plan uses most last, on top. */
 export function moveLines(
-  chart: Chart,
+  moves: readonly Move[],
   ledges: ReadonlyMap<string, Ledge>,
   rows: readonly RowBox[],
   figures: Figures | null,
   width: number,
 ): MoveLine[] {
-  const drawn = chart.moves.filter((move) => ledges.has(move.from) && ledges.has(landingOf(move)))
+  const drawn = moves.filter((move) => ledges.has(move.from) && ledges.has(landingOf(move)))
   const ways = drawn.map((move): Way => ({
     key: move.id,
     from: { ledge: ledges.get(move.from)! },

@@ -13,9 +13,13 @@ const wedge = computed(() => {
 </script>
 
 <template>
-  <g class="escape" :class="[mark.escape.kind, { faded, current }]" :data-escape="mark.escape.key">
-    <title>{{ mark.escape.name }}</title>
-    <circle class="reach" :cx="mark.at[0]" :cy="mark.at[1]" :r="Math.max(11, mark.size / 2 + 3)" />
+  <g
+    class="escape"
+    :class="[mark.escape.kind, { faded, current }]"
+    :data-escape="mark.escape.key"
+    :data-name="mark.escape.name"
+  >
+    <circle v-if="current" class="reach" :cx="mark.at[0]" :cy="mark.at[1]" :r="Math.max(11, mark.size / 2 + 3)" />
     <circle
       v-if="mark.escape.kind === 'loose'"
       class="ring"

@@ -24,7 +24,7 @@ const barY = LEDGE_HEIGHT - BAR
     :data-place="ledge.id"
   >
     <rect
-      v-if="level === 'near' || current || selected"
+      v-if="current || selected"
       class="reach"
       x="-3"
       y="-3"
@@ -40,11 +40,8 @@ const barY = LEDGE_HEIGHT - BAR
       <text v-if="ledge.value !== null && level === 'near'" class="value" :x="ledge.width - PORCH" :y="barY - 4">
         {{ hundred(ledge.value) }}
       </text>
-      <text v-else-if="ledge.value !== null && level === 'far'" class="value far" :x="ledge.width / 2" :y="barY - 3">
-        {{ hundred(ledge.value) }}
-      </text>
       <text v-if="start && level === 'near'" class="start" :x="PORCH" :y="ledge.height + 12">start</text>
-      <g v-if="level === 'near'" class="handle" data-handle :transform="`translate(${ledge.width + 5} ${barY - 5})`">
+      <g v-if="current" class="handle" data-handle :transform="`translate(${ledge.width + 5} ${barY - 5})`">
         <title>Drag from here to where the move lands</title>
         <rect width="16" height="16" rx="4" />
         <path d="M8 4v8M4 8h8" />

@@ -6,6 +6,7 @@ import { useFigures } from '../../stores/figures'
 import type { Window } from './camera'
 import { placeUnder, type Drag } from './dragging'
 import EscapeSign from './EscapeSign.vue'
+import FarLedges from './FarLedges.vue'
 import LedgeMark from './LedgeMark.vue'
 import { useSlope } from './slope'
 import './slope.css'
@@ -58,6 +59,9 @@ const marks = computed(() =>
     .reverse(),
 )
 const names = computed(() => (isNear.value ? (scene.value?.names ?? []).filter(({ x, y }) => touches(x, y - 14, x + 200, y)) : [])) // prettier-ignore
+/** Those that stand out from the rest are drawn one by one, from afar too. */
+const isMarked = ({ id }: { id: string }) =>
+  selection.value.has(id) || (at.value?.kind === 'place' && at.value.place === id) || target.value === id
 const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.value, props.drag.to) : undefined))
 </script>
 
@@ -81,7 +85,6 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
         :data-move="line.move"
         :class="{ faded: isFadedMove(line.move) }"
       >
-        <title>{{ line.name }}</title>
         <path v-if="isNear && currentMove === line.move" class="under" :d="d" :stroke-width="line.width + 7" />
         <path class="line" :class="{ plan: line.uses >= ON_PLAN }" :d="d" :stroke-width="line.width" />
         <path v-if="isNear" class="reach" :d="d" />
@@ -93,8 +96,9 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
         :class="{ faded: isFadedEscape(way.key), current: currentEscape === way.key }"
         :d="way.d"
       />
+      <FarLedges v-if="!isNear" :ledges="ledges" :level="level" />
       <LedgeMark
-        v-for="ledge in ledges"
+        v-for="ledge in isNear ? ledges : ledges.filter(isMarked)"
         :key="ledge.id"
         :ledge="ledge"
         :level="level"
@@ -103,8 +107,21 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
         :start="ledge.id === store.scenario?.start"
         :selected="selection.has(ledge.id)"
       />
+      <template v-if="!isNear">
+        <circle
+          v-for="mark in marks"
+          :key="mark.escape.key"
+          class="ring"
+          :class="{ faded: isFadedEscape(mark.escape.key) }"
+          :data-escape="mark.escape.key"
+          :cx="mark.at[0]"
+          :cy="mark.at[1]"
+          :r="mark.size / 2 - 1.5"
+          :style="{ '--r': mark.size / 2 - 1.5 }"
+        />
+      </template>
       <EscapeSign
-        v-for="mark in marks"
+        v-for="mark in isNear ? marks : []"
         :key="mark.escape.key"
         :mark="mark"
         :faded="isFadedEscape(mark.escape.key)"

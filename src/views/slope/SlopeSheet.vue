@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Item } from '../../core/slope/items'
@@ -8,12 +8,12 @@ import { useFigures } from '../../stores/figures'
 import BandOrder from './BandOrder.vue'
 import { boxOfItem } from './boxOfItem'
 import { useCamera } from './camera'
-import { isHeld, useDragging } from './dragging'
+import { useDragging } from './dragging'
 import { onSlopeKey } from './keys'
 import { provideItemSheet, worksheetOf } from './itemSheet'
 import { printPicture } from './printing'
 import { savePicture } from './saving'
-import { provideSlope } from './slope'
+import { MANY, provideSlope } from './slope'
 import SlopeDetail from './SlopeDetail.vue'
 import SlopePicture from './SlopePicture.vue'
 import SlopePrompt from './SlopePrompt.vue'
@@ -35,7 +35,7 @@ const svg = ref<SVGSVGElement>()
 const root = ref<HTMLElement>()
 const panel = ref<'detail' | 'text' | 'bands' | null>(null)
 
-const camera = useCamera(svg, (event) => !isHeld(event.target) && !(event as MouseEvent).shiftKey)
+const camera = useCamera(svg, (event) => !isHeld(event) && !(event as MouseEvent).shiftKey)
 const isWhole = ref(false)
 const level = computed(() => (isWhole.value ? 'near' : camera.level.value))
 const EVERYTHING = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity }
@@ -45,13 +45,15 @@ const { asking } = work
 const start = (): Item | undefined => store.scenario?.start && { kind: 'place', place: store.scenario.start }
 const walk = useWalking({ chart: () => chart.value, figures: () => store.figures, scene: () => scene.value, at: () => at.value, start, goTo }) // prettier-ignore
 
-const { drag } = useDragging({
+const hovered = shallowRef<Item>()
+const { drag, isHeld } = useDragging({
   ...{ svg, transform: camera.transform, scene: () => scene.value },
   click(item, also) {
     if (also && item?.kind === 'place') toggle(item.place)
     else goTo(item)
     root.value?.focus()
   },
+  hovered: (item) => (hovered.value = item),
   drawn(item, to) {
     goTo(item)
     asking.value = { for: 'name', item, to }
@@ -76,6 +78,9 @@ watch(
   },
   { immediate: true },
 )
+watch(level, (now) => {
+  slope.detail.value = now === 'near' || chart.value.positions.length <= MANY ? 'full' : 'outline'
+})
 watch(at, (item) => {
   const box = item && scene.value && boxOfItem(scene.value, item)
   if (box) camera.reveal(box)
@@ -193,6 +198,7 @@ const print = (pages: 'one' | 'tiled') =>
         data-test="slope"
         @keydown="onKey"
         @dblclick="open"
+        @pointerleave="hovered = undefined"
       >
         <svg ref="svg" class="slope-picture" :class="level">
           <SlopePicture :level="level" :window="inView" :drag="drag" />
@@ -219,7 +225,7 @@ const print = (pages: 'one' | 'tiled') =>
         <BandOrder v-else />
       </aside>
     </div>
-    <SlopeStatus @open="open" />
+    <SlopeStatus :hovered="hovered" @open="open" />
   </div>
 </template>
 

@@ -1,13 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { itemKey, type Item } from '../../core/slope/items'
 import { sayItem } from '../../core/slope/sayItem'
 import { useFigures } from '../../stores/figures'
 import { useSlope } from './slope'
 
 /** What one stands on, said; a screen reader hears it as one walks. */
+const props = defineProps<{ hovered: Item | undefined }>()
 const emit = defineEmits<{ open: [] }>()
 const { chart, at, selection } = useSlope()
 const store = useFigures()
+/** What the pointer rests on is told where the keys are, and not read aloud. */
+const told = computed(() => {
+  const { hovered } = props
+  const isOther = hovered && (!at.value || itemKey(hovered) !== itemKey(at.value))
+  return isOther ? sayItem(chart.value, store.figures, hovered) : keys.value
+})
 const said = computed(() => (at.value ? sayItem(chart.value, store.figures, at.value) : ''))
 
 const KEYS = {
@@ -26,7 +34,7 @@ const keys = computed(() =>
     <p role="status" aria-live="polite" data-test="said">
       <template v-if="selection.size > 1">{{ selection.size }} positions selected. </template>{{ said }}
     </p>
-    <p class="muted small">{{ keys }}</p>
+    <p class="muted small">{{ told }}</p>
     <button v-if="at" type="button" class="button slight" @click="emit('open')">Worksheet</button>
   </div>
 </template>

@@ -5,14 +5,14 @@ import { onMounted, ref, shallowRef, type Ref } from 'vue'
 
 /** Below this zoom names can no longer be read, and below the next one values stand on each other. */
 const READABLE = 0.6
-const TINY = 0.16
+const TINY = 0.24
 const READING = 0.72
 const LEAST_ZOOM = 0.03
 const MOST_ZOOM = 3
 /** The picture is not blown up beyond this to fill a screen. */
 const MOST_FIT = 1.25
 /** What is outside the window is left out in steps of so many pixels, so that a pan seldom draws anything new. */
-const STEP = 500
+const STEP = 240
 
 export interface Window {
   left: number
@@ -35,7 +35,11 @@ function windowOf(transform: ZoomTransform, { width, height }: { width: number; 
 }
 
 /** A wheel zooms; a trackpad's sideways stroke, or Shift, pans; a pinch comes as a wheel with Ctrl. */
-function turn(event: WheelEvent, pan: (x: number, y: number) => unknown, by: (n: number, at: [number, number]) => unknown) {
+function turn(
+  event: WheelEvent,
+  pan: (x: number, y: number) => unknown,
+  by: (n: number, at: [number, number]) => unknown,
+) {
   const { deltaX, deltaY, shiftKey, ctrlKey } = event
   const { left, top } = (event.currentTarget as Element).getBoundingClientRect()
   if (shiftKey) pan(-deltaX || -deltaY, 0)
@@ -70,7 +74,7 @@ export function useCamera(svg: Ref<SVGSVGElement | undefined>, canPan: (event: E
     root.querySelector('.moving')?.setAttribute('transform', next.toString())
     root.querySelector('.heads')?.setAttribute('transform', `translate(0 ${next.y}) scale(${next.k})`)
     root.classList.toggle('panned', next.x < -4)
-    root.style.setProperty('--zoom', String(next.k))
+    if (root.style.getPropertyValue('--zoom') !== String(next.k)) root.style.setProperty('--zoom', String(next.k))
     level.value = next.k < TINY ? 'tiny' : next.k < READABLE ? 'far' : 'near'
     const box = windowOf(next, size.value)
     if (box.left !== window.value.left || box.top !== window.value.top || box.right !== window.value.right) {
@@ -79,10 +83,14 @@ export function useCamera(svg: Ref<SVGSVGElement | undefined>, canPan: (event: E
   }
 
   const apply = (next: ZoomTransform) => svg.value && select(svg.value).call(behaviour.transform, next)
-  const by = (factor: number, at?: [number, number]) =>
-    svg.value && select(svg.value).call(behaviour.scaleBy, factor, at)
-  const pan = (x: number, y: number) =>
-    svg.value && select(svg.value).call(behaviour.translateBy, x / transform.value.k, y / transform.value.k)
+  const by = (factor: number, at?: [number, number]) => {
+    isMoved = true
+    if (svg.value) select(svg.value).call(behaviour.scaleBy, factor, at)
+  }
+  const pan = (x: number, y: number) => {
+    isMoved = true
+    if (svg.value) select(svg.value).call(behaviour.translateBy, x / transform.value.k, y / transform.value.k)
+  }
 
   /** Shows a part of the picture whole, or all of it. */
   function fit(box: Window = { left: 0, top: 0, right: extent.width, bottom: extent.height }) {
@@ -119,7 +127,6 @@ export function useCamera(svg: Ref<SVGSVGElement | undefined>, canPan: (event: E
   })
   useEventListener(svg, 'wheel', (event: WheelEvent) => {
     event.preventDefault()
-    isMoved = true
     turn(event, pan, by)
   })
   onMounted(() => svg.value && select(svg.value).call(behaviour).on('dblclick.zoom', null))

@@ -1,6 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { ZoomTransform } from 'd3-zoom'
+import type { MoveId } from '../../core/chart/ids'
 import type { Item } from '../../core/slope/items'
 import type { Scene } from '../../core/slope/scene'
 import type { Window } from './camera'
@@ -19,44 +20,56 @@ interface Dragging {
   scene(): Scene | null
   /** A click: to go there, or (with Shift) to select it too. */
   click(item: Item | undefined, also: boolean): void
+  /** What the pointer rests on. */
+  hovered(item: Item | undefined): void
   /** A line drawn from a position or an attempt to a place. */
   drawn(item: Item, place: string): void
   pushed(item: Item & { kind: 'place' }, x: number, y: number): void
   marked(box: Window): void
 }
 
+/** Pixels from a mark's middle at which it is still met. */
+const REACH = 11
 /** Pixels that a pointer may tremble and still click. */
 const TREMBLE = 5
 
-/** What a pressed pointer takes hold of: what can be dragged is not panned. */
-export const isHeld = (target: EventTarget | null): boolean =>
-  Boolean((target as Element | null)?.closest('[data-handle], [data-place], [data-escape]'))
+/** Where a pointer is in the picture, and what lies there. */
+function useFinding(task: Pick<Dragging, 'svg' | 'transform' | 'scene'>) {
+  function pointOf(event: MouseEvent): [number, number] {
+    const { left, top } = task.svg.value!.getBoundingClientRect()
+    return task.transform.value.invert([event.clientX - left, event.clientY - top])
+  }
+
+  /** The nearest mark, else what is drawn there, else the ledge: from afar those are known by where they are. */
+  function itemUnder(event: MouseEvent): Item | undefined {
+    const scene = task.scene()
+    const point = pointOf(event)
+    const target = event.target as Element | null
+    const place = target?.closest<SVGElement>('[data-place]')?.dataset.place
+    const escape = place ? undefined : markUnder(scene, point, REACH / task.transform.value.k)?.escape
+    if (escape) return { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
+    const move = target?.closest<SVGElement>('[data-move]')?.dataset.move
+    if (move && !place) return { kind: 'move', move: move as MoveId }
+    const found = place ?? ledgeUnder(scene, point)?.id
+    return found ? { kind: 'place', place: found } : undefined
+  }
+
+  return { pointOf, itemUnder }
+}
 
 /** Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several. */
 export function useDragging(task: Dragging) {
   const drag = ref<Drag | null>(null)
   let pressed: { item: Item | undefined; kind: Drag['kind'] | 'click'; x: number; y: number } | null = null
 
-  function pointOf(event: PointerEvent): [number, number] {
-    const { left, top } = task.svg.value!.getBoundingClientRect()
-    return task.transform.value.invert([event.clientX - left, event.clientY - top])
-  }
-
-  function itemAt(target: Element | null): Item | undefined {
-    const place = target?.closest<SVGElement>('[data-place]')?.dataset.place
-    if (place) return { kind: 'place', place }
-    const move = target?.closest<SVGElement>('[data-move]')?.dataset.move
-    if (move) return { kind: 'move', move: move as never }
-    const key = target?.closest<SVGElement>('[data-escape]')?.dataset.escape
-    const escape = task.scene()?.marks.find((mark) => mark.escape.key === key)?.escape
-    return escape && { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
-  }
+  const { pointOf, itemUnder } = useFinding(task)
 
   useEventListener(task.svg, 'pointerdown', (event: PointerEvent) => {
     if (event.button !== 0) return
     const target = event.target as Element
-    const item = itemAt(target)
-    const isPosition = item?.kind === 'place' && target.closest('.position')
+    const item = itemUnder(event)
+    const isPosition =
+      item?.kind === 'place' && task.scene()?.ledges.find(({ id }) => id === item.place)?.kind === 'position'
     const kind = target.closest('[data-handle]') || item?.kind === 'escape' ? 'draw' : isPosition ? 'push' : 'click'
     pressed = {
       item,
@@ -64,6 +77,10 @@ export function useDragging(task: Dragging) {
       x: event.clientX,
       y: event.clientY,
     }
+  })
+
+  useEventListener(task.svg, 'pointermove', (event: PointerEvent) => {
+    if (!pressed && event.pointerType === 'mouse') task.hovered(itemUnder(event))
   })
 
   useEventListener(document, 'pointermove', (event: PointerEvent) => {
@@ -99,15 +116,28 @@ export function useDragging(task: Dragging) {
     if (event.key === 'Escape') pressed = drag.value = null
   })
 
-  return { drag }
+  /** What is under the pointer can be dragged, so that it is not panned. */
+  const isHeld = (event: Event): boolean => {
+    const item = event instanceof MouseEvent ? itemUnder(event) : undefined
+    return item?.kind === 'place' || item?.kind === 'escape'
+  }
+  return { drag, isHeld }
 }
 
-/** The ledge at a point, with a little room around; anywhere in the crest stands for a finish. */
-export function placeUnder(scene: Scene | null, [x, y]: [number, number]): string | undefined {
-  const ledge = scene?.ledges.find(
-    (one) => x > one.x - 8 && x < one.x + one.width + 8 && y > one.y - 8 && y < one.y + one.height + 8,
-  )
+/** The ledge at a point, with a little room around. */
+const ledgeUnder = (scene: Scene | null, [x, y]: [number, number]) =>
+  scene?.ledges.find((one) => x > one.x - 8 && x < one.x + one.width + 8 && y > one.y - 8 && y < one.y + one.height + 8)
+
+function markUnder(scene: Scene | null, [x, y]: [number, number], reach: number) {
+  const near = (at: readonly [number, number]) => Math.hypot(at[0] - x, at[1] - y)
+  const marks = scene?.marks.filter(({ at, size }) => near(at) <= Math.min(reach, size / 2 + REACH)) ?? []
+  return marks.sort((a, b) => near(a.at) - near(b.at))[0]
+}
+
+/** The place at a point; anywhere in the crest stands for a finish. */
+export function placeUnder(scene: Scene | null, point: [number, number]): string | undefined {
+  const ledge = ledgeUnder(scene, point)
   if (ledge) return ledge.kind === 'finish' ? 'finish' : ledge.id
   const crest = scene?.bands.find(({ key }) => key === 'finishes')
-  return crest && y > crest.y && y < crest.y + crest.height ? 'finish' : undefined
+  return crest && point[1] > crest.y && point[1] < crest.y + crest.height ? 'finish' : undefined
 }

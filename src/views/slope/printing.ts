@@ -3,7 +3,7 @@ import { standalone } from './saving'
 import './printing.css'
 
 /** Of a picture printed on several pages: pixels of the picture on one A4 page across, so that names can be read. */
-const PAGE = { width: 1040, height: 700 }
+const PAGE = { width: 1080, height: 725 }
 const OVERLAP = 40
 
 /** Prints the picture on one page, or on as many as it needs to be read. */
@@ -12,8 +12,8 @@ export function printPicture(svg: SVGSVGElement, scene: Scene, title: string, pa
   const sheet = document.createElement('div')
   sheet.className = 'slope-print'
   const { width, height } = scene
-  const across = pages === 'one' ? 1 : Math.ceil(width / (PAGE.width - OVERLAP))
-  const down = pages === 'one' ? 1 : Math.ceil(height / (PAGE.height - OVERLAP))
+  const across = pages === 'one' ? 1 : Math.ceil((width - OVERLAP) / (PAGE.width - OVERLAP))
+  const down = pages === 'one' ? 1 : Math.ceil((height - OVERLAP) / (PAGE.height - OVERLAP))
   for (let row = 0; row < down; row++) {
     for (let column = 0; column < across; column++) {
       const page = document.createElement('section')

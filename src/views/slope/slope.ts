@@ -27,6 +27,8 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
   at: ComputedRef<Item | undefined>
   /** Ids of the places that are selected. */
   selection: Ref<Set<string>>
+  /** How much is drawn: an outline of a large chart from afar. */
+  detail: Ref<'full' | 'outline'>
   goTo(item: Item | undefined): void
   setFocus(focus: Focus): void
 }
@@ -34,6 +36,8 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
 const KEY: InjectionKey<Slope> = Symbol('slope')
 /** Of an exchange, how often an attempt is met whose way is drawn in the whole picture. */
 const OFTEN = 0.02
+/** A chart of more positions is drawn in outline from afar. */
+export const MANY = 400
 /** So many of the costliest of a kind are named in the whole picture, and so many moves of the plan. */
 const NAMED_ESCAPES = 4
 const NAMED_MOVES = 12
@@ -51,6 +55,7 @@ export function provideSlope(): Slope {
   const graph = computed(() => slopeGraph(chart.value))
   const { layout, folded, toggleFold, tidy } = useLayout(chart, graph)
   const selection = ref(new Set<string>())
+  const detail = ref<'full' | 'outline'>(chart.value.positions.length > MANY ? 'outline' : 'full')
 
   const at = computed(() => itemOf(chart.value, String(route.query.at ?? '')))
   const focus = computed(() => readFocus(chart.value, route.query))
@@ -68,7 +73,14 @@ export function provideSlope(): Slope {
     if (!layout.value) return null
     const words = wordsOf(escapes.value, seen.value)
     const task = { chart: chart.value, graph: graph.value, layout: layout.value, figures: store.figures }
-    return drawScene({ ...task, ...words, costs: costs.value, folded: folded.value, measure: measureText })
+    return drawScene({
+      ...task,
+      ...words,
+      costs: costs.value,
+      detail: detail.value,
+      folded: folded.value,
+      measure: measureText,
+    })
   })
   watch(chart, ({ positions }) => {
     const left = [...selection.value].filter((id) => lookUp(positions, id))
@@ -76,7 +88,7 @@ export function provideSlope(): Slope {
   })
 
   const slope: Slope = {
-    ...{ chart, graph, scene, escapes, focus, seen, at, selection, goTo, setFocus },
+    ...{ chart, graph, scene, escapes, focus, seen, at, selection, detail, goTo, setFocus },
     ...{ layout, folded, toggleFold, tidy },
   }
   provide(KEY, slope)

@@ -17,6 +17,7 @@ function taskOf(chart = demoPlan(), of: SceneTask['figures'] = figures): SceneTa
   return {
     ...{ chart, graph, figures: of, costs, folded: new Set<string>(), measure },
     layout: layOutSlope(layoutTask(chart, graph, measure)),
+    detail: 'full',
     isNamed: (line) => line.uses >= ON_PLAN,
     isInFocus: () => true,
     isWhole: () => true,
@@ -107,6 +108,16 @@ describe('what is drawn', () => {
     expect(folded.height).toBeLessThan(scene.height)
     expect(folded.bands.map(({ key }) => key)).toEqual(scene.bands.map(({ key }) => key))
   })
+})
+
+test('an outline has the ledges, the best plan and the open rings, and nothing else', () => {
+  const outline = drawScene({ ...task, detail: 'outline' })
+  expect(outline.ledges).toEqual(scene.ledges)
+  expect(outline.lines.length).toBeLessThan(scene.lines.length)
+  const onPlan = scene.lines.filter(({ uses }) => uses >= ON_PLAN).map(({ move }) => move)
+  expect(outline.lines.map(({ move }) => move)).toEqual(expect.arrayContaining(onPlan))
+  const rings = scene.marks.filter(({ escape }) => escape.kind === 'loose')
+  expect(outline.marks.map(({ escape }) => escape.key).sort()).toEqual(rings.map(({ escape }) => escape.key).sort())
 })
 
 describe('escape attempts', () => {
