@@ -74,8 +74,10 @@ export function bestRun(chart: Chart, figures: Figures, escapes: readonly Escape
       const escape = escapes.find(({ key }) => key === escapeKey(move.id, reaction))
       if (!escape) continue
       found.escapes.add(escape.key)
-      if (escape.answer) found.moves.add(escape.answer)
-      found.places.add(lookUp(chart.moves, escape.answer)?.from ?? escape.to)
+      const answer = lookUp(chart.moves, escape.answer)
+      if (answer) found.moves.add(answer.id)
+      if (answer) found.places.add(answer.from)
+      found.places.add(escape.to)
     }
     at = landingOf(move)
     if (move.to === 'finish') found.places.add(at)

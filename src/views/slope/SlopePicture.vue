@@ -13,7 +13,7 @@ import './slope.css'
 
 /** What is drawn of the Slope, in the order in which it lies on top of each other, as far as it is in the window. */
 const props = defineProps<{ level: 'near' | 'far' | 'tiny'; window: Window; drag: Drag | null }>()
-const { scene, seen, at, selection, folded } = useSlope()
+const { scene, seen, at, selection } = useSlope()
 const store = useFigures()
 const FAR_BAND = 40_000
 
@@ -146,15 +146,6 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
         :width="Math.abs(drag.to[0] - drag.from[0])"
         :height="Math.abs(drag.to[1] - drag.from[1])"
       />
-    </g>
-    <g class="heads">
-      <rect class="column" width="92" :height="scene.height" />
-      <text v-for="band in scene.bands" :key="band.key" class="head" x="10" :y="band.y + 6">
-        <template v-if="folded.has(band.key)">{{ band.name }}, {{ band.places }} folded</template>
-        <template v-else>
-          <tspan v-for="(part, i) in band.name.split(', ')" :key="i" x="10" :dy="i ? '1.15em' : 0">{{ part }}</tspan>
-        </template>
-      </text>
     </g>
   </template>
 </template>

@@ -5,6 +5,7 @@ import { lookUp } from '../../core/chart/lookUp'
 import type { Item } from '../../core/slope/items'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import BandHeads from './BandHeads.vue'
 import BandOrder from './BandOrder.vue'
 import { boxOfItem } from './boxOfItem'
 import { useCamera } from './camera'
@@ -31,11 +32,10 @@ provideItemSheet(slope)
 const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
-const svg = ref<SVGSVGElement>()
 const root = ref<HTMLElement>()
 const panel = ref<'detail' | 'text' | 'bands' | null>(null)
 
-const camera = useCamera(svg, (event) => !isHeld(event) && !(event as MouseEvent).shiftKey)
+const camera = useCamera(root, (event) => !isHeld(event) && !(event as MouseEvent).shiftKey)
 const isWhole = ref(false)
 const level = computed(() => (isWhole.value ? 'near' : camera.level.value))
 const EVERYTHING = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity }
@@ -47,7 +47,7 @@ const walk = useWalking({ chart: () => chart.value, figures: () => store.figures
 
 const hovered = shallowRef<Item>()
 const { drag, isHeld } = useDragging({
-  ...{ svg, transform: camera.transform, scene: () => scene.value },
+  ...{ root, transform: camera.transform, scene: () => scene.value },
   click(item, also) {
     if (also && item?.kind === 'place') toggle(item.place)
     else goTo(item)
@@ -75,16 +75,19 @@ watch(
     await nextTick()
     const box = start() && scene.value.ledges.length <= FEW ? boxOfItem(scene.value, start()!) : undefined
     camera.frame(scene.value, box?.left)
+    revealHere()
   },
   { immediate: true },
 )
 watch(level, (now) => {
   slope.detail.value = now === 'near' || chart.value.positions.length <= MANY ? 'full' : 'outline'
 })
-watch(at, (item) => {
-  const box = item && scene.value && boxOfItem(scene.value, item)
+watch(at, revealHere)
+
+function revealHere() {
+  const box = at.value && scene.value && boxOfItem(scene.value, at.value)
   if (box) camera.reveal(box)
-})
+}
 
 function toggle(place = at.value?.kind === 'place' ? at.value.place : undefined) {
   if (!place || !lookUp(chart.value.positions, place)) return
@@ -166,11 +169,11 @@ const promptAt = computed(() => {
 })
 
 /** A picture for paper or a file has everything in it, whatever the window shows. */
-async function whole(take: (picture: SVGSVGElement) => void | Promise<void>) {
+async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
   isWhole.value = true
   await nextTick()
   try {
-    await take(svg.value!)
+    await take(root.value!)
   } finally {
     isWhole.value = false
   }
@@ -191,7 +194,8 @@ const print = (pages: 'one' | 'tiled') =>
     <div class="middle">
       <div
         ref="root"
-        class="canvas"
+        class="canvas slope-picture"
+        :class="level"
         tabindex="0"
         role="application"
         aria-label="The Slope: arrow keys walk the chain, Enter opens the Worksheet"
@@ -200,9 +204,10 @@ const print = (pages: 'one' | 'tiled') =>
         @dblclick="open"
         @pointerleave="hovered = undefined"
       >
-        <svg ref="svg" class="slope-picture" :class="level">
+        <svg class="picture">
           <SlopePicture :level="level" :window="inView" :drag="drag" />
         </svg>
+        <BandHeads />
         <p v-if="!chart.positions.length" class="empty">
           Nothing is charted yet. Press <span class="kbd">P</span> and name the first position: where do you start from?
           <button type="button" class="button first" @click="ask({ for: 'position', item: undefined })">Name it</button>

@@ -1,4 +1,4 @@
-import { useEventListener, useResizeObserver } from '@vueuse/core'
+import { useDebounceFn, useEventListener, useResizeObserver } from '@vueuse/core'
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
 import { onMounted, ref, shallowRef, type Ref } from 'vue'
@@ -12,7 +12,10 @@ const MOST_ZOOM = 3
 /** The picture is not blown up beyond this to fill a screen. */
 const MOST_FIT = 1.25
 /** What is outside the window is left out in steps of so many pixels, so that a pan seldom draws anything new. */
-const STEP = 240
+const STEP = 400
+
+/** A pan that has rested so long is drawn anew. */
+const SETTLED_MS = 160
 
 export interface Window {
   left: number
@@ -48,48 +51,69 @@ function turn(
 }
 
 /**
- * Pan and zoom with wheel, trackpad, touch and keys. The transform goes straight to the moving groups; only the level of
- * detail and, in coarse steps, what is in the window are told to the rest.
+ * Shows the picture under a transform. It goes straight to the elements; only the level of detail and, in coarse steps,
+ * what is in the window are told to the rest.
  */
-export function useCamera(svg: Ref<SVGSVGElement | undefined>, canPan: (event: Event) => boolean) {
+function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: number; height: number }>) {
   const transform = shallowRef<ZoomTransform>(zoomIdentity)
   const level = ref<'near' | 'far' | 'tiny'>('near')
   const window = ref<Window>({ left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity })
-  const size = ref({ width: 0, height: 0 })
-  let extent = { width: 1, height: 1 }
-  let isMoved = false
-
-  const behaviour = zoom<SVGSVGElement, unknown>()
-    .scaleExtent([LEAST_ZOOM, MOST_ZOOM])
-    .filter((event: Event) => event.type !== 'wheel' && event.type !== 'dblclick' && canPan(event))
-    .on('zoom', ({ transform: next, sourceEvent }: D3ZoomEvent<SVGSVGElement, unknown>) => {
-      isMoved ||= Boolean(sourceEvent)
-      show(next)
-    })
+  /** As the picture is drawn; it may be shifted from there. */
+  let drawn: ZoomTransform = zoomIdentity
 
   function show(next: ZoomTransform) {
     transform.value = next
-    const root = svg.value
-    if (!root) return
-    root.querySelector('.moving')?.setAttribute('transform', next.toString())
-    root.querySelector('.heads')?.setAttribute('transform', `translate(0 ${next.y}) scale(${next.k})`)
-    root.classList.toggle('panned', next.x < -4)
-    if (root.style.getPropertyValue('--zoom') !== String(next.k)) root.style.setProperty('--zoom', String(next.k))
+    if (!root.value) return
+    const [x, y] = [next.x - drawn.x, next.y - drawn.y]
+    root.value.querySelector('.heads')?.setAttribute('transform', `translate(0 ${next.y}) scale(${next.k})`)
+    root.value.classList.toggle('panned', next.x < -4)
+    if (next.k !== drawn.k || Math.max(Math.abs(x), Math.abs(y)) > STEP / 2) return draw()
+    root.value.querySelector<SVGElement>('.picture')!.style.transform = `translate(${x}px, ${y}px)`
+    drawSoon()
+  }
+
+  /** Draws anew what is in the window now; until then the picture that is there is only shifted, which costs nothing. */
+  function draw() {
+    const { value: next } = transform
+    drawn = next
+    if (!root.value) return
+    root.value.querySelector('.moving')?.setAttribute('transform', next.toString())
+    root.value.querySelector<SVGElement>('.picture')!.style.transform = ''
+    root.value.style.setProperty('--zoom', String(next.k))
     level.value = next.k < TINY ? 'tiny' : next.k < READABLE ? 'far' : 'near'
     const box = windowOf(next, size.value)
     if (box.left !== window.value.left || box.top !== window.value.top || box.right !== window.value.right) {
       window.value = box
     }
   }
+  const drawSoon = useDebounceFn(draw, SETTLED_MS)
 
-  const apply = (next: ZoomTransform) => svg.value && select(svg.value).call(behaviour.transform, next)
+  return { transform, level, window, show }
+}
+
+/** Pan and zoom with wheel, trackpad, touch and keys. `canPan`: whether what was pressed there begins a pan. */
+export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Event) => boolean) {
+  const size = ref({ width: 0, height: 0 })
+  const { transform, level, window, show } = useDrawing(root, size)
+  let extent = { width: 1, height: 1 }
+  let isMoved = false
+
+  const behaviour = zoom<HTMLElement, unknown>()
+    .scaleExtent([LEAST_ZOOM, MOST_ZOOM])
+    .filter((event: Event) => event.type !== 'wheel' && event.type !== 'dblclick' && canPan(event))
+    .on('zoom', ({ transform: next, sourceEvent }: D3ZoomEvent<HTMLElement, unknown>) => {
+      isMoved ||= Boolean(sourceEvent)
+      show(next)
+    })
+
+  const apply = (next: ZoomTransform) => root.value && select(root.value).call(behaviour.transform, next)
   const by = (factor: number, at?: [number, number]) => {
     isMoved = true
-    if (svg.value) select(svg.value).call(behaviour.scaleBy, factor, at)
+    if (root.value) select(root.value).call(behaviour.scaleBy, factor, at)
   }
   const pan = (x: number, y: number) => {
     isMoved = true
-    if (svg.value) select(svg.value).call(behaviour.translateBy, x / transform.value.k, y / transform.value.k)
+    if (root.value) select(root.value).call(behaviour.translateBy, x / transform.value.k, y / transform.value.k)
   }
 
   /** Shows a part of the picture whole, or all of it. */
@@ -121,15 +145,15 @@ export function useCamera(svg: Ref<SVGSVGElement | undefined>, canPan: (event: E
     if (level.value !== 'near' && x !== undefined) centre(x, picture.height / 2, READING)
   }
 
-  useResizeObserver(svg, ([{ contentRect }]) => {
+  useResizeObserver(root, ([{ contentRect }]) => {
     size.value = { width: contentRect.width, height: contentRect.height }
     if (!isMoved) fit()
   })
-  useEventListener(svg, 'wheel', (event: WheelEvent) => {
+  useEventListener(root, 'wheel', (event: WheelEvent) => {
     event.preventDefault()
     turn(event, pan, by)
   })
-  onMounted(() => svg.value && select(svg.value).call(behaviour).on('dblclick.zoom', null))
+  onMounted(() => root.value && select(root.value).call(behaviour).on('dblclick.zoom', null))
 
   return { transform, level, window, size, by, pan, fit, reveal, frame, centre }
 }

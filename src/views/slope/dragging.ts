@@ -15,7 +15,7 @@ export interface Drag {
 }
 
 interface Dragging {
-  svg: Ref<SVGSVGElement | undefined>
+  root: Ref<HTMLElement | undefined>
   transform: ShallowRef<ZoomTransform>
   scene(): Scene | null
   /** A click: to go there, or (with Shift) to select it too. */
@@ -34,9 +34,9 @@ const REACH = 11
 const TREMBLE = 5
 
 /** Where a pointer is in the picture, and what lies there. */
-function useFinding(task: Pick<Dragging, 'svg' | 'transform' | 'scene'>) {
+function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
   function pointOf(event: MouseEvent): [number, number] {
-    const { left, top } = task.svg.value!.getBoundingClientRect()
+    const { left, top } = task.root.value!.getBoundingClientRect()
     return task.transform.value.invert([event.clientX - left, event.clientY - top])
   }
 
@@ -64,7 +64,7 @@ export function useDragging(task: Dragging) {
 
   const { pointOf, itemUnder } = useFinding(task)
 
-  useEventListener(task.svg, 'pointerdown', (event: PointerEvent) => {
+  useEventListener(task.root, 'pointerdown', (event: PointerEvent) => {
     if (event.button !== 0) return
     const target = event.target as Element
     const item = itemUnder(event)
@@ -79,7 +79,7 @@ export function useDragging(task: Dragging) {
     }
   })
 
-  useEventListener(task.svg, 'pointermove', (event: PointerEvent) => {
+  useEventListener(task.root, 'pointermove', (event: PointerEvent) => {
     if (!pressed && event.pointerType === 'mouse') task.hovered(itemUnder(event))
   })
 
@@ -87,7 +87,7 @@ export function useDragging(task: Dragging) {
     if (!pressed || pressed.kind === 'click') return
     if (!drag.value) {
       if (Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) < TREMBLE) return
-      const { left, top } = task.svg.value!.getBoundingClientRect()
+      const { left, top } = task.root.value!.getBoundingClientRect()
       const from = task.transform.value.invert([pressed.x - left, pressed.y - top])
       drag.value = { kind: pressed.kind, item: pressed.item, from, to: from }
     }

@@ -7,7 +7,7 @@ const PAGE = { width: 1080, height: 725 }
 const OVERLAP = 40
 
 /** Prints the picture on one page, or on as many as it needs to be read. */
-export function printPicture(svg: SVGSVGElement, scene: Scene, title: string, pages: 'one' | 'tiled'): void {
+export function printPicture(root: HTMLElement, scene: Scene, title: string, pages: 'one' | 'tiled'): void {
   document.querySelector('.slope-print')?.remove()
   const sheet = document.createElement('div')
   sheet.className = 'slope-print'
@@ -19,7 +19,7 @@ export function printPicture(svg: SVGSVGElement, scene: Scene, title: string, pa
       const page = document.createElement('section')
       const head = document.createElement('p')
       head.textContent = `${title} · the Slope${across * down > 1 ? ` · ${row * across + column + 1} of ${across * down}` : ''}`
-      const picture = standalone(svg, scene)
+      const picture = standalone(root, scene)
       picture.removeAttribute('width')
       picture.removeAttribute('height')
       const box = pages === 'one' ? [0, 0, width, height] : [column * (PAGE.width - OVERLAP), row * (PAGE.height - OVERLAP), PAGE.width, PAGE.height] // prettier-ignore

@@ -7,44 +7,52 @@ const SCALE = 2
 /** Most pixels along a side that a browser's canvas surely takes. */
 const MOST_PIXELS = 8000
 
+const SVG = 'http://www.w3.org/2000/svg'
+
 /** The picture on its own: text stays text, fonts are named, every look is written where it applies. */
-export function standalone(svg: SVGSVGElement, { width, height }: Scene): SVGSVGElement {
-  const copy = svg.cloneNode(true) as SVGSVGElement
-  const drawn = [...svg.querySelectorAll('*')]
-  const copies = [...copy.querySelectorAll('*')]
+export function standalone(root: HTMLElement, { width, height }: Scene): SVGSVGElement {
+  const whole = document.createElementNS(SVG, 'svg')
+  whole.setAttribute('xmlns', SVG)
+  whole.setAttribute('viewBox', `0 0 ${width} ${height}`)
+  whole.setAttribute('width', String(width))
+  whole.setAttribute('height', String(height))
+  const ground = document.createElementNS(SVG, 'rect')
+  ground.setAttribute('width', String(width))
+  ground.setAttribute('height', String(height))
+  ground.setAttribute('fill', getComputedStyle(root).backgroundColor)
+  whole.append(ground)
+  for (const group of root.querySelectorAll('.moving, .heads')) {
+    const copy = withLook(group)
+    copy.removeAttribute('transform')
+    whole.append(copy)
+  }
+  return whole
+}
+
+function withLook(original: Element): Element {
+  const copy = original.cloneNode(true) as Element
+  const drawn = [original, ...original.querySelectorAll('*')]
+  const copies = [copy, ...copy.querySelectorAll('*')]
   copies.forEach((element, i) => {
     const look = getComputedStyle(drawn[i])
     for (const name of LOOK) element.setAttribute(name, look.getPropertyValue(name))
     for (const { name } of [...element.attributes]) {
-      if (name === 'class' || name.startsWith('data-')) element.removeAttribute(name)
+      if (name === 'class' || name === 'style' || name.startsWith('data-')) element.removeAttribute(name)
     }
   })
   drawn.forEach((element, i) => element.matches(NOT_DRAWN) && copies[i].remove())
-  copy.querySelectorAll('g').forEach((group) => group.removeAttribute('font-size'))
-  for (const group of copy.children) group.removeAttribute('transform')
-  const ground = copy.ownerDocument.createElementNS('http://www.w3.org/2000/svg', 'rect')
-  ground.setAttribute('width', String(width))
-  ground.setAttribute('height', String(height))
-  ground.setAttribute('fill', getComputedStyle(svg).backgroundColor)
-  copy.prepend(ground)
-  copy.removeAttribute('class')
-  copy.removeAttribute('style')
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg')
-  copy.setAttribute('viewBox', `0 0 ${width} ${height}`)
-  copy.setAttribute('width', String(width))
-  copy.setAttribute('height', String(height))
   return copy
 }
 
 /** Saves the picture as a file. Returns what went wrong, if something did. */
 export async function savePicture(
-  svg: SVGSVGElement,
+  root: HTMLElement,
   scene: Scene,
   title: string,
   kind: 'svg' | 'png',
 ): Promise<string | null> {
   const name = `${title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}-slope.${kind}`
-  const copy = standalone(svg, scene)
+  const copy = standalone(root, scene)
   if (kind === 'svg') {
     download(new Blob([new XMLSerializer().serializeToString(copy)], { type: 'image/svg+xml' }), name)
     return null
@@ -73,7 +81,7 @@ async function fontFaces(): Promise<SVGStyleElement> {
       return rule.cssText.replace(/url\("?[^")]+"?\)/, `url(${data})`)
     }),
   )
-  const style = document.createElementNS('http://www.w3.org/2000/svg', 'style')
+  const style = document.createElementNS(SVG, 'style')
   style.textContent = faces.join('\n')
   return style
 }
