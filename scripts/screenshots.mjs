@@ -11,6 +11,7 @@ const PICTURES = [
   { name: 'worksheet', path: SHEET },
   { name: 'slope', path: '/#/slope' },
   { name: 'slope-around', path: AROUND },
+  { name: 'holds', path: '/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
   { name: 'charts', path: '/#/charts' },
   { name: 'desk-dark', path: '/#/desk', colorScheme: 'dark' },
   { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },

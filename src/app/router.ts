@@ -13,6 +13,7 @@ export const router = createRouter({
       name: 'worksheet',
       component: () => import('../views/worksheet/WorksheetView.vue'),
     },
+    { path: '/holds/:position?', name: 'holds', component: () => import('../views/holds/HoldsView.vue') },
     { path: '/charts', name: 'charts', component: () => import('../views/charts/ChartsView.vue') },
     { path: '/:rest(.*)*', redirect: '/desk' },
   ],

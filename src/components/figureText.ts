@@ -14,6 +14,13 @@ export function signed(value: number): string {
   return value > 0 && text !== '0' ? `+${text}` : text
 }
 
+/** What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no change". */
+export function changeText(value: number): string {
+  if (Math.abs(value) < 0.0005) return 'no change'
+  if (Math.abs(value) >= 0.0095) return signed(value)
+  return `${value > 0 ? '+' : '−'}${Math.abs(value * 100).toFixed(1)}`
+}
+
 /** 0.38709 -> "38.71". */
 export function finer(value: number): string {
   return (value * 100).toFixed(2).replace('-', '−')

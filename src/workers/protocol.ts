@@ -1,7 +1,8 @@
 import type { Changed } from '../core/chart/changes'
 import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
-import type { Figures } from '../core/insight/figures'
+import type { PositionId } from '../core/chart/ids'
+import type { Figures, Worths } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
 import type { Problem } from '../core/problem'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
@@ -42,4 +43,19 @@ export interface ToLayout {
 export interface FromLayout {
   ticket: number
   layout: SlopeLayout
+}
+
+/** Other ways that a chart could be, each by what is another in it, and what they would be worth. */
+export interface ToTrials {
+  ticket: number
+  changed: Changed
+  scenario: Scenario
+  position: PositionId
+  trials: { key: string; changed: Changed }[]
+}
+
+export interface FromTrials {
+  ticket: number
+  key: string
+  worths: Worths | null
 }

@@ -133,6 +133,7 @@ for (const scheme of ['light', 'dark'] as const) {
       '/#/worksheet/back-seatbelt-on',
       '/#/desk',
       '/#/slope?at=move%20americana',
+      '/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip',
       '/#/charts',
     ]) {
       await page.goto(path)

@@ -134,7 +134,14 @@ describe('the palette', () => {
   it('offers undo only where there is something to undo, and works without a chart', () => {
     expect(commands.some(({ name }) => name === 'Undo: Rename')).toBe(true)
     expect(commands.some(({ does }) => does === 'redo')).toBe(false)
-    expect(commandsFor(null, {}).map(({ key }) => key)).toEqual(['desk', 'slope', 'worksheet', 'charts', 'shortcuts'])
+    expect(commandsFor(null, {}).map(({ key }) => key)).toEqual([
+      'desk',
+      'slope',
+      'worksheet',
+      'holds',
+      'charts',
+      'shortcuts',
+    ])
   })
 })
 

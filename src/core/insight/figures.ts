@@ -42,6 +42,8 @@ export interface PositionFigure {
   /** Id of the best move, `wait`, or null where there is nothing to do. */
   best: string | null
   visits: number
+  /** What holding still for a second is worth, and then the best; null where nothing can be waited for. */
+  still: number | null
 }
 
 /** A move tried from its own position with its own holds; value null where it cannot be tried. */
@@ -100,6 +102,23 @@ export function looseEndCost(chart: Chart, scenario: Scenario, end: LooseEnd, va
   if (!compiled.ok) return failure(...compiled.problems)
   const solved = solve(compiled.value)
   return solved.ok ? success(solved.value.values[compiled.value.start] - value) : failure(...solved.problems)
+}
+
+/** What the start and a position (with its own holds) are worth; or why that cannot be computed. */
+export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId): Result<Worths> {
+  const compiled = compileGame(chart, scenario)
+  if (!compiled.ok) return failure(...compiled.problems)
+  const solved = solve(compiled.value)
+  if (!solved.ok) return failure(...solved.problems)
+  const { game, values } = solved.value
+  const { index, ownState } = game.meaning
+  const state = ownState[index.positions.findIndex(({ record }) => record.id === position)]
+  return success({ start: values[game.start], position: values[state] })
+}
+
+export interface Worths {
+  start: number
+  position: number
 }
 
 function gather(solution: Solution): Figures {
@@ -176,7 +195,20 @@ function visitsByPosition(game: Game, occupancy: Occupancy): Float64Array {
 
 function positionFigure(solution: Solution, p: number, visits: number): PositionFigure {
   const state = solution.game.meaning.ownState[p]
-  return { value: solution.values[state], best: bestIn(solution, state), visits }
+  return {
+    value: solution.values[state],
+    best: bestIn(solution, state),
+    visits,
+    still: worthOfWaiting(solution, state),
+  }
+}
+
+function worthOfWaiting(solution: Solution, state: number): number | null {
+  if (state < TERMINALS) return null
+  const { game, evaluator } = solution
+  const wait = game.groupActions[game.stateGroup[state]]
+  const value = evaluator.actionInState(wait, fullClock(solution), state)
+  return value === -Infinity ? null : value
 }
 
 function moveValue(solution: Solution, m: number): number | null {

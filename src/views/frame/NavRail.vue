@@ -19,6 +19,7 @@ const GROUPS = [
       { to: '/desk', name: 'Desk' },
       { to: '/slope', name: 'Slope' },
       { to: '/worksheet', name: 'Worksheet' },
+      { to: '/holds', name: 'Holds' },
     ],
   },
   { name: 'Keep', screens: [{ to: '/charts', name: 'Charts' }] },

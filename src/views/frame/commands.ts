@@ -16,6 +16,7 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
     { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },
     { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
+    { key: 'holds', name: 'Holds', aliases: ['pin', 'controls'], where: 'screen', go: { path: '/holds' } },
     { key: 'charts', name: 'Charts', aliases: ['files', 'import', 'export'], where: 'screen', go: { path: '/charts' } },
     { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },
     ...(steps.undo ? [{ key: 'undo', name: `Undo: ${steps.undo}`, where: 'action', does: 'undo' as const }] : []),

@@ -12,6 +12,7 @@ import { useFigures } from '../../stores/figures'
 import { useWorksheet } from './worksheet'
 
 /** The positions by band, with what each is worth; found by a few letters, made by naming one that is not there. */
+const props = withDefaults(defineProps<{ screen?: 'worksheet' | 'holds' }>(), { screen: 'worksheet' })
 const { chart, position } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
@@ -32,7 +33,7 @@ const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.p
 
 async function open(id: PositionId) {
   text.value = ''
-  await router.push(`/worksheet/${id}`)
+  await router.push(`/${props.screen}/${id}`)
 }
 
 async function add(name: string) {
@@ -82,7 +83,7 @@ defineExpose({ search: () => field.value?.focus() })
       <a
         v-for="(one, i) in band.positions"
         :key="one.id"
-        :href="`#/worksheet/${one.id}`"
+        :href="`#/${screen}/${one.id}`"
         :data-position="one.id"
         :class="{ here: one.id === position?.id }"
         :aria-current="one.id === position?.id ? 'page' : undefined"

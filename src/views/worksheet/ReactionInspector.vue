@@ -10,6 +10,7 @@ import { DEFAULT_REACTION_SECONDS, type Reaction } from '../../core/chart/reacti
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
+import UsesField from './UsesField.vue'
 import { useWorksheet } from './worksheet'
 
 /** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
@@ -36,6 +37,13 @@ function toggleBreak(id: string, isBroken: boolean) {
     const breaks = isBroken ? [...others, id] : others
     if (breaks.length) reaction.breaks = breaks
     else delete reaction.breaks
+  })
+}
+
+function setUses(uses: string[]) {
+  set('What it uses', (reaction) => {
+    if (uses.length) reaction.uses = uses
+    else delete reaction.uses
   })
 }
 
@@ -102,6 +110,7 @@ function remove() {
         @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
+      <UsesField :uses="reaction.uses ?? []" @change="setUses" />
       <NotesField :value="reaction.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
     <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">

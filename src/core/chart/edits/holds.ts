@@ -1,0 +1,80 @@
+import type { Chart } from '../chart'
+import type { Hold } from '../hold'
+import { holder } from '../hold'
+import { idFromName, type HoldId, type PositionId } from '../ids'
+import { Gone, idsIn, positionIn } from './find'
+
+export function holdIn(chart: Chart, id: string): Hold {
+  const hold = chart.holds?.find((one) => one.id === id)
+  if (!hold) throw new Gone('hold', id)
+  return hold
+}
+
+export function addHold(chart: Chart, fields: Omit<Hold, 'id'>): HoldId {
+  const id = idFromName(fields.name, idsIn(chart.holds ?? [])) as HoldId
+  chart.holds = [...(chart.holds ?? []), { id, ...fields }]
+  return id
+}
+
+/** Puts a hold on in a position; what the same limbs of that person did before, they let go of. Returns what that was. */
+export function putOn(chart: Chart, position: PositionId, id: string): HoldId[] {
+  const hold = holdIn(chart, id)
+  const record = positionIn(chart, position)
+  const rivals = (record.holds ?? []).filter((other) => {
+    const one = holdIn(chart, other)
+    return other !== id && holder(one) === holder(hold) && one.limbs.some((limb) => hold.limbs.includes(limb))
+  })
+  record.holds = [...(record.holds ?? []).filter((other) => other !== id && !rivals.includes(other)), hold.id]
+  return rivals
+}
+
+export function takeOff(chart: Chart, position: PositionId, id: string): void {
+  const record = positionIn(chart, position)
+  const left = (record.holds ?? []).filter((other) => other !== id)
+  if (left.length) record.holds = left
+  else delete record.holds
+}
+
+/** What a hold takes from a capability; 0 takes the denial away. */
+export function setDenial(chart: Chart, id: string, capability: string, strength: number): void {
+  const hold = holdIn(chart, id)
+  const others = (hold.denies ?? []).filter((denial) => denial.capability !== capability)
+  const denies = strength > 0 ? [...others, { capability, strength }] : others
+  if (denies.length) hold.denies = denies
+  else delete hold.denies
+}
+
+/** Sets the limbs of a hold; positions where one of them does something else already let go of that. */
+export function setLimbs(chart: Chart, id: string, limbs: Hold['limbs']): void {
+  if (!limbs.length) return
+  const hold = holdIn(chart, id)
+  for (const { name, adds } of chart.moves) {
+    const others = adds?.includes(hold.id)
+      ? adds.filter((other) => other !== id).map((other) => holdIn(chart, other))
+      : []
+    const rival = others.find(
+      (other) => holder(other) === holder(hold) && other.limbs.some((limb) => limbs.includes(limb)),
+    )
+    if (rival) throw new Error(`“${name}” puts “${rival.name}” on too, with the same limb`)
+  }
+  hold.limbs = limbs
+  for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) putOn(chart, position.id, id)
+}
+
+/** Takes a hold away from everything that names it. */
+export function removeHold(chart: Chart, id: string): void {
+  holdIn(chart, id)
+  chart.holds = chart.holds!.filter((hold) => hold.id !== id)
+  for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) takeOff(chart, position.id, id)
+  const records = [...chart.moves, ...chart.reactions] as Partial<Record<(typeof NAMING)[number], HoldId[]>>[]
+  for (const record of records) {
+    for (const field of NAMING) {
+      if (!record[field]?.includes(id as HoldId)) continue
+      const left = record[field].filter((other) => other !== id)
+      if (left.length) record[field] = left
+      else delete record[field]
+    }
+  }
+}
+
+const NAMING = ['needs', 'adds', 'drops', 'keeps', 'strips'] as const

@@ -1,0 +1,90 @@
+import { computed, inject, onScopeDispose, provide, reactive, watch, type ComputedRef, type InjectionKey } from 'vue'
+import { produce } from 'immer'
+import { useRoute, useRouter } from 'vue-router'
+import { takeOff } from '../../core/chart/edits/holds'
+import { holder, type Hold } from '../../core/chart/hold'
+import { lookUp } from '../../core/chart/lookUp'
+import type { Chart } from '../../core/chart/chart'
+import type { Position } from '../../core/chart/position'
+import type { Worths } from '../../core/insight/figures'
+import { nextHolds, type NextHold } from '../../core/pin/arrange'
+import { pinCheck, type PinCheck } from '../../core/pin/pinCheck'
+import { useFigures } from '../../stores/figures'
+import { TrialsClient } from '../../workers/trialsClient'
+import { provideSheet } from '../worksheet/worksheet'
+
+interface Holds {
+  chart: ComputedRef<Chart>
+  position: ComputedRef<Position | undefined>
+  /** The position's own holds. */
+  on: ComputedRef<Hold[]>
+  check: ComputedRef<PinCheck>
+  next: ComputedRef<NextHold[]>
+  selected: ComputedRef<Hold | undefined>
+  /** What the position and the start would be worth without a hold, or with one more, by its id; undefined until known. */
+  worths: Map<string, Worths | null>
+  select(hold: string | undefined): void
+}
+
+const KEY: InjectionKey<Holds> = Symbol('holds')
+const trialsWorker = () => new Worker(new URL('../../workers/trials.worker.ts', import.meta.url), { type: 'module' })
+/** Those that promise most are tried out. */
+const TRIED = 4
+
+/** What the Holds screen looks at is in the address; the Worksheet's list of positions serves it too. */
+export function provideHolds(): Holds {
+  const route = useRoute()
+  const router = useRouter()
+  const figures = useFigures()
+  const word = (value: unknown) => (typeof value === 'string' && value ? value : undefined)
+  const sheet = provideSheet({
+    position: () => word(route.params.position) ?? figures.scenario?.start,
+    move: () => undefined,
+    reaction: () => undefined,
+    picksAnswer: () => false,
+    select: () => undefined,
+  })
+  const { chart, position } = sheet
+  const on = computed(() => (position.value?.holds ?? []).flatMap((id) => lookUp(chart.value.holds, id) ?? []))
+  const check = computed(() =>
+    position.value ? pinCheck(chart.value, position.value.id) : { capabilities: [], escapes: [] },
+  )
+  const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id) : []))
+  const selected = computed(() => lookUp(chart.value.holds, word(route.query.hold)))
+  const worths = useTrials(chart, position, on, next)
+
+  const select = (hold: string | undefined) =>
+    void router.replace({ path: `/holds/${position.value?.id ?? ''}`, query: hold ? { hold } : {} })
+  const holds: Holds = { chart, position, on, check, next, selected, worths, select }
+  provide(KEY, holds)
+  return holds
+}
+
+export const useHolds = (): Holds => inject(KEY)!
+
+/** Solves the chart as it would be without each hold that is on, and with each of the best that could be. */
+function useTrials(
+  chart: ComputedRef<Chart>,
+  position: ComputedRef<Position | undefined>,
+  on: ComputedRef<Hold[]>,
+  next: ComputedRef<NextHold[]>,
+) {
+  const figures = useFigures()
+  const worths = reactive(new Map<string, Worths | null>())
+  const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
+  onScopeDispose(() => client.stop())
+
+  watch(
+    () => [figures.figures, position.value?.id] as const,
+    ([solved, id]) => {
+      worths.clear()
+      if (!solved || !id || !figures.scenario) return client.stop()
+      const variant = (change: (draft: Chart) => void) => produce(chart.value, change)
+      const without = on.value.filter((hold) => holder(hold) === 'ours').map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) })) // prettier-ignore
+      const more = next.value.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => void draft.positions.find((one) => one.id === id)!.holds!.push(hold)) })) // prettier-ignore
+      client.ask(chart.value, figures.scenario, id, [...without, ...more])
+    },
+    { immediate: true },
+  )
+  return worths
+}

@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { exported, openDemo, worth } from './coach'
+
+test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
+  await openDemo(page)
+  const before = await worth(page)
+  await page.getByRole('link', { name: 'Holds' }).click()
+  await page.getByRole('navigation', { name: 'Positions' }).getByText('Side control, hips low').click()
+  const escape = page.getByRole('row').filter({ hasText: 'Frames and hips out' })
+  await expect(escape).toContainText('5 of 10 left')
+  const on = page.getByRole('region', { name: 'Holds that are on' })
+  await expect(on).toContainText('reopens Frames and hips out')
+  await expect(on.getByRole('listitem').locator('b')).toHaveText(/^−\d/)
+
+  await page.getByRole('button', { name: 'Let go of Left knee on the near hip' }).click()
+  await expect(escape).toContainText('open')
+  await expect(on).toContainText('No hold is charted here.')
+  await expect.poll(() => worth(page)).not.toBe(before)
+  await page.keyboard.press('Control+z')
+  await expect(escape).toContainText('5 of 10 left')
+  await expect.poll(() => worth(page)).toBe(before)
+
+  const more = page.getByRole('region', { name: 'One more control' })
+  await more.getByRole('button', { name: 'Left underhook on the far arm' }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'Turns to the knees' })).toContainText('5 of 10 left')
+  await expect(more).toContainText('Least is left to them with')
+})
+
+test('a hold is named, given limbs and what it takes, and is worth something on the Worksheet', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/holds/side-control-hips-low')
+  await page.getByRole('button', { name: '+ hold' }).click()
+  await page.keyboard.type('Cross-face')
+  await page.keyboard.press('Enter')
+  const detail = page.getByRole('complementary', { name: 'The hold in detail' })
+  await expect(detail).toContainText('ours, in Side control, hips low')
+  await detail.getByLabel('left shoulder').check()
+  await detail.getByLabel('left hand', { exact: true }).uncheck()
+  await detail.getByLabel('Takes from: turn away').fill('9')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('region', { name: 'Their shoulders' })).toContainText('1 of 10 left')
+  await expect(detail).toContainText('this hold is worth')
+
+  await page.getByRole('link', { name: 'Turns to the knees' }).click()
+  await expect(page).toHaveURL(/worksheet\/side-control-hips-low/)
+  await page.getByText('They must: turn away').click()
+  await page.getByLabel('bridge', { exact: true }).check()
+  const file = (await exported(page)) as {
+    holds: { id: string }[]
+    positions: { id: string; holds?: string[] }[]
+    reactions: { id: string; uses?: string[] }[]
+  }
+  expect(file.holds.find(({ id }) => id === 'cross-face')).toEqual({
+    ...{ id: 'cross-face', name: 'Cross-face', limbs: ['left-shoulder'] },
+    denies: [{ capability: 'turn-away', strength: 0.9 }],
+  })
+  expect(file.positions.find(({ id }) => id === 'side-control-hips-low')!.holds).toContain('cross-face')
+  expect(file.reactions.find(({ id }) => id === 'turns-to-the-knees')!.uses).toEqual(['turn-away', 'bridge'])
+})
