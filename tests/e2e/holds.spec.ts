@@ -6,7 +6,8 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   const before = await worth(page)
   await page.getByRole('link', { name: 'Holds' }).click()
   await page.getByRole('navigation', { name: 'Positions' }).getByText('Side control, hips low').click()
-  const escape = page.getByRole('row').filter({ hasText: 'Frames and hips out' })
+  const escapes = page.getByRole('region', { name: 'Their escapes from here' })
+  const escape = escapes.getByRole('row').filter({ hasText: 'Frames and hips out' })
   await expect(escape).toContainText('5 of 10 left')
   const on = page.getByRole('region', { name: 'Holds that are on' })
   await expect(on).toContainText('reopens Frames and hips out')
@@ -20,9 +21,13 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   await expect(escape).toContainText('5 of 10 left')
   await expect.poll(() => worth(page)).toBe(before)
 
+  const pins = page.getByRole('region', { name: 'Arrangements side by side' })
+  await expect(pins).toContainText('When they go for Turns to the knees, be in Side control, head and far arm')
+  await expect(pins).toContainText('Cross-face and underhook')
+
   const more = page.getByRole('region', { name: 'One more control' })
   await more.getByRole('button', { name: 'Left underhook on the far arm' }).click()
-  await expect(page.getByRole('row').filter({ hasText: 'Turns to the knees' })).toContainText('5 of 10 left')
+  await expect(escapes.getByRole('row').filter({ hasText: 'Turns to the knees' })).toContainText('5 of 10 left')
   await expect(more).toContainText('Least is left to them with')
 })
 

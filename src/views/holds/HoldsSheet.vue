@@ -6,6 +6,7 @@ import { limbsWords } from '../../core/pin/words'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
 import PositionList from '../worksheet/PositionList.vue'
+import ArrangementTable from './ArrangementTable.vue'
 import HoldInspector from './HoldInspector.vue'
 import HoldsOn from './HoldsOn.vue'
 import OneMore from './OneMore.vue'
@@ -44,6 +45,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
       <HoldsOn />
       <ThreeQuestions v-if="on.length || hindrable" />
       <PinTable v-if="check.escapes.length" />
+      <ArrangementTable />
       <OneMore v-if="hindrable" />
       <p v-if="figure?.still !== undefined && figure.still !== null" class="panel still">
         Holding still here is worth <b>{{ hundred(figure.still) }}</b>,

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { hundred } from '../../components/figureText'
+import { lookUp } from '../../core/chart/lookUp'
+import { arrangementsOf, compareArrangements, switchingPlan } from '../../core/pin/compare'
+import { leftWords } from '../../core/pin/words'
+import { useFigures } from '../../stores/figures'
+import { useHolds } from './holds'
+import LeftBar from './LeftBar.vue'
+
+/** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
+const { chart, position } = useHolds()
+const store = useFigures()
+const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
+const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
+const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name ?? ''
+const plan = computed(() =>
+  switchingPlan(chart.value, position.value!.id, compared.value).map((one) => ({
+    ...one,
+    escape: lookUp(chart.value.reactions, one.reaction)?.name,
+    by: lookUp(chart.value.moves, one.move)?.name,
+  })),
+)
+const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
+</script>
+
+<template>
+  <section v-if="isComparable" class="panel arrangements" aria-label="Arrangements side by side">
+    <h2>Arrangements side by side <span>what each leaves of their escapes</span></h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="The table of arrangements">
+      <table>
+        <thead>
+          <tr>
+            <th>they</th>
+            <th v-for="one in compared.arrangements" :key="one.id" :class="{ here: one.id === position!.id }">
+              <RouterLink :to="`/holds/${one.id}`">{{ one.name }}</RouterLink>
+              <b v-if="worthOf(one.id) !== undefined"> {{ hundred(worthOf(one.id)!) }}</b>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="escape in compared.escapes" :key="escape.reaction">
+            <td>{{ escape.name }}</td>
+            <td v-for="(left, i) in escape.left" :key="i" :class="{ best: escape.best === i }">
+              <LeftBar :left="left" />
+              <span v-if="escape.best === i" class="small"> least</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <ul v-if="plan.length" class="plan">
+      <li v-for="one in plan" :key="one.reaction">
+        <span>
+          When they go for <b>{{ one.escape }}</b>, be in
+          <RouterLink :to="`/holds/${one.to}`">{{ nameOf(one.to) }}</RouterLink>
+          <span class="muted"> ({{ leftWords(one.before) }} here, {{ leftWords(one.after) }} there)</span>
+          <template v-if="one.by">: {{ one.by }}.</template>
+          <template v-else>. No move that switches is charted.</template>
+        </span>
+      </li>
+    </ul>
+    <p v-else class="muted small">Against what they do here, no other arrangement leaves less.</p>
+  </section>
+</template>
+
+<style scoped src="./holdsPanel.css"></style>
+
+<style scoped>
+.scrolls {
+  overflow-x: auto;
+}
+
+th {
+  min-width: 130px;
+  vertical-align: bottom;
+}
+
+th.here {
+  color: var(--ink);
+  border-bottom: 3px solid var(--ours);
+}
+
+th b {
+  margin-left: 8px;
+  font: 700 16px/1.2 var(--label);
+}
+
+.best {
+  font-weight: 700;
+}
+
+.plan {
+  margin-top: 6px;
+}
+</style>
