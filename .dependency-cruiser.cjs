@@ -21,6 +21,7 @@ module.exports = {
     only('solve-knows-games', '^src/core/solve', ['^src/core/(solve|game|problem)']),
     only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
     only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),
+    only('sides-know-charts', '^src/core/sides', ['^src/core/(sides|chart)']),
     only('pin-knows-holds', '^src/core/pin', ['^src/core/(pin|holds|chart|problem)']),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),

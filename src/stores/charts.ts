@@ -21,7 +21,7 @@ export const useCharts = defineStore('charts', () => {
   const library = useLibrary(db, current, announce)
   const { add, open, forget } = library
   const importing = useImporting({
-    ...{ add, open, forget, edit: current.edit },
+    ...{ add, open, forget, edit: current.editKept },
     entries: () => library.entries.value,
     openId: () => current.chart.value?.id,
   })
@@ -60,10 +60,10 @@ export const useCharts = defineStore('charts', () => {
   /** Keeps how a chart is looked at; a view that cannot be kept is no loss worth telling. */
   const keepView = async (view: StoredView) => void (await db.value?.put('views', view).catch(() => undefined))
 
-  const { chart, saving, steps, edit, undo, redo, exportText } = current
+  const { chart, saving, steps, isFlipped, edit, undo, redo, exportText } = current
   const { entries, kept, bin, create, duplicate, remove, restore } = library
   return {
-    ...{ entries, kept, bin, chart, saving, steps, news, isReady, isForgetful },
+    ...{ entries, kept, bin, chart, saving, steps, isFlipped, news, isReady, isForgetful },
     ...{ start, open, edit, undo, redo, create, add, duplicate, remove, restore, forget, tell, exportText },
     ...importing,
     ...{ viewOf, keepView },

@@ -1,8 +1,11 @@
-import { ref, shallowRef } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { ref, shallowRef, watch } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import { makeChart } from '../core/format/chartFile'
+import { mirrorChart } from '../core/sides/mirror'
 import { ChartSession, type Edit, type Saving } from '../storage/chartSession'
 import type { Database } from '../storage/database'
+import { mirroredEdit } from '../storage/mirroredEdit'
 
 export type Tell = (text: string, kind?: 'info' | 'warning') => void
 
@@ -15,13 +18,16 @@ interface Surroundings {
 
 /** The chart that is open: its session as the screens see it. */
 export function useOpenChart({ tell, announce, saved }: Surroundings) {
+  /** As it is seen: from the side that it was charted for, or (flipped) from the other. */
   const chart = shallowRef<Chart | null>(null)
+  const isFlipped = useLocalStorage('ataque-flipped', false)
   const saving = ref<Saving>({ state: 'saved', at: 0 })
   const steps = ref<{ undo?: string; redo?: string }>({})
   let session: ChartSession | null = null
 
   function show() {
-    chart.value = session?.chart ?? null
+    const kept = session?.chart ?? null
+    chart.value = kept && isFlipped.value ? mirrorChart(kept) : kept
     steps.value = { undo: session?.undoLabel, redo: session?.redoLabel }
   }
 
@@ -49,8 +55,14 @@ export function useOpenChart({ tell, announce, saved }: Surroundings) {
     show()
   }
 
-  /** Does an edit as one step that can be undone. Returns whether anything changed. */
-  function edit(label: string, change: Edit, join?: string): boolean {
+  watch(isFlipped, show)
+
+  /** Does an edit of the chart as it is seen, as one step that can be undone. Returns whether anything changed. */
+  const edit = (label: string, change: Edit, join?: string) =>
+    editKept(label, isFlipped.value ? mirroredEdit(change) : change, join)
+
+  /** The same of the chart as it is kept. */
+  function editKept(label: string, change: Edit, join?: string): boolean {
     try {
       return session?.edit(label, change, join) ?? false
     } catch (error) {
@@ -60,12 +72,12 @@ export function useOpenChart({ tell, announce, saved }: Surroundings) {
   }
 
   return {
-    ...{ chart, saving, steps, begin, end, edit },
+    ...{ chart, saving, steps, isFlipped, begin, end, edit, editKept },
     undo: () => session?.undo() ?? false,
     redo: () => session?.redo() ?? false,
     flush: async () => session?.flush(),
     refresh: async () => session?.refresh(),
     /** The chart as a file's text; works whether or not it could be kept. */
-    exportText: () => (chart.value ? makeChart(chart.value) : ''),
+    exportText: () => (session ? makeChart(session.chart) : ''),
   }
 }

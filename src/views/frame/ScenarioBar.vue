@@ -131,6 +131,18 @@ const delta = computed(() => {
         <option value="finish">Finishes only</option>
       </select>
     </label>
+    <div class="side">
+      <span class="label">Side</span>
+      <button
+        type="button"
+        class="button"
+        :aria-pressed="charts.isFlipped"
+        title="Every left and right as seen from the other side; nothing that is kept changes"
+        @click="charts.isFlipped = !charts.isFlipped"
+      >
+        {{ charts.isFlipped ? 'Flipped' : 'As charted' }}
+      </button>
+    </div>
     <div class="headline">
       <span class="label">worth per 100 exchanges</span>
       <span class="value" aria-live="polite" data-test="headline">
@@ -190,6 +202,23 @@ label > .label {
 
 .counts {
   width: 156px;
+}
+
+.side {
+  display: grid;
+  gap: 2px;
+}
+
+.side .button {
+  min-height: 28px;
+  padding: 1px 8px;
+  font-size: 14px;
+}
+
+.side [aria-pressed='true'] {
+  border-color: var(--ours);
+  background: var(--ours);
+  color: var(--ours-ink);
 }
 
 .field {

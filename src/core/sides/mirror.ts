@@ -1,0 +1,44 @@
+import type { Chart } from '../chart/chart'
+
+/*
+ * The other side of a chart: every left is a right. Charts are authored for one side, in absolute left and right; the
+ * other is only shown, and what is done to it is done to the chart as it is kept.
+ */
+
+/** Words after which "right" and "left" are no sides: "right after", "left behind". The same for both, so that it reverses. */
+const NO_SIDE = 'after|away|before|behind|here|now|out|there|through|over'
+const SIDE = new RegExp(`\\b(left|right)\\b(?!\\s+(?:${NO_SIDE})\\b)`, 'gi')
+const OTHER: Record<string, string> = { left: 'right', right: 'left', Left: 'Right', Right: 'Left', LEFT: 'RIGHT', RIGHT: 'LEFT' } // prettier-ignore
+
+/** The text from the other side. Twice is the text itself. */
+export const mirrorText = (text: string): string => text.replace(SIDE, (word) => OTHER[word] ?? word)
+
+/** Fields that name records or are words of the file: an id may have a side in it, and stays what it is. */
+const NAMES = new Set([
+  ...['id', 'format', 'family', 'kind', 'ahead', 'by', 'frame', 'mirror'],
+  ...['from', 'to', 'endsIn', 'stallsIn', 'reaction', 'move', 'start', 'goal'],
+  ...['holds', 'needs', 'adds', 'drops', 'keeps', 'strips', 'breaks', 'bands'],
+])
+
+const isName = (key: string, value: unknown) =>
+  NAMES.has(key) &&
+  (typeof value === 'string' || (Array.isArray(value) && value.every((one) => typeof one === 'string')))
+
+/** Both ways, so that what stayed the same on the other side is the same object on this one. */
+const mirrored = new WeakMap<object, object>()
+
+function mirror(value: unknown): unknown {
+  if (typeof value === 'string') return mirrorText(value)
+  if (typeof value !== 'object' || value === null) return value
+  const known = mirrored.get(value)
+  if (known) return known
+  const other = Array.isArray(value)
+    ? value.map(mirror)
+    : Object.fromEntries(Object.entries(value).map(([key, one]) => [key, isName(key, one) ? one : mirror(one)]))
+  mirrored.set(value, other)
+  mirrored.set(other, value)
+  return other
+}
+
+/** The chart from the other side. It must be one that nobody changes any more; twice is the chart itself. */
+export const mirrorChart = (chart: Chart): Chart => mirror(chart) as Chart
