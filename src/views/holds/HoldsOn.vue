@@ -4,6 +4,7 @@ import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { addHold, putOn, takeOff } from '../../core/chart/edits/holds'
 import { holder, type Hold } from '../../core/chart/hold'
 import { lookUp } from '../../core/chart/lookUp'
+import { limbInWords, sideWords } from '../../core/sides/frames'
 import { capabilityWords, leftWords, limbsWords } from '../../core/pin/words'
 import { reopenedBy } from '../../core/pin/pinCheck'
 import { changeText } from '../../components/figureText'
@@ -23,13 +24,21 @@ const rows = computed(() =>
     const without = isOurs ? worths.get(hold.id) : undefined
     const now = store.figures?.positions[position.value!.id]?.value
     return {
-      ...{ hold, isOurs, limbs: limbsWords(hold.limbs, isOurs ? 'our' : 'their') },
+      ...{ hold, isOurs, limbs: limbsWords(hold.limbs, isOurs ? 'our' : 'their'), sides: sidesOf(hold) },
       takes: (hold.denies ?? []).map(({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`), // prettier-ignore
       reopens: isOurs ? reopenedBy(chart.value, position.value!.id, hold.id) : [],
       change: without && now !== undefined ? without.position - now : null,
     }
   }),
 )
+
+/** The limbs in the words of the position's frame, where it has some for them. */
+function sidesOf(hold: Hold): string {
+  const { frame, orientation = {} } = position.value!
+  const by = holder(hold)
+  if (!hold.limbs.some((limb) => sideWords(frame, orientation, by, limb).length)) return ''
+  return hold.limbs.map((limb) => limbInWords(frame, orientation, by, limb)).join(', ')
+}
 
 function find(text: string): Choice[] {
   const typed = text.trim().toLowerCase()
@@ -68,7 +77,7 @@ function letGo({ id, name }: Hold) {
     <h2>On <span>if we let go</span></h2>
     <ul v-if="rows.length">
       <li
-        v-for="{ hold, isOurs, limbs, takes, reopens, change } in rows"
+        v-for="{ hold, isOurs, limbs, sides, takes, reopens, change } in rows"
         :key="hold.id"
         :class="{ theirs: !isOurs, here: selected?.id === hold.id }"
       >
@@ -77,6 +86,7 @@ function letGo({ id, name }: Hold) {
           <span class="muted limbs">
             {{ limbs }}<template v-if="hold.on"> on the {{ hold.on.replaceAll('-', ' ') }}</template></span
           >
+          <p v-if="sides" class="small sides">{{ sides }}</p>
           <p class="muted small">{{ takes.length ? takes.join('; ') : 'takes nothing from them yet' }}</p>
         </div>
         <p class="small reopens">

@@ -7,6 +7,7 @@ import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
 import PositionList from '../worksheet/PositionList.vue'
 import ArrangementTable from './ArrangementTable.vue'
+import FrameField from './FrameField.vue'
 import HoldInspector from './HoldInspector.vue'
 import HoldsOn from './HoldsOn.vue'
 import OneMore from './OneMore.vue'
@@ -42,6 +43,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
           :label="`Worth of ${position.name}`"
         />
       </header>
+      <FrameField />
       <HoldsOn />
       <ThreeQuestions v-if="on.length || hindrable" />
       <PinTable v-if="check.escapes.length" />

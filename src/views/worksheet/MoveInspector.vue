@@ -10,6 +10,7 @@ import { KINDS } from '../../core/chart/words'
 import { useCharts } from '../../stores/charts'
 import CheckpointList from './CheckpointList.vue'
 import HazardNote from './HazardNote.vue'
+import TurnsField from './TurnsField.vue'
 import { useWorksheet } from './worksheet'
 
 /** A move in detail: where it leads, how long it takes, what must be true in which order, and its danger. */
@@ -111,6 +112,7 @@ function setAliases(text: string) {
           @change="setAliases"
         />
       </div>
+      <TurnsField :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
   </div>
