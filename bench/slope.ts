@@ -43,7 +43,7 @@ export function benchLayout(demo: Chart): Row[] {
 function ourSegments(chart: Chart): Segment[] {
   const graph = slopeGraph(chart)
   const layout = layOutSlope(layoutTask(chart, graph, measureText))
-  const { ledges } = standLedges(chart, graph, layout, null, { measure: measureText, folded: new Set() })
+  const { ledges } = standLedges(chart, graph, layout, { measure: measureText, folded: new Set() })
   const at = (id: string) => ({ x: ledges.get(id)!.x + ledges.get(id)!.width / 2, y: ledges.get(id)!.y })
   return graph.edges.map(({ from, to }) => segment(at(from), at(to)))
 }

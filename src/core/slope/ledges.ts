@@ -1,6 +1,5 @@
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import type { Figures } from '../insight/figures'
 import { CAUGHT_PLACE, CREST, finishPlace, type SlopeGraph } from './graph'
 import type { LayoutTask, SlopeLayout } from './places'
 
@@ -78,19 +77,18 @@ function placeNames(chart: Chart): Map<string, string> {
   return names.set(CAUGHT_PLACE, 'They finish us')
 }
 
-interface Stood {
+export interface Stood {
   bands: BandBox[]
   rows: RowBox[]
   ledges: Map<string, Ledge>
   height: number
 }
 
-/** Bands, rows and ledges of a layout. Places of a band that is folded are left out. */
+/** Bands, rows and ledges of a layout, without values. Places of a band that is folded are left out. */
 export function standLedges(
   chart: Chart,
   graph: SlopeGraph,
   layout: SlopeLayout,
-  figures: Figures | null,
   { measure, folded }: { measure: Measure; folded: ReadonlySet<string> },
 ): Stood {
   const names = placeNames(chart)
@@ -113,7 +111,7 @@ export function standLedges(
             kind: id === CAUGHT_PLACE ? 'caught' : position ? 'position' : 'finish',
             x: MARGIN + layout.places[id].x - width / 2,
             isTheirs: position ? position.ahead === 'theirs' : id === CAUGHT_PLACE,
-            value: position ? (figures?.positions[position.id]?.value ?? null) : null,
+            value: null,
           }
         })
         for (const ledge of ledges) stood.ledges.set(ledge.id, ledge)

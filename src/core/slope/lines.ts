@@ -24,24 +24,34 @@ export interface MoveLine {
 const THIN = 1.2
 const THICKEST = 9
 
-/** The lines of the moves between ledges that are there, those that the best plan uses most last, on top. */
-export function moveLines(
+/** The moves between ledges that are there. */
+export const drawnMoves = (moves: readonly Move[], ledges: ReadonlyMap<string, Ledge>): Move[] =>
+  moves.filter((move) => ledges.has(move.from) && ledges.has(landingOf(move)))
+
+/** Points of the ways of moves, by id. */
+export function routeMoves(
   moves: readonly Move[],
   ledges: ReadonlyMap<string, Ledge>,
   rows: readonly RowBox[],
-  figures: Figures | null,
   width: number,
-): MoveLine[] {
-  const drawn = moves.filter((move) => ledges.has(move.from) && ledges.has(landingOf(move)))
-  const ways = drawn.map((move): Way => ({
+): Map<string, Point[]> {
+  const ways = moves.map((move): Way => ({
     key: move.id,
     from: { ledge: ledges.get(move.from)! },
     to: ledges.get(landingOf(move))!,
   }))
-  const points = routeWays(ways, rows, width)
+  return routeWays(ways, rows, width)
+}
+
+/** The lines of routed moves, those that the best plan uses most last, on top. */
+export function moveLines(
+  moves: readonly Move[],
+  points: ReadonlyMap<string, Point[]>,
+  figures: Figures | null,
+): MoveLine[] {
   const usesOf = (id: MoveId) => figures?.moves[id]?.uses ?? 0
-  const most = Math.max(ON_PLAN, ...drawn.map(({ id }) => usesOf(id)))
-  return drawn
+  const most = Math.max(ON_PLAN, ...moves.map(({ id }) => usesOf(id)))
+  return moves
     .map((move): MoveLine => {
       const uses = usesOf(move.id)
       return {

@@ -1,11 +1,12 @@
 import type { Chart } from '../chart/chart'
+import type { PositionId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Figures } from '../insight/figures'
 import { Boxes } from './boxes'
-import { escapesOf, type Escape } from './escapes'
+import type { Escape } from './escapes'
 import type { SlopeGraph } from './graph'
-import { LEDGE_HEIGHT, MARGIN, standLedges, type BandBox, type Ledge, type Measure } from './ledges'
-import { moveLines, ON_PLAN, type MoveLine } from './lines'
+import { LEDGE_HEIGHT, MARGIN, standLedges, type BandBox, type Ledge, type Measure, type Stood } from './ledges'
+import { drawnMoves, moveLines, ON_PLAN, routeMoves, type MoveLine } from './lines'
 import { placeMarks, placeNames, type EscapeMark, type MarkText } from './marks'
 import type { SlopeLayout } from './places'
 import { routeWays, type Point, type Way } from './routes'
@@ -23,13 +24,36 @@ export interface Scene {
   names: (MarkText & { move: string })[]
 }
 
-export interface SceneTask {
+/** What of a picture does not depend on values, so that it is made once for all scenarios. */
+export interface Ground extends Stood {
   chart: Chart
-  graph: SlopeGraph
-  layout: SlopeLayout
+  width: number
+  /** Ways of all moves, made when they are first asked for. */
+  routes(): Map<string, Point[]>
+  /** Ledges with the values that they had last: one that is worth the same is the same object. */
+  valued: Map<string, Ledge>
+}
+
+/** Stands a chart on its layout. */
+export function groundOf(
+  chart: Chart,
+  graph: SlopeGraph,
+  layout: SlopeLayout,
+  look: { measure: Measure; folded: ReadonlySet<string> },
+): Ground {
+  const stood = standLedges(chart, graph, layout, look)
+  const width = MARGIN + layout.width + 14
+  let routes: Map<string, Point[]> | undefined
+  return {
+    ...{ ...stood, chart, width, valued: new Map(stood.ledges) },
+    routes: () => (routes ??= routeMoves(drawnMoves(chart.moves, stood.ledges), stood.ledges, stood.rows, width)),
+  }
+}
+
+export interface SceneTask {
+  ground: Ground
   figures: Figures | null
-  costs: readonly (number | null | undefined)[]
-  folded: ReadonlySet<string>
+  escapes: readonly Escape[]
   measure: Measure
   /** An outline is what is left of a large chart from afar: ledges, the best plan's lines and open rings. */
   detail: 'full' | 'outline'
@@ -44,22 +68,16 @@ export interface SceneTask {
 /** Pixels beyond the edges in which nothing is put. */
 const FAR = 800
 
-/** Draws a chart on its layout: ledges, then lines between them, then marks and names where there is room. */
+/** Draws what a chart is worth on its ground: values, then lines, then marks and names where there is room. */
 export function drawScene(task: SceneTask): Scene {
-  const { chart, graph, layout, figures, measure } = task
-  const { bands, rows, ledges, height } = standLedges(chart, graph, layout, figures, task)
-  const width = MARGIN + layout.width + 14
-  const all = figures ? escapesOf(chart, figures, task.costs) : []
+  const { ground, figures, measure } = task
+  const { bands, rows, width, height } = ground
+  const ledges = valuedLedges(ground, figures)
   const isOutline = task.detail === 'outline'
-  const escapes = isOutline ? all.filter(({ kind }) => kind === 'loose') : all
-  const lines = moveLines(isOutline ? outlined(task, escapes) : chart.moves, ledges, rows, figures, width)
-  const taken = new Boxes()
-  for (const ledge of ledges.values()) taken.add(boxOf(ledge))
-  const start = ledges.get(figures?.start ?? '')
-  if (start) taken.add([start.x, start.y + start.height, start.x + 56, start.y + start.height + 15])
-  for (const { y, height: tall } of bands) taken.add([0, y, MARGIN - 24, y + tall])
-  taken.add([width - 4, 0, width + FAR, height])
-  taken.add([0, height - 2, width + FAR, height + FAR])
+  const escapes = isOutline ? task.escapes.filter(({ kind }) => kind === 'loose') : task.escapes
+  const moves = drawnMoves(isOutline ? outlined(task, escapes) : ground.chart.moves, ledges)
+  const lines = moveLines(moves, isOutline ? routeMoves(moves, ledges, rows, width) : ground.routes(), figures)
+  const taken = takenBy(ground, figures?.start)
   const byMove = new Map<string, MoveLine>(lines.map((line) => [line.move, line]))
   const words = { of: task.escapeTexts, isInFocus: task.isInFocus, measure }
   const marks = placeMarks(escapes, byMove, ledges, taken, words)
@@ -71,10 +89,30 @@ export function drawScene(task: SceneTask): Scene {
   }
 }
 
+function valuedLedges({ valued }: Ground, figures: Figures | null): Map<string, Ledge> {
+  for (const [id, ledge] of valued) {
+    const value = ledge.kind === 'position' ? (figures?.positions[id as PositionId]?.value ?? null) : null
+    if (value !== ledge.value) valued.set(id, { ...ledge, value })
+  }
+  return valued
+}
+
+/** Where nothing may be put: on ledges, at the start's word, on the bands' names and beyond the edges. */
+function takenBy({ ledges, bands, width, height }: Ground, startId: string | undefined): Boxes {
+  const taken = new Boxes()
+  for (const ledge of ledges.values()) taken.add(boxOf(ledge))
+  const start = ledges.get(startId ?? '')
+  if (start) taken.add([start.x, start.y + start.height, start.x + 56, start.y + start.height + 15])
+  for (const { y, height: tall } of bands) taken.add([0, y, MARGIN - 24, y + tall])
+  taken.add([width - 4, 0, width + FAR, height])
+  taken.add([0, height - 2, width + FAR, height + FAR])
+  return taken
+}
+
 /** The moves of the best plan, and those on which a loose end hangs. */
-function outlined({ chart, figures }: SceneTask, escapes: readonly Escape[]): Move[] {
+function outlined({ ground, figures }: SceneTask, escapes: readonly Escape[]): Move[] {
   const open = new Set<string | null>(escapes.map(({ move }) => move))
-  return chart.moves.filter(({ id }) => open.has(id) || (figures?.moves[id]?.uses ?? 0) >= ON_PLAN)
+  return ground.chart.moves.filter(({ id }) => open.has(id) || (figures?.moves[id]?.uses ?? 0) >= ON_PLAN)
 }
 
 const boxOf = ({ x, y, width, height }: Ledge) => [x, y - 1, x + width, y + height + 2] as const
@@ -82,7 +120,7 @@ const boxOf = ({ x, y, width, height }: Ledge) => [x, y - 1, x + width, y + heig
 function escapeWays(
   marks: readonly EscapeMark[],
   ledges: ReadonlyMap<string, Ledge>,
-  rows: ReturnType<typeof standLedges>['rows'],
+  rows: Stood['rows'],
   width: number,
 ): Map<string, Point[]> {
   const ways = marks.flatMap(({ escape, at }): Way[] => {

@@ -60,8 +60,8 @@ const marks = computed(() =>
 )
 const names = computed(() => (isNear.value ? (scene.value?.names ?? []).filter(({ x, y }) => touches(x, y - 14, x + 200, y)) : [])) // prettier-ignore
 /** Those that stand out from the rest are drawn one by one, from afar too. */
-const isMarked = ({ id }: { id: string }) =>
-  selection.value.has(id) || (at.value?.kind === 'place' && at.value.place === id) || target.value === id
+const isMarked = ({ id }: { id: string }) => selection.value.has(id) || isHere(id)
+const isHere = (id: string) => (at.value?.kind === 'place' && at.value.place === id) || target.value === id
 const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.value, props.drag.to) : undefined))
 </script>
 
@@ -100,10 +100,18 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
       <LedgeMark
         v-for="ledge in isNear ? ledges : ledges.filter(isMarked)"
         :key="ledge.id"
+        v-memo="[
+          ledge,
+          level,
+          Boolean(seen && !seen.places.has(ledge.id)),
+          isHere(ledge.id),
+          ledge.id === store.scenario?.start,
+          selection.has(ledge.id),
+        ]"
         :ledge="ledge"
         :level="level"
         :faded="Boolean(seen && !seen.places.has(ledge.id))"
-        :current="(at?.kind === 'place' && at.place === ledge.id) || target === ledge.id"
+        :current="isHere(ledge.id)"
         :start="ledge.id === store.scenario?.start"
         :selected="selection.has(ledge.id)"
       />
@@ -123,6 +131,15 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
       <EscapeSign
         v-for="mark in isNear ? marks : []"
         :key="mark.escape.key"
+        v-memo="[
+          ...mark.at,
+          mark.size,
+          mark.label?.text,
+          mark.label?.x,
+          mark.escape.kind,
+          isFadedEscape(mark.escape.key),
+          currentEscape === mark.escape.key,
+        ]"
         :mark="mark"
         :faded="isFadedEscape(mark.escape.key)"
         :current="currentEscape === mark.escape.key"

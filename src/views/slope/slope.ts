@@ -8,7 +8,7 @@ import { inFocus, type Focus, type InFocus } from '../../core/slope/focus'
 import { slopeGraph, type SlopeGraph } from '../../core/slope/graph'
 import { itemKey, itemOf, type Item } from '../../core/slope/items'
 import { ON_PLAN, type MoveLine } from '../../core/slope/lines'
-import { drawScene, type Scene } from '../../core/slope/scene'
+import { drawScene, groundOf, type Scene } from '../../core/slope/scene'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useSteadyChart } from '../worksheet/worksheet'
@@ -69,18 +69,16 @@ export function provideSlope(): Slope {
   const costs = useSettledCosts()
   const escapes = computed(() => (store.figures ? escapesOf(chart.value, store.figures, costs.value) : []))
   const seen = computed(() => (store.figures ? inFocus(chart.value, store.figures, escapes.value, focus.value) : null))
+  const ground = computed(() =>
+    layout.value
+      ? groundOf(chart.value, graph.value, layout.value, { measure: measureText, folded: folded.value })
+      : null,
+  )
   const scene = computed((): Scene | null => {
-    if (!layout.value) return null
+    if (!ground.value) return null
     const words = wordsOf(escapes.value, seen.value)
-    const task = { chart: chart.value, graph: graph.value, layout: layout.value, figures: store.figures }
-    return drawScene({
-      ...task,
-      ...words,
-      costs: costs.value,
-      detail: detail.value,
-      folded: folded.value,
-      measure: measureText,
-    })
+    const task = { ground: ground.value, figures: store.figures, escapes: escapes.value, detail: detail.value }
+    return drawScene({ ...task, ...words, measure: measureText })
   })
   watch(chart, ({ positions }) => {
     const left = [...selection.value].filter((id) => lookUp(positions, id))

@@ -27,7 +27,7 @@ function segmentsOf(of: typeof chart, { places }: SlopeLayout): Segment[] {
 
 /** No two places of a row touch. */
 function expectApart(of: typeof chart, given: SlopeLayout) {
-  const { rows } = standLedges(of, slopeGraph(of), given, null, { measure, folded: new Set() })
+  const { rows } = standLedges(of, slopeGraph(of), given, { measure, folded: new Set() })
   for (const { ledges } of rows) {
     ledges.forEach(({ x }, i) => i && expect(x).toBeGreaterThanOrEqual(ledges[i - 1].x + ledges[i - 1].width))
   }

@@ -1,10 +1,11 @@
+import type { Chart } from '../../../src/core/chart/chart'
 import { escapesOf } from '../../../src/core/slope/escapes'
 import { slopeGraph } from '../../../src/core/slope/graph'
 import { layOutSlope } from '../../../src/core/slope/layout'
 import { layoutTask } from '../../../src/core/slope/ledges'
 import { ON_PLAN } from '../../../src/core/slope/lines'
 import { pathOf, pointAt, type Point } from '../../../src/core/slope/routes'
-import { drawScene, type SceneTask } from '../../../src/core/slope/scene'
+import { drawScene, groundOf, type SceneTask } from '../../../src/core/slope/scene'
 import { generateChart } from '../../../bench/generate'
 import { demoFigures, demoPlan } from '../../fixtures/demoPlan'
 
@@ -12,11 +13,14 @@ const measure = (text: string) => text.length * 6.5
 const figures = demoFigures()
 const costs = figures.looseEnds.map(({ visits }) => visits * 0.05)
 
-function taskOf(chart = demoPlan(), of: SceneTask['figures'] = figures): SceneTask {
+function groundFor(chart: Chart, folded = new Set<string>()) {
   const graph = slopeGraph(chart)
+  return groundOf(chart, graph, layOutSlope(layoutTask(chart, graph, measure)), { measure, folded })
+}
+
+function taskOf(chart = demoPlan(), of: SceneTask['figures'] = figures): SceneTask {
   return {
-    ...{ chart, graph, figures: of, costs, folded: new Set<string>(), measure },
-    layout: layOutSlope(layoutTask(chart, graph, measure)),
+    ...{ ground: groundFor(chart), figures: of, escapes: of ? escapesOf(chart, of, costs) : [], measure },
     detail: 'full',
     isNamed: (line) => line.uses >= ON_PLAN,
     isInFocus: () => true,
@@ -31,13 +35,13 @@ const scene = drawScene(task)
 
 /** Points along a way, close enough that nothing slips through between them. */
 function along(points: readonly Point[]): Point[] {
-  return points.slice(1).flatMap((to, i) => Array.from({ length: 40 }, (_, t) => pointAt(points[i], to, t / 40)))
+  return points.slice(1).flatMap((to, i) => Array.from({ length: 12 }, (_, t) => pointAt(points[i], to, t / 12)))
 }
 
 describe('what is drawn', () => {
   it('is a ledge for every place, a line for every move and a mark for every attempt', () => {
-    expect(scene.ledges).toHaveLength(Object.keys(task.layout.places).length)
-    expect(scene.lines.map(({ move }) => move).sort()).toEqual(task.chart.moves.map(({ id }) => id).sort())
+    expect(scene.ledges).toHaveLength(task.ground.ledges.size)
+    expect(scene.lines.map(({ move }) => move).sort()).toEqual(task.ground.chart.moves.map(({ id }) => id).sort())
     expect(scene.marks).toHaveLength(figures.met.length)
   })
 
@@ -102,7 +106,7 @@ describe('what is drawn', () => {
   })
 
   it('leaves out what is in a folded band, and what leads there', () => {
-    const folded = drawScene({ ...task, folded: new Set(['mount']) })
+    const folded = drawScene({ ...task, ground: groundFor(demoPlan(), new Set(['mount'])) })
     expect(folded.ledges.some(({ band }) => band === 'mount')).toBe(false)
     expect(folded.lines.some(({ from, to }) => [from, to].some((id) => id.startsWith('mount')))).toBe(false)
     expect(folded.height).toBeLessThan(scene.height)
@@ -121,7 +125,7 @@ test('an outline has the ledges, the best plan and the open rings, and nothing e
 })
 
 describe('escape attempts', () => {
-  const escapes = escapesOf(task.chart, figures, costs)
+  const escapes = escapesOf(task.ground.chart, figures, costs)
 
   it('are sorted by what asks for work and what it weighs', () => {
     const kinds = escapes.map(({ kind }) => kind === 'loose' || kind === 'leak')
