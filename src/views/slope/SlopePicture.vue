@@ -15,7 +15,7 @@ import './slope.css'
 const props = defineProps<{ level: 'near' | 'far' | 'tiny'; window: Window; drag: Drag | null }>()
 const { scene, seen, at, selection } = useSlope()
 const store = useFigures()
-const FAR_BAND = 40_000
+const FAR_BAND = 4_000
 
 const isFadedMove = (id: string) => Boolean(seen.value && !seen.value.moves.has(id))
 const isFadedEscape = (key: string) => Boolean(seen.value && !seen.value.escapes.has(key))
