@@ -74,7 +74,7 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
         class="band"
         :class="{ odd: i % 2 === 0 }"
         :x="-FAR_BAND"
-        :width="2 * FAR_BAND"
+        :width="scene.width + 2 * FAR_BAND"
         :y="band.y"
         :height="band.height"
       />

@@ -60,7 +60,7 @@ const { drag, isHeld } = useDragging({
   },
   pushed({ place }, x, y) {
     if (!selection.value.has(place)) goTo({ kind: 'place', place })
-    void nextTick(() => work.push(x, Math.round(y / 60)))
+    work.push(x, Math.round(y / 60), undefined, place)
   },
   marked({ left, top, right, bottom }) {
     const within = scene.value!.ledges.filter(({ kind, x, y, width, height }) => kind === 'position' && x < right && x + width > left && y < bottom && y + height > top) // prettier-ignore

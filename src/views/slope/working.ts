@@ -100,10 +100,12 @@ export function useWorking({ chart, at, goTo, selection, layout }: Slope) {
     goTo(whole ?? item)
   }
 
-  /** Puts the selected places, or the one that one stands on, further aside or in the next row; pixels and rows. */
-  function push(x: number, row: number, join?: string) {
+  /** Puts the selected places, or `place`, or the one that one stands on, further aside or in the next row; pixels and rows. */
+  function push(x: number, row: number, join?: string, place?: string) {
     const item = at.value
-    const ids = selection.value.size ? [...selection.value] : item?.kind === 'place' ? [item.place] : []
+    const one = place ?? (item?.kind === 'place' ? item.place : undefined)
+    const isSelected = selection.value.size > 0 && (!place || selection.value.has(place))
+    const ids = isSelected ? [...selection.value] : one ? [one] : []
     const places = pushed(layout.value?.places ?? {}, ids, x, row)
     if (Object.keys(places).length) charts.edit('Put by hand', (draft) => putByHand(draft, places), join)
   }
