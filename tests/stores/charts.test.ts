@@ -156,3 +156,82 @@ describe('where nothing can be kept', () => {
     expect(charts.chart?.title).toBe('Sound')
   })
 })
+
+describe('the chart seen from the other side', () => {
+  const sided = (): Chart => {
+    const chart = sound()
+    chart.positions[0].name = 'Left side control'
+    chart.positions[0].notes = 'Right knee first.'
+    return chart
+  }
+
+  it('is shown, edited there, and kept and exported as charted', async () => {
+    const charts = await openTab()
+    await charts.add(sided())
+    charts.isFlipped = true
+    await nextTick()
+    expect(charts.chart!.positions[0]).toMatchObject({ name: 'Right side control', notes: 'Left knee first.' })
+    expect(charts.edit('Rename', (draft) => void (draft.positions[0].name = 'Right side, hips left'))).toBe(true)
+    expect(charts.chart!.positions[0].name).toBe('Right side, hips left')
+    expect(JSON.parse(charts.exportText()).positions[0]).toMatchObject({
+      ...{ name: 'Left side, hips right', notes: 'Right knee first.' },
+    })
+    charts.isFlipped = false
+    await nextTick()
+    expect(charts.chart!.positions[0].name).toBe('Left side, hips right')
+    await charts.retry()
+
+    const later = await openTab()
+    expect(later.chart!.positions[0].name).toBe('Left side, hips right')
+    later.undo()
+    expect(later.chart!.positions[0].name).toBe('Left side control')
+  })
+
+  it('is undone and done again from either side', async () => {
+    const charts = await openTab()
+    await charts.add(sided())
+    charts.edit('Rename', (draft) => void (draft.positions[0].name = 'Left hip'))
+    charts.isFlipped = true
+    await nextTick()
+    expect(charts.steps.undo).toBe('Rename')
+    charts.undo()
+    expect(charts.chart!.positions[0].name).toBe('Right side control')
+    charts.redo()
+    expect(charts.chart!.positions[0].name).toBe('Right hip')
+    charts.isFlipped = false
+    await nextTick()
+    expect(charts.chart!.positions[0].name).toBe('Left hip')
+  })
+
+  it('takes a file in as it was charted, and says nothing of an edit that changes nothing', async () => {
+    const charts = await openTab()
+    await charts.add(sided())
+    charts.isFlipped = true
+    await nextTick()
+    const file = { ...sided(), title: 'From a file' }
+    await charts.importOver(file)
+    expect(charts.chart!.positions[0].name).toBe('Right side control')
+    expect(JSON.parse(charts.exportText())).toEqual(JSON.parse(makeChart(file)))
+    const before = charts.steps.undo
+    expect(charts.edit('Nothing', () => undefined)).toBe(false)
+    expect(charts.steps.undo).toBe(before)
+    charts.isFlipped = false
+    await nextTick()
+  })
+})
+
+describe('how a chart was looked at', () => {
+  it('is kept beside it, and is there in another tab', async () => {
+    const charts = await openTab()
+    const id = await charts.add(sound())
+    expect(await charts.viewOf(id)).toBeUndefined()
+    const view = { chart: id, layout: { width: 900, places: {} }, folded: ['mount'] }
+    await charts.keepView(view)
+    expect(charts.steps.undo).toBeUndefined()
+    const other = await openTab()
+    expect(await other.viewOf(id)).toEqual(view)
+    await other.remove(id)
+    await other.forget(id)
+    expect(await other.viewOf(id)).toBeUndefined()
+  })
+})

@@ -3,6 +3,10 @@ import { generateChart, seeded } from '../../../bench/generate'
 import { addHold, holdIn, putOn, removeHold, setDenial, setLimbs, takeOff } from '../../../src/core/chart/edits/holds'
 import type { Chart } from '../../../src/core/chart/chart'
 import type { PositionId } from '../../../src/core/chart/ids'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { HoldTable } from '../../../src/core/holds/holdTable'
+import { taken } from '../../reference/taken'
 import { checkReferences } from '../../../src/core/chart/references'
 import { LIMBS } from '../../../src/core/chart/words'
 import { freeLimbs, holdsForFrame, nextHolds, smallestShuttingSet } from '../../../src/core/pin/arrange'
@@ -172,4 +176,52 @@ test('limbs and what is left are said as a coach would', () => {
   expect(limbsWords(['left-foot', 'right-foot', 'head'], 'our')).toBe('both our feet, our head')
   expect(limbsWords(['left-hand', 'right-knee'], 'their')).toBe('their left hand, their right knee')
   expect([0, 0.04, 0.5, 1].map(leftWords)).toEqual(['shut', '1 of 10 left', '5 of 10 left', 'open'])
+})
+
+describe('against random holds', () => {
+  const random = seeded(41)
+  const charts = Array.from({ length: 10 }, () => generatedPin(random))
+
+  it('says what the game makes of it: what is left scales the tries that meet it', () => {
+    for (const chart of charts) {
+      const at = chart.positions[0].id
+      const hold = chart.holds![Math.floor(random() * chart.holds!.length)].id
+      const held = produce(chart, (draft) => void putOn(draft, at, hold))
+      const { moves, reactions } = taken(compileGame(held, scenarioOf(held, { start: at, seconds: 10 }))).meaning.index
+      const holds = new HoldTable(held.holds!)
+      for (const { reaction, left } of pinCheck(held, at).escapes) {
+        const record = reactions.find((one) => one.record.id === reaction)!.record
+        expect(left).toBeCloseTo(holds.left(record, holds.setOf([hold]), 'ours'))
+      }
+      expect(moves.length).toBe(held.moves.length)
+    }
+  })
+
+  it('promises of one more control exactly what it then takes', () => {
+    for (const chart of charts) {
+      const at = chart.positions[0].id
+      const weigh = (of: Chart) => pinCheck(of, at).escapes.reduce((sum, { share, left }) => sum + share * left, 0)
+      for (const { hold, takes, shuts, free } of nextHolds(chart, at)) {
+        const held = produce(chart, (draft) => void putOn(draft, at, hold))
+        expect(weigh(chart) - weigh(held)).toBeCloseTo(takes)
+        const shut = (of: Chart) => pinCheck(of, at).escapes.filter(({ left }) => gradeOf(left) === 'shut')
+        expect(shut(held).length - shut(chart).length).toBe(shuts.length)
+        expect(free).toEqual(freeLimbs(held, held.positions[0].holds!))
+      }
+    }
+  })
+
+  it('reopens by letting go what putting on had taken', () => {
+    for (const chart of charts) {
+      const at = chart.positions[0].id
+      for (const { hold } of nextHolds(chart, at)) {
+        const held = produce(chart, (draft) => void putOn(draft, at, hold))
+        const before = new Map(pinCheck(held, at).escapes.map(({ reaction, left }) => [reaction, left]))
+        for (const { reaction, left } of reopenedBy(held, at, hold)) {
+          expect(left - before.get(reaction)!).toBeGreaterThanOrEqual(0.1 - 1e-9)
+        }
+        expect(reopenedBy(held, at, 'no-such-hold')).toEqual([])
+      }
+    }
+  })
 })
