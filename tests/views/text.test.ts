@@ -8,6 +8,7 @@ import {
   savedText,
   share,
   signed,
+  changeText,
 } from '../../src/components/figureText'
 import { dragged, letterOf, tryWidth, TypedDigits } from '../../src/components/tryParts'
 
@@ -102,3 +103,13 @@ describe('a strip of tries', () => {
     expect(digits.type('0', 2300)).toBe(0)
   })
 })
+
+test.each([
+  [0.031, '+3'],
+  [-0.2, '−20'],
+  [0.004, '+0.4'],
+  [-0.0061, '−0.6'],
+  [0.0004, 'no change'],
+  [0, 'no change'],
+  [-0.0095, '−1'],
+])('a change of %d reads %s', (value, text) => expect(changeText(value)).toBe(text))
