@@ -2,7 +2,7 @@ import { layOutSlope } from '../../src/core/slope/layout'
 import type { LayoutTask, SlopeLayout } from '../../src/core/slope/places'
 import { LayoutClient } from '../../src/workers/layoutClient'
 import type { FromLayout, ToLayout } from '../../src/workers/protocol'
-import type { WorkerLike } from '../../src/workers/workerLike'
+import { fakeWorkers } from './fakeWorkers'
 
 const task = (ids: string[]): LayoutTask => ({
   bands: [{ key: 'side', gap: 40, rowHeight: 60, places: ids.map((id) => ({ id, width: 80 })) }],
@@ -10,22 +10,11 @@ const task = (ids: string[]): LayoutTask => ({
 })
 
 function setUp() {
-  const workers: (WorkerLike<ToLayout, FromLayout> & { asked: ToLayout[]; ended: boolean })[] = []
+  const { workers, make } = fakeWorkers<ToLayout, FromLayout>()
   const done: SlopeLayout[] = []
   const failed: string[] = []
   const client = new LayoutClient(
-    () => {
-      const worker = {
-        asked: [] as ToLayout[],
-        ended: false,
-        onmessage: null,
-        onerror: null,
-      } as (typeof workers)[number]
-      worker.postMessage = (message) => worker.asked.push(message)
-      worker.terminate = () => (worker.ended = true)
-      workers.push(worker)
-      return worker
-    },
+    make,
     (layout) => done.push(layout),
     (message) => failed.push(message),
   )

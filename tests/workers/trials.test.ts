@@ -7,9 +7,9 @@ import { figuresOf } from '../../src/core/insight/figures'
 import type { FromTrials, ToTrials } from '../../src/workers/protocol'
 import { TrialsClient } from '../../src/workers/trialsClient'
 import { TrialsWorker } from '../../src/workers/trialsWorker'
-import type { WorkerLike } from '../../src/workers/workerLike'
 import { demoPlan } from '../fixtures/demoPlan'
 import { taken } from '../reference/taken'
+import { fakeWorkers } from './fakeWorkers'
 
 const chart = demoPlan()
 const scenario = scenarioOf(chart, { seconds: 60 })
@@ -35,23 +35,9 @@ test('a trial is worth what the chart would be worth, and a broken one nothing',
 })
 
 test('a newer question ends the older one, and what comes late is not heard', () => {
-  const workers: (WorkerLike<ToTrials, FromTrials> & { asked: ToTrials[]; ended: boolean })[] = []
+  const { workers, make } = fakeWorkers<ToTrials, FromTrials>()
   const heard: string[] = []
-  const client = new TrialsClient(
-    () => {
-      const worker = {
-        asked: [] as ToTrials[],
-        ended: false,
-        onmessage: null,
-        onerror: null,
-      } as (typeof workers)[number]
-      worker.postMessage = (message) => worker.asked.push(message)
-      worker.terminate = () => (worker.ended = true)
-      workers.push(worker)
-      return worker
-    },
-    (key) => heard.push(key),
-  )
+  const client = new TrialsClient(make, (key) => heard.push(key))
   const answer = (worker: (typeof workers)[number], of: number, key: string) =>
     worker.onmessage?.({ data: { ticket: worker.asked[of].ticket, key, worths: null } } as MessageEvent<FromTrials>)
 

@@ -2,6 +2,7 @@ import type { Chart } from '../chart/chart'
 import type { HoldId, MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Reaction } from '../chart/reaction'
+import { totalOf } from '../chart/tries'
 import { HoldTable, type HoldSet } from '../holds/holdTable'
 
 /** At most so much of a capability is left where it is shut; what is left whole is open, the rest is hindered. */
@@ -75,17 +76,13 @@ function escapesFrom(chart: Chart, position: PositionId): Met[] {
     })
   }
   const unprompted = lookUp(chart.positions, position)?.unprompted?.reactions ?? {}
-  eachShare(unprompted, sum(Object.values(unprompted)), (id, share) => meet(id, share))
+  eachShare(unprompted, totalOf({ reactions: unprompted }), (id, share) => meet(id, share))
   for (const { id: move, from, tries } of chart.moves) {
     if (from !== position) continue
-    const { lands = 0, stalls = 0, elsewhere = {}, reactions = {} } = tries
-    const total = lands + stalls + sum(Object.values(elsewhere)) + sum(Object.values(reactions))
-    eachShare(reactions, total, (id, share) => meet(id, share, move))
+    eachShare(tries.reactions ?? {}, totalOf(tries), (id, share) => meet(id, share, move))
   }
   return [...met.values()]
 }
-
-const sum = (numbers: number[]) => numbers.reduce((all, n) => all + n, 0)
 
 function eachShare(counts: Record<string, number>, total: number, visit: (id: string, share: number) => void): void {
   for (const [id, count] of Object.entries(counts)) if (count > 0) visit(id, count / total)

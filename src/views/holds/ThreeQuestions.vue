@@ -16,37 +16,31 @@ const asked = computed(() =>
     const open = states.filter(({ left }) => gradeOf(left) === 'open').length
     const shut = states.filter(({ left }) => gradeOf(left) === 'shut').length
     return {
-      ask,
+      head: `Their ${ask}`,
       states,
       verdict: open === states.length ? 'free' : shut === states.length ? 'controlled' : 'partly controlled',
     }
   }),
 )
+/** What else is used against us or denied by us. */
 const others = computed(() => {
   const known = QUESTIONS.flatMap(({ capabilities }) => capabilities as readonly string[])
   return check.value.capabilities.filter(({ capability }) => !known.includes(capability))
 })
+const panels = computed(() =>
+  others.value.length ? [...asked.value, { head: 'And they could', states: others.value, verdict: '' }] : asked.value,
+)
 const names = (ids: readonly string[]) => ids.map((id) => lookUp(chart.value.holds, id)?.name).join(', ')
 </script>
 
 <template>
   <div class="questions">
-    <section v-for="{ ask, states, verdict } in asked" :key="ask" class="panel" :aria-label="`Their ${ask}`">
+    <section v-for="{ head, states, verdict } in panels" :key="head" class="panel" :aria-label="head">
       <h2>
-        Their {{ ask }} <span>{{ verdict }}</span>
+        {{ head }} <span>{{ verdict }}</span>
       </h2>
       <dl>
         <div v-for="{ capability, left, by } in states" :key="capability">
-          <dt>{{ capabilityWords(capability) }}</dt>
-          <dd><LeftBar :left="left" /></dd>
-          <dd v-if="by.length" class="muted small by">{{ names(by) }}</dd>
-        </div>
-      </dl>
-    </section>
-    <section v-if="others.length" class="panel" aria-label="What else they could do">
-      <h2>And they could</h2>
-      <dl>
-        <div v-for="{ capability, left, by } in others" :key="capability">
           <dt>{{ capabilityWords(capability) }}</dt>
           <dd><LeftBar :left="left" /></dd>
           <dd v-if="by.length" class="muted small by">{{ names(by) }}</dd>

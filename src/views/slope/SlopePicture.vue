@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { escapeKey } from '../../core/slope/escapes'
 import { ON_PLAN } from '../../core/slope/lines'
 import { pathOf } from '../../core/slope/routes'
 import { useFigures } from '../../stores/figures'
@@ -25,7 +26,9 @@ const currentMove = computed(() => {
 })
 const currentEscape = computed(() => {
   const item = at.value
-  return item && item.kind !== 'place' && item.kind !== 'move' ? `${item.move ?? item.position} ${item.reaction}` : ''
+  return item && item.kind !== 'place' && item.kind !== 'move'
+    ? escapeKey(item.move ?? item.position, item.reaction)
+    : ''
 })
 
 const isNear = computed(() => props.level === 'near')

@@ -163,7 +163,9 @@ const promptAt = computed(() => {
   const item = asking.value?.item ?? at.value
   const box = item && scene.value && boxOfItem(scene.value, item)
   const { width, height } = camera.size.value
-  const [x, y] = box ? camera.transform.value.apply([box.left, box.bottom + 6]) : [width / 2 - 160, 60]
+  const [x, y] = box
+    ? camera.transform.value.apply([box.left, asking.value?.for === 'rename' ? box.top - 10 : box.bottom + 6])
+    : [width / 2 - 160, 60]
   const wide = asking.value?.for === 'say' ? 570 : 330
   return { left: `${Math.max(8, Math.min(x, width - wide))}px`, top: `${Math.max(8, Math.min(y, height - 200))}px` }
 })

@@ -1,3 +1,4 @@
+import { escapeKey } from '../../core/slope/escapes'
 import type { Item } from '../../core/slope/items'
 import type { Scene } from '../../core/slope/scene'
 import type { Window } from './camera'
@@ -9,7 +10,7 @@ export function boxOfItem(scene: Scene, item: Item): Window | undefined {
     return ledge && { left: ledge.x, top: ledge.y, right: ledge.x + ledge.width, bottom: ledge.y + ledge.height }
   }
   if (item.kind === 'escape') {
-    const key = `${item.move ?? item.position} ${item.reaction}`
+    const key = escapeKey(item.move ?? item.position, item.reaction)
     const at = scene.marks.find(({ escape }) => escape.key === key)?.at
     return at && { left: at[0] - 10, top: at[1] - 10, right: at[0] + 10, bottom: at[1] + 10 }
   }
