@@ -23,6 +23,8 @@ module.exports = {
     only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),
     only('sides-know-charts', '^src/core/sides', ['^src/core/(sides|chart)']),
     only('pin-knows-holds', '^src/core/pin', ['^src/core/(pin|holds|chart|problem)']),
+    only('score-plays-by-the-rules', '^src/core/score', ['^src/core/(score|pin|sides|game|holds|chart|problem)']),
+    only('figures-draw-holds', '^src/core/figure', ['^src/core/(figure|score|sides|chart)']),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),

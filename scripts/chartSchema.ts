@@ -18,6 +18,7 @@ const OURS = {
   isMeanSecondsOrNever: { anyOf: [atLeastOne, { type: 'null' }] },
   isTryCount: count,
   isTryMap: { type: 'object', additionalProperties: count },
+  isWordMap: { type: 'object', additionalProperties: { type: 'string', minLength: 1, maxLength: 200 } },
   isPlaceMap: {
     type: 'object',
     additionalProperties: {

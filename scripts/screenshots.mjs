@@ -12,6 +12,9 @@ const PICTURES = [
   { name: 'slope', path: '/#/slope' },
   { name: 'slope-around', path: AROUND },
   { name: 'holds', path: '/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
+  { name: 'holds-back', path: '/#/holds/back-top-arm-trapped' },
+  { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
+  { name: 'score-dark', path: '/#/score/two-arms-and-the-roll', height: 1020, colorScheme: 'dark' },
   { name: 'charts', path: '/#/charts' },
   { name: 'desk-dark', path: '/#/desk', colorScheme: 'dark' },
   { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },
@@ -25,8 +28,8 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, path, colorScheme = 'light' } of PICTURES) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, reducedMotion: 'reduce' })
+for (const { name, path, colorScheme = 'light', height = 800 } of PICTURES) {
+  const page = await browser.newPage({ viewport: { width: 1280, height }, colorScheme, reducedMotion: 'reduce' })
   await page.goto(`${base}/#/demo`)
   await page.getByRole('heading', { name: 'Loose ends' }).waitFor()
   await page.goto(base + path)

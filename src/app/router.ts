@@ -14,6 +14,7 @@ export const router = createRouter({
       component: () => import('../views/worksheet/WorksheetView.vue'),
     },
     { path: '/holds/:position?', name: 'holds', component: () => import('../views/holds/HoldsView.vue') },
+    { path: '/score/:run?', name: 'score', component: () => import('../views/score/ScoreView.vue') },
     { path: '/charts', name: 'charts', component: () => import('../views/charts/ChartsView.vue') },
     { path: '/:rest(.*)*', redirect: '/desk' },
   ],

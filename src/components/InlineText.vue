@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
+import TokenField from './TokenField.vue'
 
 /** A text that is edited where it stands: Enter or a click begins, Enter or leaving keeps, Escape gives up. */
 const props = defineProps<{
@@ -8,18 +9,22 @@ const props = defineProps<{
   multiline?: boolean
   placeholder?: string
   required?: boolean
+  /** What an opening brace offers. */
+  tokens?: readonly string[]
 }>()
 const emit = defineEmits<{ change: [value: string] }>()
 
 const isEditing = ref(false)
 const draft = ref('')
 const field = ref<HTMLInputElement | HTMLTextAreaElement>()
+const tokenField = ref<InstanceType<typeof TokenField>>()
 const shown = ref<HTMLElement>()
 
 async function begin() {
   draft.value = props.value
   isEditing.value = true
   await nextTick()
+  if (props.tokens) return tokenField.value?.focus()
   field.value?.focus()
   field.value?.select()
 }
@@ -55,6 +60,16 @@ defineExpose({ begin })
     rows="2"
     @keydown.stop="onKey"
     @blur="end(true, false)"
+  />
+  <TokenField
+    v-else-if="isEditing && tokens"
+    ref="tokenField"
+    v-model="draft"
+    :label="label"
+    :tokens="tokens"
+    @enter="end(true, true)"
+    @escape="end(false, true)"
+    @leave="end(true, false)"
   />
   <input
     v-else-if="isEditing"

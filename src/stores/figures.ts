@@ -4,6 +4,7 @@ import { scenarioOf, type Scenario } from '../core/game/scenario'
 import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
 import { useCharts } from './charts'
+import type { RunPath } from '../workers/protocol'
 import { CHANGE_MARK, useSolving } from './solving'
 
 /** The scenario of the open chart and what the chart is worth in it, always for the newest of both. */
@@ -52,5 +53,6 @@ export const useFigures = defineStore('figures', () => {
   }
 
   const explain = (question: Question) => client.explain(question)
-  return { ...found, scenario, met, setScenario, explain }
+  const along = (run: RunPath) => client.along(run)
+  return { ...found, scenario, met, setScenario, explain, along }
 })

@@ -1,4 +1,5 @@
 import type { Changed } from '../core/chart/changes'
+import type { Run } from '../core/chart/run'
 import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
 import type { PositionId } from '../core/chart/ids'
@@ -7,16 +8,21 @@ import type { LooseEnd } from '../core/insight/looseEnds'
 import type { Problem } from '../core/problem'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 
+/** Where a run begins and what happens in it. */
+export type RunPath = Pick<Run, 'start' | 'steps'>
+
 /** Everything that the page says to the solver; of a chart, what changed since it last heard of it. A ticket names a question; a newer one makes the older worthless. */
 export type ToSolver =
   | { kind: 'solve'; ticket: number; changed: Changed; scenario: Scenario }
   | { kind: 'explain'; ticket: number; question: Question }
+  | { kind: 'along'; ticket: number; run: RunPath }
 
 /** Everything that the solver says to the page. */
 export type FromSolver =
   | { kind: 'figures'; ticket: number; figures: Figures; ms: number }
   | { kind: 'problems'; ticket: number; problems: Problem[] }
   | { kind: 'explanation'; ticket: number; explanation: Explanation | null }
+  | { kind: 'worths'; ticket: number; worths: (number | null)[] | null }
 
 /** A loose end of the figures, by its place there; and the start's value, which its cost is measured against. */
 export interface Costing {
@@ -51,7 +57,8 @@ export interface ToTrials {
   changed: Changed
   scenario: Scenario
   position: PositionId
-  trials: { key: string; changed: Changed }[]
+  /** `sharpness`: instead of the scenario's. */
+  trials: { key: string; changed: Changed; sharpness?: number }[]
 }
 
 export interface FromTrials {

@@ -4,7 +4,7 @@ import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
 import type { Figures } from '../core/insight/figures'
 import type { Problem } from '../core/problem'
-import type { FromSolver, ToSolver } from './protocol'
+import type { FromSolver, RunPath, ToSolver } from './protocol'
 import type { WorkerLike } from './workerLike'
 
 export interface SolverEvents {
@@ -29,7 +29,7 @@ export class SolverClient {
   private ticket = 0
   private asked: { ticket: number; at: number; chart: Chart; scenario: Scenario } | null = null
   private waiting: { chart: Chart; scenario: Scenario } | null = null
-  private readonly questions = new Map<number, (explanation: Explanation | null) => void>()
+  private readonly questions = new Map<number, (answer: FromSolver | null) => void>()
 
   constructor(
     private readonly makeWorker: () => WorkerLike<ToSolver, FromSolver>,
@@ -47,10 +47,22 @@ export class SolverClient {
 
   /** What a figure of the newest solved chart is made of; null where it has none or the worker died. */
   explain(question: Question): Promise<Explanation | null> {
+    const heard = this.query((ticket) => ({ kind: 'explain', ticket, question }))
+    return heard.then((answer) => (answer?.kind === 'explanation' ? answer.explanation : null))
+  }
+
+  /** What it is worth, in the newest solved chart, to have come to each step of a run; null where that is not known. */
+  along({ start, steps }: RunPath): Promise<(number | null)[] | null> {
+    const run = { start, steps: steps.map((step) => ({ ...step })) }
+    const heard = this.query((ticket) => ({ kind: 'along', ticket, run }))
+    return heard.then((answer) => (answer?.kind === 'worths' ? answer.worths : null))
+  }
+
+  private query(message: (ticket: number) => ToSolver): Promise<FromSolver | null> {
     const ticket = ++this.ticket
     return new Promise((answer) => {
       this.questions.set(ticket, answer)
-      this.running().postMessage({ kind: 'explain', ticket, question })
+      this.running().postMessage(message(ticket))
     })
   }
 
@@ -84,8 +96,8 @@ export class SolverClient {
   }
 
   private receive(message: FromSolver): void {
-    if (message.kind === 'explanation') {
-      this.questions.get(message.ticket)?.(message.explanation)
+    if (message.kind === 'explanation' || message.kind === 'worths') {
+      this.questions.get(message.ticket)?.(message)
       this.questions.delete(message.ticket)
       return
     }

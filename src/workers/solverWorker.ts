@@ -2,6 +2,7 @@ import { touchesPlan, type Changed, withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
+import { worthsAlong } from '../core/insight/along'
 import { explain } from '../core/insight/explain'
 import { figuresOf } from '../core/insight/figures'
 import type { Problem } from '../core/problem'
@@ -20,6 +21,9 @@ export class SolverWorker {
     if (message.kind === 'explain') {
       const explanation = this.solution && explain(this.solution, message.question)
       return this.send({ kind: 'explanation', ticket, explanation })
+    }
+    if (message.kind === 'along') {
+      return this.send({ kind: 'worths', ticket, worths: this.solution && worthsAlong(this.solution, message.run) })
     }
     try {
       this.solve(ticket, message.changed, message.scenario)

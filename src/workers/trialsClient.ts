@@ -6,6 +6,13 @@ import type { Worths } from '../core/insight/figures'
 import type { FromTrials, ToTrials } from './protocol'
 import type { WorkerLike } from './workerLike'
 
+/** A chart as it could be; at another sharpness, where one is given. */
+export interface Trial {
+  key: string
+  chart: Chart
+  sharpness?: number
+}
+
 /** Asks a worker of its own what a chart would be worth if it were otherwise; a newer question ends the older one. */
 export class TrialsClient {
   private worker: WorkerLike<ToTrials, FromTrials> | null = null
@@ -17,14 +24,14 @@ export class TrialsClient {
     private readonly heard: (key: string, worths: Worths | null) => void,
   ) {}
 
-  ask(chart: Chart, scenario: Scenario, position: PositionId, trials: { key: string; chart: Chart }[]): void {
+  ask(chart: Chart, scenario: Scenario, position: PositionId, trials: Trial[]): void {
     if (this.left) this.stop()
     this.left = trials.length
     if (!trials.length) return
     this.worker ??= this.begin()
     this.worker.postMessage({
       ...{ ticket: ++this.ticket, changed: chart, scenario, position },
-      trials: trials.map((trial) => ({ key: trial.key, changed: changedSince(chart, trial.chart) })),
+      trials: trials.map(({ key, chart: other, sharpness }) => ({ key, changed: changedSince(chart, other), ...(sharpness === undefined ? {} : { sharpness }) })), // prettier-ignore
     })
   }
 

@@ -14,7 +14,13 @@ export class TrialsWorker {
     const base = (this.chart = withChanged(this.chart, changed))
     for (const trial of trials) {
       const chart = withChanged(base, trial.changed)
-      const worths = checkReferences(chart).length ? null : worthsOf(chart, scenario, position)
+      const worths = checkReferences(chart).length
+        ? null
+        : worthsOf(
+            chart,
+            { ...scenario, ...(trial.sharpness === undefined ? {} : { sharpness: trial.sharpness }) },
+            position,
+          )
       this.send({ ticket, key: trial.key, worths: worths?.ok ? worths.value : null })
     }
   }

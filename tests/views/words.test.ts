@@ -19,7 +19,7 @@ const { figures, solution } = taken(figuresOf(chart, scenario))
 describe('what a coach would say of the plan', () => {
   it('tells how a hundred exchanges end, what to begin with and where it leaks', () => {
     expect(headline(chart, scenario, figures)).toBe(
-      'From Underhook, head clear, of a hundred exchanges we finish about 32 times, come out ahead 39 times and are ' +
+      'From Underhook, head clear, of a hundred exchanges we finish about 32 times, come out ahead 40 times and are ' +
         'worse off or caught 3 times. Begin with Snap from the underhook. It leaks most when they answer Shoot the ' +
         'high crotch with “Sprawls on us”.',
     )
@@ -139,6 +139,7 @@ describe('the palette', () => {
       'slope',
       'worksheet',
       'holds',
+      'score',
       'charts',
       'shortcuts',
     ])

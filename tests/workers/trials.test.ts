@@ -21,15 +21,21 @@ test('a trial is worth what the chart would be worth, and a broken one nothing',
   const sent: FromTrials[] = []
   const worker = new TrialsWorker((message) => sent.push(message))
   const trials = [without, broken, chart].map((one, i) => ({ key: `${i}`, changed: changedSince(chart, one) }))
-  worker.receive({ ticket: 3, changed: chart, scenario, position, trials })
-  const worthOf = (one: typeof chart) => {
-    const figures = taken(figuresOf(one, scenario)).figures
-    return { start: figures.value, position: figures.positions[position].value }
+  const sharp = { key: 'sharp', changed: {}, sharpness: 0.9 }
+  worker.receive({ ticket: 3, changed: chart, scenario, position, trials: [...trials, sharp] })
+  const worthOf = (one: typeof chart, sharpness = scenario.sharpness) => {
+    const figures = taken(figuresOf(one, { ...scenario, sharpness })).figures
+    const moves = one.moves.filter(({ from }) => from === position)
+    return {
+      ...{ start: figures.value, position: figures.positions[position].value },
+      moves: Object.fromEntries(moves.map(({ id }) => [id, figures.moves[id].value])),
+    }
   }
   expect(sent).toEqual([
     { ticket: 3, key: '0', worths: worthOf(without) },
     { ticket: 3, key: '1', worths: null },
     { ticket: 3, key: '2', worths: worthOf(chart) },
+    { ticket: 3, key: 'sharp', worths: worthOf(chart, 0.9) },
   ])
   expect(sent[0].worths!.position).toBeLessThan(sent[2].worths!.position)
 })

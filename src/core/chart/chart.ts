@@ -1,11 +1,21 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
-import { IsFraction, IsMeanSecondsOrNever, IsPlaceMap, IsRecordId, IsWord, IsWorth, Optional } from './constraints'
+import {
+  IsFraction,
+  IsMeanSecondsOrNever,
+  IsPlaceMap,
+  IsRecordId,
+  IsWord,
+  IsWordMap,
+  IsWorth,
+  Optional,
+} from './constraints'
 import { Hold } from './hold'
 import { Move } from './move'
 import { Position } from './position'
 import { Reaction } from './reaction'
+import { Run } from './run'
 import type { ByAhead } from './words'
 
 export const CHART_FORMAT = 'ataque-chart'
@@ -35,6 +45,8 @@ export class Settings {
   @Optional() @IsFraction() repeat?: number
   @Optional() @IsObject() @ValidateNested() @Type(() => Ends) ends?: Ends
   @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
+  /** How this school says the side words of the frames, by the frames' word. */
+  @Optional() @IsWordMap() words?: Record<string, string>
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
 }
@@ -52,6 +64,7 @@ export class Chart {
   @IsArray() @ValidateNested({ each: true }) @Type(() => Move) moves!: Move[]
   @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
   @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Run) runs?: Run[]
 }
 
 /** A chart with nothing in it yet. */

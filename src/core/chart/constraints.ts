@@ -20,6 +20,7 @@ function constraint(name: string, says: string, holds: (value: unknown) => boole
 }
 
 const isNumber = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value)
+const isWord = (value: unknown) => typeof value === 'string' && value.trim().length > 0 && value.length <= 200
 
 /** Absent is fine; `null` is not (class-validator's IsOptional lets null through). */
 export function Optional(): PropertyDecorator {
@@ -80,10 +81,12 @@ export const IsWorth = constraint(
   (value) => isNumber(value) && value >= -1 && value <= 1,
 )
 
-export const IsWord = constraint(
-  'isWord',
-  'must be a text of 1 to 200 characters',
-  (value) => typeof value === 'string' && value.trim().length > 0 && value.length <= 200,
+export const IsWord = constraint('isWord', 'must be a text of 1 to 200 characters', (value) => isWord(value))
+
+export const IsWordMap = constraint(
+  'isWordMap',
+  'must be an object of words, each a text of 1 to 200 characters',
+  (map) => typeof map === 'object' && map !== null && !Array.isArray(map) && Object.values(map).every(isWord),
 )
 
 function isPlace(value: unknown): boolean {

@@ -14,12 +14,20 @@ export class Fault {
   @IsString() fix!: string
 }
 
-/** A condition of a move that must be true, in order; `until` is what must be on before it may be let go. */
+/** A release gate: `hold` may not be let go before `next` is on. */
+export class Gate {
+  @IsRecordId() hold!: HoldId
+  @IsRecordId() next!: HoldId
+}
+
+/** A condition of a move that must be true, in order; `until` is what must be on before it may be let go, in words. */
 export class Checkpoint {
   @IsRecordId() id!: string
   @IsString() text!: string
   @Optional() @IsString() test?: string
   @Optional() @IsString() until?: string
+  /** The same in the chart's holds, so that a run can be checked for it. */
+  @Optional() @IsObject() @ValidateNested() @Type(() => Gate) gate?: Gate
   @Optional() @IsObject() @ValidateNested() @Type(() => Fault) fault?: Fault
 }
 

@@ -29,13 +29,14 @@ class ReferenceCheck {
   }
 
   run(): Problem[] {
-    for (const kind of ['positions', 'holds', 'moves', 'reactions'] as const) {
+    for (const kind of ['positions', 'holds', 'moves', 'reactions', 'runs'] as const) {
       this.unique(this.chart[kind] ?? [], [kind])
     }
     this.checkPositions()
     this.checkMoves()
     this.checkReactions()
     this.checkAnswers()
+    this.checkRuns()
     return this.problems
   }
 
@@ -129,6 +130,11 @@ class ReferenceCheck {
       this.sharedLimbs(move.adds, [...path, 'adds'])
       this.tries(move.tries, [...path, 'tries'])
       this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
+      move.checkpoints?.forEach(({ gate }, at) => {
+        if (!gate) return
+        this.ownedHolds([gate.hold], 'ours', [...path, 'checkpoints', at, 'gate', 'hold'])
+        this.ownedHolds([gate.next], 'ours', [...path, 'checkpoints', at, 'gate', 'next'])
+      })
     })
   }
 
@@ -151,6 +157,18 @@ class ReferenceCheck {
       this.refer('move', this.moves, answer.move, [...path, 'move'])
       this.place(answer.stallsIn, [...path, 'stallsIn'], 'caught')
       if (answer.tries) this.tries(answer.tries, [...path, 'tries'])
+    })
+  }
+
+  private checkRuns(): void {
+    this.chart.runs?.forEach((run, index) => {
+      const path = ['runs', index]
+      this.place(run.start, [...path, 'start'])
+      run.steps.forEach(({ move, reaction, elsewhere }, at) => {
+        this.refer('move', this.moves, move, [...path, 'steps', at, 'move'])
+        this.refer('reaction', this.reactions, reaction, [...path, 'steps', at, 'reaction'])
+        this.place(elsewhere, [...path, 'steps', at, 'elsewhere'], 'caught')
+      })
     })
   }
 }

@@ -33,3 +33,11 @@ export function actionOfMove(game: Game, group: number, move: number): number {
   }
   return NONE
 }
+
+/** Index of the action of a group that gives an answer of the chart, or NONE. */
+export function actionOfAnswer(game: Game, g: number, answer: number): number {
+  for (let a = game.groupActions[g] + 1; a < game.groupActions[g + 1]; a++) {
+    if (game.meaning.actionAnswer[a] === answer) return a
+  }
+  return NONE
+}

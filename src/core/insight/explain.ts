@@ -1,5 +1,5 @@
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
-import { actionName, actionOfMove, positionId, reactionId } from '../game/describe'
+import { actionName, actionOfAnswer, actionOfMove, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { overSeconds } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
@@ -59,13 +59,6 @@ export function explain(solution: Solution, question: Question): Explanation | n
   const g = game.stateGroup[state]
   if (question.of === 'answer') return takenApart(solution, actionOfAnswer(game, g, question.answer), state)
   return takenApart(solution, game.groupActions[g], state)
-}
-
-function actionOfAnswer(game: Game, g: number, answer: number): number {
-  for (let a = game.groupActions[g] + 1; a < game.groupActions[g + 1]; a++) {
-    if (game.meaning.actionAnswer[a] === answer) return a
-  }
-  return NONE
 }
 
 const bestAction = (solution: Solution, state: number) =>

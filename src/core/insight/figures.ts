@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
-import { actionName, actionOfMove, reactionId } from '../game/describe'
+import { actionName, actionOfMove, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
@@ -112,13 +112,25 @@ export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId)
   if (!solved.ok) return failure(...solved.problems)
   const { game, values } = solved.value
   const { index, ownState } = game.meaning
-  const state = ownState[index.positions.findIndex(({ record }) => record.id === position)]
-  return success({ start: values[game.start], position: values[state] })
+  const p = index.positions.findIndex(({ record }) => record.id === position)
+  const moves = index.positions[p].moves.map((move) => [moveId(game, move), valueFrom(solved.value, ownState[p], move)])
+  return success({ start: values[game.start], position: values[ownState[p]], moves: Object.fromEntries(moves) as Worths['moves'] }) // prettier-ignore
+}
+
+/** Value of a move tried in a state, or null where it cannot be. */
+function valueFrom(solution: Solution, state: number, move: number): number | null {
+  if (state < TERMINALS) return null
+  const a = actionOfMove(solution.game, solution.game.stateGroup[state], move)
+  if (a === NONE) return null
+  const value = solution.evaluator.actionInState(a, fullClock(solution), state)
+  return value > -Infinity ? value : null
 }
 
 export interface Worths {
   start: number
   position: number
+  /** What each move from the position is worth, tried there. */
+  moves: Record<MoveId, number | null>
 }
 
 function gather(solution: Solution): Figures {

@@ -1,3 +1,4 @@
+import type { Position } from '../chart/position'
 import type { Limb, Person } from '../chart/words'
 
 type Side = 'left' | 'right'
@@ -8,6 +9,8 @@ export type Orientation = Partial<Record<string, unknown>>
 export interface Fact {
   key: string
   ask: string
+  /** Whose control it is about, where it is about one: the question is only asked where that person has it. */
+  of?: Person
   /** For whom and for which limbs it gives words: on the side that it names, and on the other. */
   gives: { by: Person; limbs: 'arms' | 'legs' | 'all'; named: string; other: string }[]
 }
@@ -16,7 +19,22 @@ export interface Fact {
 export interface Frame {
   id: string
   name: string
+  /** Which side of them we have before us: behind someone left stays left, face to face our left meets their right. */
+  meets: 'back' | 'front'
   facts: Fact[]
+}
+
+/** A fact of whoever controls, asked of us and of them: the same words with the people changed. */
+function eitherWay(fact: Fact, askOfThem: string): Fact[] {
+  const key = `their${fact.key[0].toUpperCase()}${fact.key.slice(1)}`
+  const gives = fact.gives.map((give) => ({
+    ...give,
+    by: give.by === 'ours' ? ('theirs' as const) : ('ours' as const),
+  }))
+  return [
+    { ...fact, of: 'ours' },
+    { key, ask: askOfThem, of: 'theirs', gives },
+  ]
 }
 
 const nearFar = { by: 'theirs', limbs: 'all', named: 'near', other: 'far' } as const
@@ -30,12 +48,16 @@ export const FRAMES: readonly Frame[] = [
   {
     id: 'back',
     name: 'on their back',
+    meets: 'back',
     facts: [
-      {
-        key: 'over',
-        ask: 'which of our arms is over the shoulder',
-        gives: [{ by: 'ours', limbs: 'arms', named: 'over', other: 'under' }],
-      },
+      ...eitherWay(
+        {
+          key: 'over',
+          ask: 'which of our arms is over the shoulder',
+          gives: [{ by: 'ours', limbs: 'arms', named: 'over', other: 'under' }],
+        },
+        'which of their arms is over our shoulder',
+      ),
       {
         key: 'down',
         ask: 'which side is on the mat',
@@ -49,39 +71,46 @@ export const FRAMES: readonly Frame[] = [
   ...(['side', 'knee-ride'] as const).map((id) => ({
     id,
     name: id === 'side' ? 'side control' : 'knee on belly',
-    facts: [
+    meets: 'front' as const,
+    facts: eitherWay(
       {
         key: 'near',
         ask: 'which of their sides is near',
         gives: [nearFar, { by: 'ours', limbs: 'all', named: 'hip-side', other: 'head-side' } as const],
       },
-    ],
+      'which of our sides is near',
+    ),
   })),
   {
     id: 'turtle',
     name: 'beside the turtle',
-    facts: [
+    meets: 'back',
+    facts: eitherWay(
       {
         key: 'near',
         ask: 'which of their sides is near',
         gives: [nearFar, { by: 'ours', limbs: 'all', named: 'head-side', other: 'hip-side' }],
       },
-    ],
+      'which of our sides is near',
+    ),
   },
   {
     id: 'headlock',
     name: 'front headlock',
-    facts: [
+    meets: 'front',
+    facts: eitherWay(
       {
         key: 'choking',
         ask: 'which of our arms is round the neck',
         gives: [{ by: 'ours', limbs: 'arms', named: 'choking', other: 'other' }],
       },
-    ],
+      'which of their arms is round our neck',
+    ),
   },
   {
     id: 'standing',
     name: 'standing, face to face',
+    meets: 'front',
     facts: [
       {
         key: 'lead',
@@ -98,18 +127,24 @@ export const FRAMES: readonly Frame[] = [
   {
     id: 'crucifix',
     name: 'crucifix',
-    facts: [
+    meets: 'back',
+    facts: eitherWay(
       {
         key: 'hooked',
         ask: 'which of their arms do our legs hold',
         gives: [{ by: 'theirs', limbs: 'arms', named: 'hooked', other: 'other' }],
       },
-    ],
+      'which of our arms do their legs hold',
+    ),
   },
-  { id: 'mount', name: 'mount', facts: [] },
-  { id: 'north-south', name: 'north-south', facts: [] },
-  { id: 'guard', name: 'guard', facts: [] },
+  { id: 'mount', name: 'mount', meets: 'front', facts: [] },
+  { id: 'north-south', name: 'north-south', meets: 'front', facts: [] },
+  { id: 'guard', name: 'guard', meets: 'front', facts: [] },
 ]
+
+/** The facts to ask for where one of the two has control. */
+export const factsOf = (frame: string | undefined, controls: Person): Fact[] =>
+  (frameOf(frame)?.facts ?? []).filter(({ of }) => !of || of === controls)
 
 export const frameOf = (id: string | undefined): Frame | undefined => FRAMES.find((frame) => frame.id === id)
 
@@ -134,10 +169,23 @@ export function sideWords(frame: string | undefined, orientation: Orientation, b
   })
 }
 
-/** "under hand", "near foot"; with several words those after the first in brackets; left or right where there are none. */
-export function limbInWords(frame: string | undefined, orientation: Orientation, by: Person, limb: Limb): string {
+/**
+ * "under hand", "near foot"; with several words those after the first in brackets; left or right where there are none.
+ * `vocabulary`: what a school says for a word.
+ */
+export function limbInWords(
+  frame: string | undefined,
+  orientation: Orientation,
+  by: Person,
+  limb: Limb,
+  vocabulary: Partial<Record<string, string>> = {},
+): string {
   const [side, part] = limb.split('-')
-  const [word, ...more] = sideWords(frame, orientation, by, limb)
+  const [word, ...more] = sideWords(frame, orientation, by, limb).map((one) => vocabulary[one] ?? one)
   if (!part) return side
   return word ? `${word} ${part}${more.length ? ` (${more.join(', ')})` : ''}` : `${side} ${part}`
 }
+
+/** Who controls whom, for a picture: whoever is ahead; where nobody is, we do unless the position says that we are below. */
+export const whoControls = ({ ahead, orientation }: Pick<Position, 'ahead' | 'orientation'>): Person =>
+  ahead === 'theirs' || orientation?.below === 'ours' ? 'theirs' : 'ours'

@@ -12,7 +12,7 @@ export const TURNS = {
 export type Turn = keyof typeof TURNS
 export const TURN_IDS = Object.keys(TURNS) as Turn[]
 
-const ACROSS = { swaps: ['near'], drops: [] } as const
+const ACROSS = { swaps: ['near', 'theirNear'], drops: [] } as const
 const other = (value: unknown) => (value === 'left' ? 'right' : value === 'right' ? 'left' : value)
 
 /** The orientation after turns and, if the move goes across, on the other side. */

@@ -12,18 +12,26 @@ const isDark = useDark({ storageKey: 'ataque-theme', disableTransition: false })
 const toggleDark = useToggle(isDark)
 const now = useNow({ interval: 30_000 })
 
-const GROUPS = [
+/** `also`: another path of the same screen. */
+interface Screen {
+  to: string
+  name: string
+  also?: string
+}
+
+const GROUPS: { name: string; screens: Screen[] }[] = [
   {
     name: 'Plan',
     screens: [
       { to: '/desk', name: 'Desk' },
       { to: '/slope', name: 'Slope' },
       { to: '/worksheet', name: 'Worksheet' },
-      { to: '/holds', name: 'Holds' },
+      { to: '/holds', name: 'Holds', also: '/score' },
     ],
   },
   { name: 'Keep', screens: [{ to: '/charts', name: 'Charts' }] },
 ]
+const isHere = ({ to, also }: Screen) => [to, also].some((path) => path && route.path.startsWith(path))
 
 const saved = computed(() => {
   const { saving } = charts
@@ -43,8 +51,8 @@ const saved = computed(() => {
         v-for="screen in group.screens"
         :key="screen.to"
         :to="screen.to"
-        :class="{ here: route.path.startsWith(screen.to) }"
-        :aria-current="route.path.startsWith(screen.to) ? 'page' : undefined"
+        :class="{ here: isHere(screen) }"
+        :aria-current="isHere(screen) ? 'page' : undefined"
         >{{ screen.name }}</RouterLink
       >
     </section>

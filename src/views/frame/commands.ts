@@ -1,4 +1,5 @@
 import type { Chart } from '../../core/chart/chart'
+import { alsoSaid } from '../../core/sides/vocabulary'
 
 /** Something that the palette finds: a place to go to, or an action. */
 export interface Command {
@@ -10,6 +11,12 @@ export interface Command {
   does?: 'undo' | 'redo' | 'shortcuts'
 }
 
+/** By the words of other schools too: who looks for the weak side finds the under side. */
+function alsoFound(command: Command): Command {
+  const others = [command.name, ...(command.aliases ?? [])].flatMap(alsoSaid)
+  return others.length ? { ...command, aliases: [...(command.aliases ?? []), ...others] } : command
+}
+
 /** Everything that can be found by name, alias or a few letters, screens and actions first. */
 export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: string }): Command[] {
   const screens: Command[] = [
@@ -17,6 +24,7 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },
     { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
     { key: 'holds', name: 'Holds', aliases: ['pin', 'controls'], where: 'screen', go: { path: '/holds' } },
+    { key: 'score', name: 'Limb score', aliases: ['runs', 'arms and legs'], where: 'screen', go: { path: '/score' } },
     { key: 'charts', name: 'Charts', aliases: ['files', 'import', 'export'], where: 'screen', go: { path: '/charts' } },
     { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },
     ...(steps.undo ? [{ key: 'undo', name: `Undo: ${steps.undo}`, where: 'action', does: 'undo' as const }] : []),
@@ -43,5 +51,6 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     const go = { path: `/worksheet/${met.from}`, query: { move: met.id, reaction: id } }
     return [{ key: `reaction ${id}`, name, where: `they do, to ${met.name}`, go, ...(aliases ? { aliases } : {}) }]
   })
-  return [...screens, ...positions, ...moves, ...reactions]
+  const runs = (chart.runs ?? []).map(({ id, name }): Command => ({ key: `run ${id}`, name, where: 'run', go: { path: `/score/${id}` } })) // prettier-ignore
+  return [...screens, ...[...positions, ...moves, ...reactions, ...runs].map(alsoFound)]
 }

@@ -1,16 +1,22 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { hundred } from '../../components/figureText'
 import { lookUp } from '../../core/chart/lookUp'
 import { arrangementsOf, compareArrangements, switchingPlan } from '../../core/pin/compare'
 import { leftWords } from '../../core/pin/words'
 import { useFigures } from '../../stores/figures'
+import { useCharts } from '../../stores/charts'
+import { printPart } from '../frame/printPart'
+import { scenarioLine } from '../frame/scenarioLine'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
 
 /** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
 const { chart, position } = useHolds()
 const store = useFigures()
+const charts = useCharts()
+const root = ref<HTMLElement>()
+const print = () => printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped))
 const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
 const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name ?? ''
@@ -25,8 +31,14 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
 </script>
 
 <template>
-  <section v-if="isComparable" class="panel arrangements" aria-label="Arrangements side by side">
-    <h2>Arrangements side by side <span>what each leaves of their escapes</span></h2>
+  <section v-if="isComparable" ref="root" class="panel arrangements" aria-label="Arrangements side by side">
+    <h2>
+      Arrangements side by side
+      <span
+        >what each leaves of their escapes
+        <button type="button" class="button slight" @click="print">Print</button></span
+      >
+    </h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="The table of arrangements">
       <table>
         <thead>
@@ -72,7 +84,7 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
 }
 
 th {
-  min-width: 130px;
+  min-width: 104px;
   vertical-align: bottom;
 }
 
@@ -84,6 +96,14 @@ th.here {
 th b {
   margin-left: 8px;
   font: 700 16px/1.2 var(--label);
+}
+
+.scrolls :deep(svg) {
+  width: 40px;
+}
+
+.scrolls :is(td, th) {
+  padding-right: 8px;
 }
 
 .best {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { positionIn } from '../../core/chart/edits/find'
-import { frameOf, FRAMES } from '../../core/sides/frames'
+import { factsOf, frameOf, FRAMES, whoControls } from '../../core/sides/frames'
+import { pairsOfFrame, type WordPair } from '../../core/sides/vocabulary'
 import { useCharts } from '../../stores/charts'
 import { useHolds } from './holds'
 
@@ -9,7 +10,27 @@ import { useHolds } from './holds'
 const { position } = useHolds()
 const charts = useCharts()
 const frame = computed(() => frameOf(position.value?.frame))
+const facts = computed(() => factsOf(position.value?.frame, whoControls(position.value!)))
 const isOwn = computed(() => Boolean(position.value?.frame && !frame.value))
+
+const pairs = computed(() => pairsOfFrame(position.value?.frame))
+const words = computed(() => charts.chart?.settings?.words ?? {})
+const isGuard = computed(() => position.value?.frame === 'guard')
+const said = ({ pair: [one, two] }: WordPair) => `${words.value[one] ?? one} ${words.value[two] ?? two}`
+
+/** Every text of the chart says these two words then, in this school's way. */
+function setWords({ pair }: WordPair, chosen: string) {
+  const own = chosen.split(' ')
+  charts.edit(`Say ${own.join(' and ')}`, (draft) => {
+    const next = { ...draft.settings?.words }
+    pair.forEach((word, i) => {
+      if (own[i] === word) delete next[word]
+      else next[word] = own[i]
+    })
+    draft.settings = { ...draft.settings, words: next }
+    if (!Object.keys(next).length) delete draft.settings.words
+  })
+}
 
 function setFrame(id: string) {
   charts.edit(`Frame of ${position.value!.name}`, (draft) => {
@@ -45,7 +66,7 @@ function setFact(key: string, side: string) {
         <option v-for="one in FRAMES" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
-    <label v-for="fact in frame?.facts ?? []" :key="fact.key">
+    <label v-for="fact in facts" :key="fact.key">
       <span class="label">{{ fact.ask }}</span>
       <select
         class="field"
@@ -55,6 +76,30 @@ function setFact(key: string, side: string) {
         <option value="">not said</option>
         <option value="left">left</option>
         <option value="right">right</option>
+      </select>
+    </label>
+    <label v-if="isGuard">
+      <span class="label">who is underneath</span>
+      <select
+        class="field"
+        :value="position!.orientation?.below ?? ''"
+        @change="setFact('below', ($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">they are</option>
+        <option value="ours">we are</option>
+      </select>
+    </label>
+    <label v-for="one in pairs" :key="one.pair.join()">
+      <span class="label">said as</span>
+      <select
+        class="field"
+        :aria-label="`Say ${one.pair.join(' and ')} as`"
+        :value="said(one)"
+        @change="setWords(one, ($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="pair in [one.pair, ...one.others]" :key="pair.join()" :value="pair.join(' ')">
+          {{ pair.join(' / ') }}
+        </option>
       </select>
     </label>
   </div>

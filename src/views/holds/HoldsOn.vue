@@ -37,7 +37,7 @@ function sidesOf(hold: Hold): string {
   const { frame, orientation = {} } = position.value!
   const by = holder(hold)
   if (!hold.limbs.some((limb) => sideWords(frame, orientation, by, limb).length)) return ''
-  return hold.limbs.map((limb) => limbInWords(frame, orientation, by, limb)).join(', ')
+  return hold.limbs.map((limb) => limbInWords(frame, orientation, by, limb, charts.chart?.settings?.words)).join(', ')
 }
 
 function find(text: string): Choice[] {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { hundred } from '../../components/figureText'
 import { freeLimbs } from '../../core/pin/arrange'
+import { whoControls } from '../../core/sides/frames'
 import { limbsWords } from '../../core/pin/words'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
@@ -9,8 +10,10 @@ import PositionList from '../worksheet/PositionList.vue'
 import ArrangementTable from './ArrangementTable.vue'
 import FrameField from './FrameField.vue'
 import HoldInspector from './HoldInspector.vue'
+import HoldsTabs from './HoldsTabs.vue'
 import HoldsOn from './HoldsOn.vue'
 import OneMore from './OneMore.vue'
+import PinFigure from './PinFigure.vue'
 import PinTable from './PinTable.vue'
 import ThreeQuestions from './ThreeQuestions.vue'
 import { provideHolds } from './holds'
@@ -26,6 +29,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
   <div class="holds">
     <PositionList screen="holds" />
     <section v-if="position" class="sheet" :aria-label="`Holds in ${position.name}`">
+      <HoldsTabs at="pin" />
       <header>
         <div>
           <h1>{{ position.name }}</h1>
@@ -44,6 +48,13 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
         />
       </header>
       <FrameField />
+      <PinFigure
+        v-if="on.length"
+        :frame="position.frame"
+        :orientation="position.orientation ?? {}"
+        :over="whoControls(position)"
+        :holds="on"
+      />
       <HoldsOn />
       <ThreeQuestions v-if="on.length || hindrable" />
       <PinTable v-if="check.escapes.length" />
@@ -70,6 +81,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
 
 .sheet {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 12px;
   padding: 16px 18px 60px;

@@ -27,7 +27,8 @@ interface Holds {
 }
 
 const KEY: InjectionKey<Holds> = Symbol('holds')
-const trialsWorker = () => new Worker(new URL('../../workers/trials.worker.ts', import.meta.url), { type: 'module' })
+export const trialsWorker = () =>
+  new Worker(new URL('../../workers/trials.worker.ts', import.meta.url), { type: 'module' })
 /** Those that promise most are tried out. */
 const TRIED = 4
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import InlineText from '../../components/InlineText.vue'
+import TokenField from '../../components/TokenField.vue'
 import {
   addCheckpoint,
   removeCheckpoint,
@@ -9,12 +10,25 @@ import {
   shiftCheckpoint,
 } from '../../core/chart/edits/checkpoints'
 import type { Checkpoint, Move } from '../../core/chart/move'
+import { lookUp } from '../../core/chart/lookUp'
+import { sayTokens, tokensFor } from '../../core/sides/tokens'
 import { useCharts } from '../../stores/charts'
+import GateField from './GateField.vue'
+import { useWorksheet } from './worksheet'
 
 /** What must be true, in order; how one tests it; what may not be let go before; and the usual mistake. */
 const props = defineProps<{ move: Move }>()
+const { chart } = useWorksheet()
 const charts = useCharts()
 const next = ref('')
+/** How the two lie when the move is tried, and the words that this school has for it. */
+const sides = computed(() => {
+  const { frame, orientation = {} } = lookUp(chart.value.positions, props.move.from) ?? {}
+  return { frame, orientation }
+})
+const words = computed(() => charts.chart?.settings?.words ?? {})
+const tokens = computed(() => tokensFor(sides.value, words.value))
+const said = (text: string | undefined) => sayTokens(text ?? '', sides.value, words.value)
 
 function add() {
   const text = next.value.trim()
@@ -54,26 +68,33 @@ function more(id: string) {
           <InlineText
             :value="checkpoint.text"
             :label="`Checkpoint ${i + 1}`"
+            :tokens="tokens"
             required
             @change="set(checkpoint.id, 'text', $event)"
-          />
+            >{{ said(checkpoint.text) }}</InlineText
+          >
           <p v-if="isOpen(checkpoint).test" class="small">
             <span class="muted">test: </span
             ><InlineText
               :value="checkpoint.test ?? ''"
               label="How one tests it"
               placeholder="how one tests it"
+              :tokens="tokens"
               @change="set(checkpoint.id, 'test', $event)"
-            />
+              >{{ said(checkpoint.test) }}</InlineText
+            >
           </p>
           <p v-if="isOpen(checkpoint).until" class="small gate">
             <InlineText
               :value="checkpoint.until ?? ''"
               label="Do not let go until"
               placeholder="do not let go of … until …"
+              :tokens="tokens"
               @change="set(checkpoint.id, 'until', $event)"
-            />
+              >{{ said(checkpoint.until) }}</InlineText
+            >
           </p>
+          <GateField v-if="checkpoint.gate || open.has(checkpoint.id)" :move="move" :checkpoint="checkpoint" />
           <p v-if="isOpen(checkpoint).fault" class="small mistake">
             <span class="muted">mistake: </span
             ><InlineText
@@ -134,14 +155,12 @@ function more(id: string) {
         </div>
       </li>
     </ol>
-    <input
+    <TokenField
       v-model="next"
-      class="field"
-      :aria-label="`New checkpoint of ${move.name}`"
-      placeholder="What must be true next?"
-      maxlength="300"
-      @keydown.enter="add"
-      @keydown.stop
+      :label="`New checkpoint of ${move.name}`"
+      :tokens="tokens"
+      placeholder="What must be true next? { offers limbs"
+      @enter="add"
     />
   </section>
 </template>

@@ -5,6 +5,8 @@ import { useRouter } from 'vue-router'
 import { hundred } from '../../components/figureText'
 import { bandsOf, type Band } from '../../core/chart/bands'
 import { addPosition, swapPositions } from '../../core/chart/edits/records'
+import { alsoSaid } from '../../core/sides/vocabulary'
+import type { Position } from '../../core/chart/position'
 import type { PositionId } from '../../core/chart/ids'
 import { positionFromName } from '../../core/notation/families'
 import { useCharts } from '../../stores/charts'
@@ -18,12 +20,11 @@ const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
 const text = ref('')
+const KEYS = ['name', 'aliases', 'family', { name: 'said', getFn: ({ name, aliases = [] }: Position) => [name, ...aliases].flatMap(alsoSaid) }] // prettier-ignore
 const field = ref<HTMLInputElement>()
 const list = ref<HTMLElement>()
 
-const fuse = computed(
-  () => new Fuse(chart.value.positions, { keys: ['name', 'aliases', 'family'], threshold: 0.35, ignoreLocation: true }),
-)
+const fuse = computed(() => new Fuse(chart.value.positions, { keys: KEYS, threshold: 0.35, ignoreLocation: true }))
 const found = computed(() =>
   text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
 )

@@ -61,7 +61,12 @@ describe('a chart from the other side', () => {
 
   it('has every left and right the other way, and every id as it was', () => {
     expect(seen.holds![2]).toEqual({
-      ...{ id: 'left-knee-on-the-near-hip', name: 'Right knee on the near hip', limbs: ['right-knee'], on: 'left-hip' },
+      ...{
+        id: 'left-knee-on-the-near-hip',
+        name: 'Right knee on the near hip',
+        limbs: ['right-knee'],
+        on: 'right-hip',
+      },
       denies: [{ capability: 'hip-in', strength: 0.5 }],
     })
     const back = seen.positions.find(({ id }) => id === 'back-over-side')!
@@ -88,7 +93,7 @@ describe('an edit from the other side', () => {
     ['an answer more', (chart) => addAnswer(chart, 'bridges-over-us' as ReactionId, 'americana' as MoveId)],
     ['a position more', (chart) => addPosition(chart, { name: 'Cradle', family: 'cradle', ahead: 'ours' })],
     ['a hold on', (chart) => putOn(chart, at, 'left-underhook-on-the-far-arm')],
-    ['other limbs', (chart) => setLimbs(chart, 'both-hooks', ['left-knee']), (chart) => setLimbs(chart, 'both-hooks', ['right-knee'])], // prettier-ignore
+    ['other limbs', (chart) => setLimbs(chart, 'left-hook', ['left-knee']), (chart) => setLimbs(chart, 'left-hook', ['right-knee'])], // prettier-ignore
     ['a sided denial', (chart) => setDenial(chart, 'seatbelt', 'left-hand', 1), (chart) => setDenial(chart, 'seatbelt', 'right-hand', 1)], // prettier-ignore
     ['the holds gone', (chart) => void delete chart.holds],
   ]

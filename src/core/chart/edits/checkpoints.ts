@@ -1,5 +1,5 @@
 import type { Chart } from '../chart'
-import { idFromName, type MoveId } from '../ids'
+import { idFromName, type HoldId, type MoveId } from '../ids'
 import type { Checkpoint, Fault } from '../move'
 import { Gone, idsIn, moveBefore, moveIn } from './find'
 
@@ -30,6 +30,13 @@ export function setCheckpoint(
   const { list, index } = at(chart, move, id)
   if (value.trim() || field === 'text') list[index][field] = value.trim()
   else delete list[index][field]
+}
+
+/** Sets the release gate in holds; without both there is none. */
+export function setGate(chart: Chart, move: MoveId, id: string, hold: string, next: string): void {
+  const { list, index } = at(chart, move, id)
+  if (hold && next) list[index].gate = { hold: hold as HoldId, next: next as HoldId }
+  else delete list[index].gate
 }
 
 /** Sets a part of its usual mistake; a mistake with nothing in it goes. */

@@ -66,6 +66,7 @@ export function removeHold(chart: Chart, id: string): void {
   holdIn(chart, id)
   chart.holds = chart.holds!.filter((hold) => hold.id !== id)
   for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) takeOff(chart, position.id, id)
+  removeGates(chart, id)
   const records = [...chart.moves, ...chart.reactions] as Partial<Record<(typeof NAMING)[number], HoldId[]>>[]
   for (const record of records) {
     for (const field of NAMING) {
@@ -74,6 +75,13 @@ export function removeHold(chart: Chart, id: string): void {
       if (left.length) record[field] = left
       else delete record[field]
     }
+  }
+}
+
+/** A gate that names the hold says nothing any more. */
+function removeGates(chart: Chart, id: string): void {
+  for (const checkpoint of chart.moves.flatMap(({ checkpoints }) => checkpoints ?? [])) {
+    if (checkpoint.gate?.hold === id || checkpoint.gate?.next === id) delete checkpoint.gate
   }
 }
 

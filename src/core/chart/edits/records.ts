@@ -3,6 +3,7 @@ import { idFromName, type MoveId, type PositionId, type ReactionId } from '../id
 import type { Move } from '../move'
 import type { Position } from '../position'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
+import { cutRuns } from './runs'
 import { setUnprompted, survivingTries } from './tries'
 
 /* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
@@ -61,6 +62,7 @@ export function removeMove(chart: Chart, id: MoveId): void {
   chart.moves = chart.moves.filter((move) => move.id !== id)
   chart.answers = chart.answers.filter(({ move }) => move !== id)
   for (const reaction of chart.reactions) if (reaction.mirror === id) delete reaction.mirror
+  cutRuns(chart, ({ move }) => move === id)
 }
 
 /** Takes a reaction away: nothing comes of the tries that met it. */
@@ -74,6 +76,7 @@ export function removeReaction(chart: Chart, id: ReactionId): void {
     if (unprompted?.reactions[id] === undefined) continue
     setUnprompted(chart, position, unprompted.every, { ...unprompted.reactions, [id]: 0 })
   }
+  cutRuns(chart, (step) => step.reaction === id)
 }
 
 /** Takes a position away with all that begins, lands or ends in it. */
@@ -91,6 +94,8 @@ export function removePosition(chart: Chart, id: PositionId): void {
   chart.positions = chart.positions.filter((position) => position.id !== id)
   for (const position of chart.positions) if (position.mirror === id) delete position.mirror
   delete chart.settings?.slope?.places?.[id]
+  if (chart.runs) chart.runs = chart.runs.filter(({ start }) => start !== id)
+  cutRuns(chart, ({ elsewhere }) => elsewhere === id)
 }
 
 /** Puts a position in another's place, which moves one on. */

@@ -1,0 +1,54 @@
+import type { Run } from '../chart/run'
+import { actionOfAnswer, actionOfMove } from '../game/describe'
+import { NONE, OUTCOME, TERMINAL, type Game } from '../game/game'
+import type { Solution } from '../solve/solution'
+
+/**
+ * What it is worth to have come to each step of a run, the start first; at the full clock, so that steps compare. Null
+ * from a step on that the game does not have: something that it needs is missing, or cannot come of it.
+ */
+export function worthsAlong(
+  { game, values }: Solution,
+  { start, steps }: Pick<Run, 'start' | 'steps'>,
+): (number | null)[] {
+  const p = game.meaning.index.positionOf.get(start)
+  let state = p === undefined ? NONE : game.meaning.ownState[p]
+  const worths = [state === NONE ? null : values[state]]
+  for (const step of steps) {
+    state = state === NONE ? NONE : next(game, state, step)
+    worths.push(state === NONE ? null : values[state])
+  }
+  return worths
+}
+
+function next(game: Game, state: number, step: Run['steps'][number]): number {
+  if (state <= TERMINAL.goal) return NONE
+  const g = game.stateGroup[state]
+  const a = actionOf(game, g, step)
+  if (a === NONE) return NONE
+  const wanted = step.reaction ? OUTCOME.reaction : step.elsewhere ? OUTCOME.elsewhere : step.stalls || !step.move ? OUTCOME.stalls : OUTCOME.lands // prettier-ignore
+  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
+    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return game.outcomeState[o]
+  }
+  return NONE
+}
+
+function actionOf(game: Game, g: number, { move, reaction }: Run['steps'][number]): number {
+  const first = game.groupActions[g]
+  if (!move) return game.groupIsReaction[g] === (reaction ? 0 : 1) ? first : NONE
+  const index = game.meaning.index.moves.findIndex(({ record }) => record.id === move)
+  if (!game.groupIsReaction[g]) return actionOfMove(game, g, index)
+  const { answers } = game.meaning.index.reactions[game.meaning.groupPlace[g]]
+  const answer = answers.find(({ record }) => record.move === move)
+  return answer ? actionOfAnswer(game, g, answer.index) : NONE
+}
+
+/** Whether an outcome is the reaction, or leads to the place, that the step names. */
+function isAt(game: Game, o: number, { reaction, elsewhere }: Run['steps'][number]): boolean {
+  const { index, outcomeReaction, groupPlace } = game.meaning
+  if (reaction) return index.reactions[outcomeReaction[o]].record.id === reaction
+  if (!elsewhere) return true
+  const state = game.outcomeState[o]
+  if (state === TERMINAL.caught) return elsewhere === 'caught'
+  return state > TERMINAL.goal && index.positions[groupPlace[game.stateGroup[state]]].record.id === elsewhere
+}

@@ -1,0 +1,22 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+import type { RunStep } from '../chart/run'
+import type { Figures } from './figures'
+
+/** The best plan from a position as if every move landed: to a finish, or until it would come back to where it was. */
+export function bestRunFrom(chart: Chart, figures: Figures, start: PositionId): RunStep[] {
+  const steps: RunStep[] = []
+  const been = new Set<string>([start])
+  let move = bestIn(chart, figures, start)
+  while (move) {
+    steps.push({ move: move.id })
+    if (move.to === 'finish' || been.has(move.to)) break
+    been.add(move.to)
+    move = bestIn(chart, figures, move.to)
+  }
+  return steps
+}
+
+const bestIn = (chart: Chart, figures: Figures, at: PositionId) =>
+  lookUp(chart.moves, figures.positions[at]?.best as MoveId | undefined)

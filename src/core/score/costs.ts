@@ -1,0 +1,31 @@
+import type { Chart } from '../chart/chart'
+import { HoldTable } from '../holds/holdTable'
+import type { Beat } from './play'
+
+/** One of their capabilities of which a step gives something back: what was left of it and what is, 0 to 1. */
+export interface GivenBack {
+  capability: string
+  before: number
+  after: number
+}
+
+/** Less than a tenth given back is not worth a word. */
+const WORTH_SAYING = 0.1
+
+/** What each beat costs against the one before, the most first; nothing for the start. `beats` of a run of this chart. */
+export function costsOf(chart: Chart, beats: readonly Beat[]): GivenBack[][] {
+  const table = new HoldTable(chart.holds ?? [])
+  const known = [...new Set((chart.holds ?? []).flatMap(({ denies }) => (denies ?? []).map((one) => one.capability)))]
+  return beats.map((beat, i) => {
+    if (i === 0 || beat.place.kind === 'finish') return []
+    const [was, is] = [table.setOf(beats[i - 1].holds), table.setOf(beat.holds)]
+    return known
+      .map((capability) => ({
+        capability,
+        before: table.capabilityLeft(capability, was, 'ours'),
+        after: table.capabilityLeft(capability, is, 'ours'),
+      })) // prettier-ignore
+      .filter(({ before, after }) => after - before >= WORTH_SAYING)
+      .sort((a, b) => b.after - b.before - (a.after - a.before))
+  })
+}

@@ -1,0 +1,56 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import type { Run, RunStep } from '../chart/run'
+import type { Beat } from './play'
+
+export interface NextStep {
+  step: RunStep
+  says: string
+  hint: string
+}
+
+/** Everything that may come after the last beat of a run: moves, what meets them, answers, letting it happen. */
+export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextStep[] {
+  const place = last?.place ?? { kind: 'position' as const, id: run.start }
+  if (place.kind === 'position') {
+    const moves = chart.moves.filter(({ from }) => from === place.id)
+    const unprompted = Object.keys(lookUp(chart.positions, place.id)?.unprompted?.reactions ?? {})
+    return [
+      ...moves.map((move) => lands(chart, move)),
+      ...moves.flatMap((move) => [...metBy(chart, move), stalls(move)]),
+      ...unprompted.map((id): NextStep => ({ step: { reaction: id as never }, says: nameOf(chart.reactions, id), hint: 'they do, while we hold still' })), // prettier-ignore
+    ]
+  }
+  if (place.kind !== 'reaction') return []
+  const answers = chart.answers.filter(({ reaction }) => reaction === place.id)
+  const moves = answers.flatMap(({ move }) => lookUp(chart.moves, move) ?? [])
+  const endsIn = lookUp(chart.reactions, place.id)!.endsIn
+  return [
+    ...moves.map((move) => lands(chart, move)),
+    ...answers.flatMap(({ move, tries }) => {
+      const record = lookUp(chart.moves, move)!
+      return [...metBy(chart, { ...record, tries: tries ?? record.tries }), stalls(record)]
+    }),
+    { step: {}, says: 'We let it happen', hint: `to ${nameOf(chart.positions, endsIn)}` },
+  ]
+}
+
+const nameOf = (records: readonly { id: string; name: string }[], id: string) => lookUp(records, id)?.name ?? id
+
+const lands = (chart: Chart, { id, name, to }: Move): NextStep => ({
+  ...{ step: { move: id }, says: name },
+  hint: to === 'finish' ? 'a finish' : `lands in ${nameOf(chart.positions, to)}`,
+})
+
+const stalls = ({ id, name }: Move): NextStep => ({
+  step: { move: id, stalls: true },
+  says: `${name}: nothing comes of it`,
+  hint: '',
+})
+
+const metBy = (chart: Chart, { id, name, tries }: Move): NextStep[] =>
+  Object.entries(tries.reactions ?? {}).flatMap(
+    ([reaction, count]) =>
+    count > 0 ? [{ step: { move: id, reaction: reaction as never }, says: nameOf(chart.reactions, reaction), hint: `they do, to ${name}` }] : [], // prettier-ignore
+  )

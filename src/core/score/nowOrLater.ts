@@ -1,0 +1,50 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import type { Run } from '../chart/run'
+import { totalOf } from '../chart/tries'
+import { HoldTable } from '../holds/holdTable'
+import { play } from './play'
+
+/** A run that does something else first, against the finish that could be tried at once from where it begins. */
+export interface NowOrLater {
+  first: Move
+  now: Move
+  /** What they do to the finish: how many of ten tries meet it, and what the run's holds have left of it before it ends. */
+  met: { name: string; ofTen: number; left: number }[]
+  /** What they do to the finish that our answer turns into the run's first move, and how many of ten then land. */
+  bait: { name: string; ofTen: number; lands: number; cold: number } | null
+}
+
+/** Null where the run begins with a finish, or none can be tried from its start. */
+export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
+  const first = lookUp(chart.moves, run.steps[0]?.move)
+  const finishes = chart.moves.filter(({ from, to }) => from === run.start && to === 'finish')
+  if (!first || first.to === 'finish' || !finishes.length) return null
+  const now = finishes.reduce((best, move) => (landing(move) > landing(best) ? move : best))
+  const total = totalOf(now.tries)
+  const table = new HoldTable(chart.holds ?? [])
+  const beats = play(chart, run).beats.filter(({ place }) => place.kind !== 'finish')
+  const counts = Object.entries(now.tries.reactions ?? {}).filter(([, count]) => count > 0)
+  const met = counts.map(([id, count]) => {
+    const reaction = lookUp(chart.reactions, id)!
+    const least = Math.min(...beats.map(({ holds }) => table.left(reaction, table.setOf(holds), 'ours')))
+    return { name: reaction.name, ofTen: (10 * count) / total, left: least }
+  })
+  const answer = counts
+    .map(([reaction, count]) => ({
+      count,
+      reaction,
+      answer: chart.answers.find((one) => one.reaction === reaction && one.move === first.id),
+    })) // prettier-ignore
+    .find((one) => one.answer)
+  const bait = answer && {
+    ...{ name: lookUp(chart.reactions, answer.reaction)!.name, ofTen: (10 * answer.count) / total },
+    lands: landing({ tries: answer.answer!.tries ?? first.tries }),
+    cold: landing(first),
+  }
+  return { first, now, met, bait: bait ?? null }
+}
+
+/** How many of ten tries land. */
+const landing = ({ tries }: Pick<Move, 'tries'>) => (10 * (tries.lands ?? 0)) / totalOf(tries)

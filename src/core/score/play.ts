@@ -1,0 +1,172 @@
+import type { Chart } from '../chart/chart'
+import type { HoldId, PositionId, ReactionId } from '../chart/ids'
+import type { Run, RunStep } from '../chart/run'
+import { CAUGHT, FINISH, indexChart, type ChartIndex } from '../game/chartIndex'
+import { concession, landing, metHolds, ownPlace, type Place } from '../game/rules'
+import type { HoldSet } from '../holds/holdTable'
+import type { Orientation } from '../sides/frames'
+import { turned, turnsOf } from '../sides/turns'
+
+export type BeatPlace =
+  { kind: 'position'; id: PositionId } | { kind: 'reaction'; id: ReactionId } | { kind: 'finish' } | { kind: 'caught' }
+
+/** Where a run has come to after a step; the first is the start, before any. */
+export interface Beat {
+  /** The step that led here; none for the start. */
+  step: RunStep | null
+  place: BeatPlace
+  /** Those that are on now, in the chart's order. */
+  holds: HoldId[]
+  /** How the two lie to each other now: the words of the limbs follow from it. */
+  frame: string | undefined
+  orientation: Orientation
+  /** Since the start. */
+  seconds: number
+}
+
+export interface Played {
+  beats: Beat[]
+  /** The first step that does not follow from where the run has come to, and why; the beats end before it. */
+  broken: { step: number; reason: string } | null
+}
+
+interface Sides {
+  holds: HoldSet
+  sides: Orientation
+  frame: string | undefined
+}
+
+interface InPosition extends Sides {
+  kind: 'position'
+  position: number
+}
+
+/** `from`: the position that what met it is from. */
+interface InReaction extends Sides {
+  kind: 'reaction'
+  reaction: number
+  from: number
+}
+
+interface Over extends Sides {
+  kind: 'finish' | 'caught'
+}
+
+type Next = InPosition | InReaction | Over
+
+const isOver = (at: Next): at is Over => at.kind === 'finish' || at.kind === 'caught'
+
+/**
+ * Plays a run through with the game's own rules for holds. It goes on on paper where the game would not let us (a need
+ * that is missing, a reaction that they no longer have): the check of the score says so. The chart must be sound.
+ */
+export function play(chart: Chart, run: Run): Played {
+  return new Player(chart).play(run)
+}
+
+class Player {
+  private readonly index: ChartIndex
+  private seconds = 0
+
+  constructor(chart: Chart) {
+    this.index = indexChart(chart, true)
+  }
+
+  play({ start, steps }: Run): Played {
+    let at: Next = this.arrived(ownPlace(this.index, this.index.positionOf.get(start)!), {}, undefined)
+    const beats = [this.beat(null, at)]
+    for (const [i, step] of steps.entries()) {
+      const next: Next | string = this.next(at, step)
+      if (typeof next === 'string') return { beats, broken: { step: i, reason: next } }
+      at = next
+      beats.push(this.beat(step, at))
+    }
+    return { beats, broken: null }
+  }
+
+  private beat(step: RunStep | null, at: Next): Beat {
+    const { index } = this
+    const place: BeatPlace =
+      at.kind === 'position'
+        ? { kind: 'position', id: index.positions[at.position].record.id }
+        : at.kind === 'reaction'
+          ? { kind: 'reaction', id: index.reactions[at.reaction].record.id }
+          : { kind: at.kind }
+    const { holds, frame, sides: orientation } = at
+    return { step, place, holds: index.holds.idsOf(holds), frame, orientation, seconds: this.seconds }
+  }
+
+  private next(at: Next, step: RunStep): Next | string {
+    if (isOver(at)) return 'the exchange is over before it'
+    if (step.move) return this.try(at, step)
+    if (at.kind === 'reaction') return step.reaction ? 'a reaction is not answered by another' : this.concede(at)
+    return step.reaction ? this.unprompted(at, step) : 'nothing happens in it'
+  }
+
+  private try(at: InPosition | InReaction, step: RunStep): Next | string {
+    const { index } = this
+    const move = index.moves.find(({ record }) => record.id === step.move)!
+    if (at.kind === 'position' && move.from !== at.position) return `${move.record.name} is not done from here`
+    if (
+      at.kind === 'reaction' &&
+      !index.reactions[at.reaction].answers.some(({ record }) => record.move === step.move)
+    ) {
+      return `${move.record.name} is no answer to ${index.reactions[at.reaction].record.name}`
+    }
+    const { frame } = at
+    this.seconds += move.seconds
+    if (step.reaction) {
+      const reaction = index.reactions.findIndex(({ record }) => record.id === step.reaction)
+      const holds = metHolds(index, index.reactions[reaction], at.holds, move.drops)
+      return { kind: 'reaction', reaction, holds, sides: at.sides, frame, from: move.from }
+    }
+    if (step.elsewhere) {
+      return this.arrived(ownPlace(index, index.positionOf.get(step.elsewhere) ?? CAUGHT), at.sides, frame)
+    }
+    if (step.stalls) return this.stalled(at, step)
+    const home = at.kind === 'position' || (at.from === index.reactions[at.reaction].endsIn && at.from === move.from)
+    const sides = turned(at.sides, turnsOf(move.record), move.across)
+    const landed = landing(index, move, at.holds, home)
+    // What is on at the finish no longer matters to the game; a coach wants to see it all the same.
+    if (landed.position === FINISH) return { kind: 'finish', holds: this.onPaper(at.holds, move), sides, frame }
+    return this.arrived(landed, sides, frame)
+  }
+
+  private onPaper(holds: HoldSet, { drops, strips, adds }: ChartIndex['moves'][number]): HoldSet {
+    return this.index.holds.settle(holds & ~drops & ~strips, adds)
+  }
+
+  private stalled(at: InPosition | InReaction, step: RunStep): Next {
+    const { index } = this
+    const { stallsIn } =
+      at.kind === 'position'
+        ? index.moves.find(({ record }) => record.id === step.move)!
+        : index.reactions[at.reaction].answers.find(({ record }) => record.move === step.move)!
+    if (stallsIn !== undefined) return this.arrived(ownPlace(index, stallsIn), at.sides, at.frame)
+    return at.kind === 'position' ? at : this.conceded(at)
+  }
+
+  private unprompted(at: InPosition, step: RunStep): Next {
+    const reaction = this.index.reactions.findIndex(({ record }) => record.id === step.reaction)
+    const holds = metHolds(this.index, this.index.reactions[reaction], at.holds, 0n)
+    return { kind: 'reaction', reaction, holds, sides: at.sides, frame: at.frame, from: at.position }
+  }
+
+  private concede(at: InReaction): Next {
+    this.seconds += this.index.reactions[at.reaction].seconds
+    return this.conceded(at)
+  }
+
+  private conceded(at: InReaction): Next {
+    const record = this.index.reactions[at.reaction]
+    return this.arrived(concession(this.index, record, at.holds, record.endsIn === at.from), at.sides, at.frame)
+  }
+
+  /** Sides that the position does not say itself are those that were brought along, as long as the frame stays. */
+  private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
+    if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
+    const { record } = this.index.positions[position]
+    const sides = record.frame && record.frame === frame ? { ...brought, ...record.orientation } : (record.orientation ?? {}) // prettier-ignore
+    return { kind: 'position', position, holds, sides, frame: record.frame }
+  }
+}

@@ -1,0 +1,52 @@
+import type { Chart } from '../chart/chart'
+import type { HoldId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import type { Reaction } from '../chart/reaction'
+import type { Run } from '../chart/run'
+import type { Beat } from './play'
+
+/** A step of a run between the beat before it and the one that it led to. */
+export interface Taken {
+  /** Counted from 1, as the score shows it. */
+  number: number
+  before: Beat
+  after: Beat
+  move: Move | undefined
+  reaction: Reaction | undefined
+  /** True where the move has landed, and what it adds is on. */
+  lands: boolean
+  /** Ours and theirs that went off and came on in it. */
+  off: HoldId[]
+  on: HoldId[]
+}
+
+/** The steps of a run that could be played. */
+export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
+  return beats.slice(1).map((after, i): Taken => {
+    const before = beats[i]
+    const { move, reaction, elsewhere, stalls } = after.step!
+    return {
+      ...{ number: i + 1, before, after },
+      move: lookUp(chart.moves, move),
+      reaction: lookUp(chart.reactions, reaction),
+      lands: Boolean(move && !reaction && !elsewhere && !stalls),
+      off: before.holds.filter((id) => !after.holds.includes(id)),
+      on: after.holds.filter((id) => !before.holds.includes(id)),
+    }
+  })
+}
+
+/** What a step is called: the move; with what came of it where it did not land. */
+export function stepName(chart: Chart, { step, place }: Beat, run: Run): string {
+  if (!step) return lookUp(chart.positions, run.start)?.name ?? ''
+  const move = lookUp(chart.moves, step.move)?.name
+  if (step.reaction) return lookUp(chart.reactions, step.reaction)?.name ?? ''
+  if (step.stalls) return `${move}: nothing`
+  if (step.elsewhere)
+    return `${move}: ${place.kind === 'position' ? lookUp(chart.positions, place.id)?.name : 'caught'}`
+  return move ?? 'We let it happen'
+}
+
+/** What did a step: its move, or the reaction that came unprompted. */
+export const doer = ({ move, reaction }: Taken): string => (move ?? reaction)?.id ?? 'concede'

@@ -1,0 +1,59 @@
+import type { Limb, Person } from '../chart/words'
+import { sideWords, type Orientation } from './frames'
+import { spoken, wordOf, wordsOfFrame, type Vocabulary } from './vocabulary'
+
+/** How two people lie or stand to each other, where a text is read. */
+export interface Sides {
+  frame: string | undefined
+  orientation: Orientation
+}
+
+/** Parts as a text names them, and the part of the limb that they stand for. */
+const PARTS: Record<string, string> = {
+  ...{ hand: 'hand', arm: 'hand', elbow: 'elbow', shoulder: 'shoulder' },
+  ...{ foot: 'foot', hook: 'foot', knee: 'knee', leg: 'knee', hip: 'hip' },
+}
+const TOKEN = new RegExp(`\\{(our|their) (?:([a-z-]+) )?(${Object.keys(PARTS).join('|')})\\}`, 'g')
+const BY: Record<string, Person> = { our: 'ours', their: 'theirs' }
+const SIDES = ['left', 'right'] as const
+
+/**
+ * A text with its tokens said in the reader's words and side: `{our top hook}` and `{our right foot}` both become "our top
+ * hook (right)" and "our top foot (right)" where the right side is up. A word that does not apply is left out.
+ */
+export function sayTokens(text: string, { frame, orientation }: Sides, vocabulary: Vocabulary = {}): string {
+  return text.replace(TOKEN, (_, whose: string, word: string | undefined, part: string) => {
+    const wordsAt = (side: string) => sideWords(frame, orientation, BY[whose], `${side}-${PARTS[part]}` as Limb)
+    if (word === 'left' || word === 'right') {
+      const [first] = wordsAt(word)
+      return first ? `${whose} ${spoken(first, vocabulary)} ${part} (${word})` : `${whose} ${word} ${part}`
+    }
+    const own = word && wordOf(frame, word, vocabulary)
+    const side = own && SIDES.find((one) => wordsAt(one).includes(own))
+    return side ? `${whose} ${spoken(own, vocabulary)} ${part} (${side})` : `${whose} ${part}`
+  })
+}
+
+/** The tokens that make sense where the people lie so, those of the frame's own words first. */
+export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary = {}): string[] {
+  const words = wordsOfFrame(frame)
+  return ['our', 'their'].flatMap((whose) =>
+    Object.entries(PARTS).flatMap(([said, part]) => {
+      const given = SIDES.flatMap((side) => sideWords(frame, orientation, BY[whose], `${side}-${part}` as Limb))
+      const own = words.filter((word) => given.includes(word)).map((word) => spoken(word, vocabulary))
+      return [...(own.length ? own : SIDES)].map((word) => `{${whose} ${word} ${said}}`)
+    }),
+  )
+}
+
+/** The token that is being typed at the end of `before`, and those of `all` that go on from it; null outside a brace. */
+export function typedToken(before: string, all: readonly string[]): { from: number; offers: string[] } | null {
+  const from = before.lastIndexOf('{')
+  if (from < 0 || before.indexOf('}', from) >= 0) return null
+  const typed = before.slice(from + 1).trim().toLowerCase().split(/\s+/).filter(Boolean) // prettier-ignore
+  const goesOn = (token: string) => {
+    const words = token.slice(1, -1).split(' ')
+    return typed.every((piece) => words.some((word) => word.startsWith(piece)))
+  }
+  return { from, offers: all.filter(goesOn) }
+}

@@ -1,0 +1,24 @@
+import './printPart.css'
+
+/** Prints a part of a screen by itself, on white, under a line that says of what and in which scenario. */
+export function printPart(part: HTMLElement, head: string): void {
+  document.querySelector('.part-print')?.remove()
+  const sheet = document.createElement('div')
+  sheet.className = 'part-print'
+  const line = document.createElement('p')
+  line.textContent = head
+  sheet.append(line, part.cloneNode(true))
+  document.body.append(sheet)
+  const root = document.documentElement
+  const isDark = root.classList.contains('dark')
+  root.classList.remove('dark')
+  window.addEventListener(
+    'afterprint',
+    () => {
+      sheet.remove()
+      root.classList.toggle('dark', isDark)
+    },
+    { once: true },
+  )
+  window.print()
+}

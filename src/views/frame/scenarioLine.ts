@@ -1,0 +1,19 @@
+import { clockText } from '../../components/figureText'
+import type { Chart } from '../../core/chart/chart'
+import { lookUp } from '../../core/chart/lookUp'
+import { scenarioOf } from '../../core/game/scenario'
+
+/** What every number on a printed sheet depends on, in one line. */
+export function scenarioLine(chart: Chart, isFlipped: boolean): string {
+  const { start, goal, seconds, sharpness, objective, breakUp } = scenarioOf(chart)
+  return [
+    chart.title,
+    `from ${lookUp(chart.positions, start)?.name ?? ''}`,
+    ...(goal.length ? [`to ${goal.map((id) => lookUp(chart.positions, id)?.name).join(' or ')}`] : []),
+    seconds === null ? 'no clock' : clockText(seconds),
+    `they read us ${Math.round(sharpness * 100)} %`,
+    breakUp === null ? 'never breaks up' : `breaks up after ${breakUp} s`,
+    objective === 'finish' ? 'only finishes count' : 'finish and position count',
+    isFlipped ? 'the other side' : 'side as charted',
+  ].join(' · ')
+}

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useCharts } from '../../stores/charts'
+import { printPart } from '../frame/printPart'
+import { scenarioLine } from '../frame/scenarioLine'
+import HoldsTabs from '../holds/HoldsTabs.vue'
+import NowOrLater from './NowOrLater.vue'
+import RemarkList from './RemarkList.vue'
+import ScoreGrid from './ScoreGrid.vue'
+import ScoreHead from './ScoreHead.vue'
+import StepFigure from './StepFigure.vue'
+import { provideScore } from './score'
+
+const { run } = provideScore()
+const charts = useCharts()
+const printed = ref<HTMLElement>()
+
+function print() {
+  const head = `${run.value!.name} · ${scenarioLine(charts.chart!, charts.isFlipped)}`
+  printPart(printed.value!, head)
+}
+</script>
+
+<template>
+  <div class="score">
+    <HoldsTabs at="score" />
+    <ScoreHead @print="print" />
+    <template v-if="run">
+      <div ref="printed" class="printed">
+        <ScoreGrid />
+        <StepFigure />
+        <RemarkList />
+      </div>
+      <NowOrLater :key="run.id" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.printed {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+
+.score {
+  display: grid;
+  align-content: start;
+  grid-auto-rows: max-content;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  height: 100%;
+  padding: 14px 18px 60px;
+  overflow-y: auto;
+}
+</style>
