@@ -247,3 +247,30 @@ describe('the client for costs', () => {
     expect([workers.length, workers[0].ended]).toEqual([2, true])
   })
 })
+
+describe('what a run is worth', () => {
+  const run = { start: 'side' as never, steps: [{ move: 'step' as never }] }
+
+  it('is told step by step of the newest solved chart, and not of none', () => {
+    const { worker, sent, solve } = solver()
+    worker.receive({ kind: 'along', ticket: 9, run })
+    expect(sent.pop()).toEqual({ kind: 'worths', ticket: 9, worths: null })
+    const figures = solve(open(), scenario)
+    worker.receive({ kind: 'along', ticket: 10, run })
+    const { positions } = (figures as { figures: Figures }).figures
+    expect(sent.pop()).toEqual({ kind: 'worths', ticket: 10, worths: [positions['side' as never].value, expect.any(Number)] }) // prettier-ignore
+  })
+
+  it('is heard by who asked, and by nobody once the worker has gone', async () => {
+    const asked: ToSolver[] = []
+    const worker: WorkerLike<ToSolver, FromSolver> = { postMessage: (message) => void asked.push(message), terminate: () => undefined, onmessage: null, onerror: null } // prettier-ignore
+    const client = new SolverClient(() => worker, { figures: () => undefined, problems: () => undefined, busy: () => undefined }) // prettier-ignore
+    const heard = client.along(run)
+    const { ticket } = asked[0]
+    worker.onmessage!({ data: { kind: 'worths', ticket, worths: [0.5, 0.75] } } as MessageEvent<FromSolver>)
+    expect(await heard).toEqual([0.5, 0.75])
+    const lost = client.along(run)
+    worker.onerror!({ message: 'gone' } as ErrorEvent)
+    expect(await lost).toBeNull()
+  })
+})

@@ -5,7 +5,7 @@ import { CAUGHT, FINISH, indexChart, type ChartIndex } from '../game/chartIndex'
 import { concession, landing, metHolds, ownPlace, type Place } from '../game/rules'
 import type { HoldSet } from '../holds/holdTable'
 import type { Orientation } from '../sides/frames'
-import { turned, turnsOf } from '../sides/turns'
+import { landedSides, turned, turnsOf } from '../sides/turns'
 
 export type BeatPlace =
   { kind: 'position'; id: PositionId } | { kind: 'reaction'; id: ReactionId } | { kind: 'finish' } | { kind: 'caught' }
@@ -166,7 +166,7 @@ class Player {
   private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
     if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
     const { record } = this.index.positions[position]
-    const sides = record.frame && record.frame === frame ? { ...brought, ...record.orientation } : (record.orientation ?? {}) // prettier-ignore
+    const sides = record.frame && record.frame === frame ? landedSides(brought, record.orientation) : (record.orientation ?? {}) // prettier-ignore
     return { kind: 'position', position, holds, sides, frame: record.frame }
   }
 }

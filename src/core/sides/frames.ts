@@ -12,7 +12,16 @@ export interface Fact {
   /** Whose control it is about, where it is about one: the question is only asked where that person has it. */
   of?: Person
   /** For whom and for which limbs it gives words: on the side that it names, and on the other. */
-  gives: { by: Person; limbs: 'arms' | 'legs' | 'all'; named: string; other: string }[]
+  gives: Gives[]
+}
+
+/** Words for limbs; `out`: only while the under arm is out, or (false) only while it is not. */
+interface Gives {
+  by: Person
+  limbs: 'arms' | 'legs' | 'all'
+  named: string
+  other: string
+  out?: boolean
 }
 
 /** A way in which two people lie or stand to each other, and the facts that give its limbs their words. */
@@ -54,7 +63,10 @@ export const FRAMES: readonly Frame[] = [
         {
           key: 'over',
           ask: 'which of our arms is over the shoulder',
-          gives: [{ by: 'ours', limbs: 'arms', named: 'over', other: 'under' }],
+          gives: [
+            { by: 'ours', limbs: 'arms', named: 'over', other: 'under', out: false },
+            { by: 'ours', limbs: 'arms', named: 'choking', other: 'other', out: true },
+          ],
         },
         'which of their arms is over our shoulder',
       ),
@@ -149,8 +161,7 @@ export const factsOf = (frame: string | undefined, controls: Person): Fact[] =>
 export const frameOf = (id: string | undefined): Frame | undefined => FRAMES.find((frame) => frame.id === id)
 
 const ARMS = ['hand', 'elbow', 'shoulder']
-const isOf = (part: string, limbs: Fact['gives'][number]['limbs']) =>
-  limbs === 'all' || ARMS.includes(part) === (limbs === 'arms')
+const isOf = (part: string, limbs: Gives['limbs']) => limbs === 'all' || ARMS.includes(part) === (limbs === 'arms')
 const isSide = (value: unknown): value is Side => value === 'left' || value === 'right'
 
 /**
@@ -165,6 +176,7 @@ export function sideWords(frame: string | undefined, orientation: Orientation, b
     if (!isSide(named)) return []
     return gives
       .filter((give) => give.by === by && isOf(part, give.limbs))
+      .filter(({ out }) => out === undefined || out === (orientation.out === 'yes'))
       .map((give) => (side === named ? give.named : give.other))
   })
 }

@@ -1,6 +1,6 @@
 import type { Limb, Person } from '../chart/words'
 import { sideWords, type Orientation } from './frames'
-import { spoken, wordOf, wordsOfFrame, type Vocabulary } from './vocabulary'
+import { spoken, wordsMeant, wordsOfFrame, type Vocabulary } from './vocabulary'
 
 /** How two people lie or stand to each other, where a text is read. */
 export interface Sides {
@@ -28,9 +28,11 @@ export function sayTokens(text: string, { frame, orientation }: Sides, vocabular
       const [first] = wordsAt(word)
       return first ? `${whose} ${spoken(first, vocabulary)} ${part} (${word})` : `${whose} ${word} ${part}`
     }
-    const own = word && wordOf(frame, word, vocabulary)
-    const side = own && SIDES.find((one) => wordsAt(one).includes(own))
-    return side ? `${whose} ${spoken(own, vocabulary)} ${part} (${side})` : `${whose} ${part}`
+    for (const own of word ? wordsMeant(frame, word, vocabulary) : []) {
+      const side = SIDES.find((one) => wordsAt(one).includes(own))
+      if (side) return `${whose} ${spoken(own, vocabulary)} ${part} (${side})`
+    }
+    return `${whose} ${part}`
   })
 }
 

@@ -3,29 +3,44 @@ import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import { frameOf, type Orientation } from './frames'
 
+/** Facts of which the side is the other then, those that no longer apply, and those that hold from now on. */
+interface Change {
+  swaps: readonly string[]
+  drops: readonly string[]
+  sets?: Orientation
+}
+
 /** What a move can do to the sides: the limbs stay, the words for them change. */
 export const TURNS = {
   roll: { says: 'rolls to the other side', swaps: ['down'], drops: [] },
   up: { says: 'nobody lies on a side any more', swaps: [], drops: ['down'] },
   swap: { says: 'swaps which arm is over', swaps: ['over', 'choking'], drops: [] },
-} as const
+  out: { says: 'takes the under arm out', swaps: [], drops: [], sets: { out: 'yes' } },
+  face: { says: 'they turn to face us', swaps: [], drops: ['over', 'down', 'theirOver', 'out', 'near', 'theirNear'] },
+} as const satisfies Record<string, Change & { says: string }>
 export type Turn = keyof typeof TURNS
+/** The facts that must be known for a turn to mean anything. */
+export const turnConcerns = (turn: Turn): string[] =>
+  turn === 'out' ? ['over'] : [...TURNS[turn].swaps, ...TURNS[turn].drops]
 export const TURN_IDS = Object.keys(TURNS) as Turn[]
 
-const ACROSS = { swaps: ['near', 'theirNear'], drops: [] } as const
+const ACROSS: Change = { swaps: ['near', 'theirNear'], drops: [] }
 const other = (value: unknown) => (value === 'left' ? 'right' : value === 'right' ? 'left' : value)
 
 /** The orientation after turns and, if the move goes across, on the other side. */
 export function turned(orientation: Orientation, turns: readonly Turn[], across = false): Orientation {
-  return [...turns.map((turn) => TURNS[turn]), ...(across ? [ACROSS] : [])].reduce<Orientation>(
-    (sides, { swaps, drops }) =>
-      Object.fromEntries(
-        Object.entries(sides)
-          .filter(([key]) => !(drops as readonly string[]).includes(key))
-          .map(([key, value]) => [key, (swaps as readonly string[]).includes(key) ? other(value) : value]),
-      ),
-    orientation,
-  )
+  const changes: Change[] = [...turns.map((turn) => TURNS[turn]), ...(across ? [ACROSS] : [])]
+  return changes.reduce<Orientation>((sides, { swaps, drops, sets }) => {
+    const left = Object.entries(sides).filter(([key]) => !drops.includes(key))
+    return { ...Object.fromEntries(left.map(([key, value]) => [key, swaps.includes(key) ? other(value) : value])), ...sets } // prettier-ignore
+  }, orientation)
+}
+
+/** The sides where a move lands in the frame that it is from: what the landing says itself counts before what is brought. */
+export function landedSides(brought: Orientation, own: Orientation = {}): Orientation {
+  const { out, ...rest } = brought
+  // Whether the under arm is out belongs to which arm is over: a landing that says the one says the other.
+  return { ...rest, ...(out !== undefined && own.over === undefined ? { out } : {}), ...own }
 }
 
 export const turnsOf = ({ turns }: Move): Turn[] => TURN_IDS.filter((turn) => turns?.[turn] === true)

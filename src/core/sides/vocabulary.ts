@@ -27,7 +27,7 @@ export const wordsOfFrame = (frame: string | undefined): string[] => [
 
 /** The pairs of a frame for which there is a choice of words. */
 export function pairsOfFrame(frame: string | undefined): WordPair[] {
-  const gives = (frameOf(frame)?.facts ?? []).flatMap((fact) => fact.gives)
+  const gives = (frameOf(frame)?.facts ?? []).flatMap((fact) => fact.gives).filter(({ out }) => !out)
   return WORD_PAIRS.filter(({ pair: [one, two] }) =>
     gives.some(({ named, other }) => [named, other].sort().join() === [one, two].sort().join()),
   )
@@ -36,19 +36,13 @@ export function pairsOfFrame(frame: string | undefined): WordPair[] {
 /** A side word as this school says it. */
 export const spoken = (word: string, vocabulary: Vocabulary): string => vocabulary[word] ?? word
 
-/** The frame's word for a side word of any school, or undefined where the frame has none for it. */
-export function wordOf(frame: string | undefined, said: string, vocabulary: Vocabulary): string | undefined {
+/** The frame's words that a side word of any school may stand for, the school's own meaning first. */
+export function wordsMeant(frame: string | undefined, said: string, vocabulary: Vocabulary): string[] {
   const words = wordsOfFrame(frame)
-  if (words.includes(said)) return said
-  const own = words.find((word) => vocabulary[word] === said)
-  if (own) return own
-  for (const { pair, others } of WORD_PAIRS) {
-    const i = ([0, 1] as const).find(
-      (side) => words.includes(pair[side]) && others.some((other) => other[side] === said),
-    )
-    if (i !== undefined) return pair[i]
-  }
-  return undefined
+  const same = WORD_PAIRS.flatMap(({ pair, others }) =>
+    ([0, 1] as const).filter((i) => others.some((other) => other[i] === said)).map((i) => pair[i]),
+  )
+  return [...words.filter((word) => vocabulary[word] === said), said, ...same].filter((word) => words.includes(word))
 }
 
 /** Words that mean the same in the name of a position or a move: under side, weak side, open side. */

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { hundred } from '../../components/figureText'
-import { lookUp } from '../../core/chart/lookUp'
 import { arrangementsOf, compareArrangements, switchingPlan } from '../../core/pin/compare'
-import { leftWords } from '../../core/pin/words'
 import { useFigures } from '../../stores/figures'
 import { useCharts } from '../../stores/charts'
 import { printPart } from '../frame/printPart'
 import { scenarioLine } from '../frame/scenarioLine'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
+import SwitchPlan from './SwitchPlan.vue'
 
 /** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
 const { chart, position } = useHolds()
@@ -19,14 +18,7 @@ const root = ref<HTMLElement>()
 const print = () => printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped))
 const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
-const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name ?? ''
-const plan = computed(() =>
-  switchingPlan(chart.value, position.value!.id, compared.value).map((one) => ({
-    ...one,
-    escape: lookUp(chart.value.reactions, one.reaction)?.name,
-    by: lookUp(chart.value.moves, one.move)?.name,
-  })),
-)
+const plan = computed(() => switchingPlan(chart.value, position.value!.id, compared.value))
 const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
 </script>
 
@@ -39,6 +31,8 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
         <button type="button" class="button slight" @click="print">Print</button></span
       >
     </h2>
+    <SwitchPlan v-if="plan.length" :plan="plan" />
+    <p v-else class="muted small">Against what they do here, no other arrangement leaves less.</p>
     <div class="scrolls" tabindex="0" role="group" aria-label="The table of arrangements">
       <table>
         <thead>
@@ -61,18 +55,6 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
         </tbody>
       </table>
     </div>
-    <ul v-if="plan.length" class="plan">
-      <li v-for="one in plan" :key="one.reaction">
-        <span>
-          When they go for <b>{{ one.escape }}</b>, be in
-          <RouterLink :to="`/holds/${one.to}`">{{ nameOf(one.to) }}</RouterLink>
-          <span class="muted"> ({{ leftWords(one.before) }} here, {{ leftWords(one.after) }} there)</span>
-          <template v-if="one.by">: {{ one.by }}.</template>
-          <template v-else>. No move that switches is charted.</template>
-        </span>
-      </li>
-    </ul>
-    <p v-else class="muted small">Against what they do here, no other arrangement leaves less.</p>
   </section>
 </template>
 
@@ -108,9 +90,5 @@ th b {
 
 .best {
   font-weight: 700;
-}
-
-.plan {
-  margin-top: 6px;
 }
 </style>

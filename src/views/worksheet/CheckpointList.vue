@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import InlineText from '../../components/InlineText.vue'
 import TokenField from '../../components/TokenField.vue'
 import {
@@ -10,25 +10,15 @@ import {
   shiftCheckpoint,
 } from '../../core/chart/edits/checkpoints'
 import type { Checkpoint, Move } from '../../core/chart/move'
-import { lookUp } from '../../core/chart/lookUp'
-import { sayTokens, tokensFor } from '../../core/sides/tokens'
 import { useCharts } from '../../stores/charts'
 import GateField from './GateField.vue'
-import { useWorksheet } from './worksheet'
+import { useTokens } from './tokens'
 
 /** What must be true, in order; how one tests it; what may not be let go before; and the usual mistake. */
 const props = defineProps<{ move: Move }>()
-const { chart } = useWorksheet()
 const charts = useCharts()
 const next = ref('')
-/** How the two lie when the move is tried, and the words that this school has for it. */
-const sides = computed(() => {
-  const { frame, orientation = {} } = lookUp(chart.value.positions, props.move.from) ?? {}
-  return { frame, orientation }
-})
-const words = computed(() => charts.chart?.settings?.words ?? {})
-const tokens = computed(() => tokensFor(sides.value, words.value))
-const said = (text: string | undefined) => sayTokens(text ?? '', sides.value, words.value)
+const { tokens, said } = useTokens(() => props.move.from)
 
 function add() {
   const text = next.value.trim()

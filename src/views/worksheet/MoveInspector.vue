@@ -5,11 +5,16 @@ import InlineText from '../../components/InlineText.vue'
 import NotesField from '../../components/NotesField.vue'
 import SecondsField from '../../components/SecondsField.vue'
 import { moveIn } from '../../core/chart/edits/find'
+import { setHolds } from '../../core/chart/edits/holds'
+import { holder } from '../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
 import { KINDS } from '../../core/chart/words'
 import { useCharts } from '../../stores/charts'
 import CheckpointList from './CheckpointList.vue'
 import HazardNote from './HazardNote.vue'
+import HoldLists from './HoldLists.vue'
+import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
+import UsesField from './UsesField.vue'
 import TurnsField from './TurnsField.vue'
 import { useWorksheet } from './worksheet'
 
@@ -22,6 +27,21 @@ const stalls = computed(() => props.move.stallsIn ?? '')
 
 function set(label: string, change: (move: Move) => void) {
   charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
+}
+
+/** Only their holds take from what we can do. */
+const theyHold = computed(() => chart.value.holds?.some((hold) => holder(hold) === 'theirs'))
+
+function setUses(uses: string[]) {
+  set('What it uses', (draft) => {
+    if (uses.length) draft.uses = uses
+    else delete draft.uses
+  })
+}
+
+function setList(field: HoldField['field'], ids: string[]) {
+  const { id, name } = props.move
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, moveIn(draft, id), field, ids))
 }
 
 async function setFrom(from: string) {
@@ -112,6 +132,8 @@ function setAliases(text: string) {
           @change="setAliases"
         />
       </div>
+      <UsesField v-if="theyHold" who="We" :uses="move.uses ?? []" @change="setUses" />
+      <HoldLists :record="move" :fields="HOLDS_OF_MOVE" @change="setList" />
       <TurnsField :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>

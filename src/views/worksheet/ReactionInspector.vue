@@ -10,6 +10,10 @@ import { DEFAULT_REACTION_SECONDS, type Reaction } from '../../core/chart/reacti
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
+import { setHolds } from '../../core/chart/edits/holds'
+import HoldLists from './HoldLists.vue'
+import { HOLDS_OF_REACTION, type HoldField } from './holdFields'
+import { useTokens } from './tokens'
 import UsesField from './UsesField.vue'
 import { useWorksheet } from './worksheet'
 
@@ -19,6 +23,7 @@ const { chart, position, select } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
 
+const { said } = useTokens(() => props.move?.from)
 const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reaction.id))
 const by = computed(() => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reaction.id] !== undefined))
 const asked = computed(() => ({
@@ -45,6 +50,11 @@ function setUses(uses: string[]) {
     if (uses.length) reaction.uses = uses
     else delete reaction.uses
   })
+}
+
+function setList(field: HoldField['field'], ids: string[]) {
+  const { id, name } = props.reaction
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, reactionIn(draft, id), field, ids))
 }
 
 function remove() {
@@ -111,6 +121,7 @@ function remove() {
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
       <UsesField :uses="reaction.uses ?? []" @change="setUses" />
+      <HoldLists :record="reaction" :fields="HOLDS_OF_REACTION" @change="setList" />
       <NotesField :value="reaction.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
     <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
@@ -121,7 +132,7 @@ function remove() {
           :checked="reaction.breaks?.includes(checkpoint.id)"
           @change="toggleBreak(checkpoint.id, ($event.target as HTMLInputElement).checked)"
         />
-        <span>{{ checkpoint.text }}</span>
+        <span>{{ said(checkpoint.text) }}</span>
       </label>
     </section>
     <p class="muted small">

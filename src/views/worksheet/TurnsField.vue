@@ -4,7 +4,7 @@ import { moveIn } from '../../core/chart/edits/find'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Move } from '../../core/chart/move'
 import { frameOf } from '../../core/sides/frames'
-import { sidesDisagree, TURN_IDS, TURNS, turnsOf, type Turn } from '../../core/sides/turns'
+import { sidesDisagree, turnConcerns, TURN_IDS, TURNS, turnsOf, type Turn } from '../../core/sides/turns'
 import { useCharts } from '../../stores/charts'
 import { useWorksheet } from './worksheet'
 
@@ -15,9 +15,7 @@ const charts = useCharts()
 const facts = computed(() => frameOf(lookUp(chart.value.positions, props.move.from)?.frame)?.facts ?? [])
 const keys = computed(() => facts.value.map(({ key }) => key))
 /** Those that change a fact of this frame. */
-const turns = computed(() =>
-  TURN_IDS.filter((turn) => [...TURNS[turn].swaps, ...TURNS[turn].drops].some((key) => keys.value.includes(key))),
-)
+const turns = computed(() => TURN_IDS.filter((turn) => turnConcerns(turn).some((key) => keys.value.includes(key))))
 const wrong = computed(() => sidesDisagree(chart.value, props.move))
 
 function toggle(turn: Turn, isOn: boolean) {

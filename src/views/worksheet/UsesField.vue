@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { CAPABILITY_IDS, capabilityWords } from '../../core/pin/words'
 
-/** What they must be able to do for it: holds that take one of these away hinder it. */
-const props = defineProps<{ uses: readonly string[] }>()
+/** What one must be able to do for it: holds of the other that take one of these away hinder it. */
+const props = withDefaults(defineProps<{ uses: readonly string[]; who?: 'They' | 'We' }>(), { who: 'They' })
 const emit = defineEmits<{ change: [uses: string[]] }>()
 const all = computed(() => [...new Set([...CAPABILITY_IDS, ...props.uses])])
 
@@ -16,7 +16,7 @@ function toggle(capability: string) {
 <template>
   <details class="across">
     <summary class="label">
-      They must: <span>{{ uses.map(capabilityWords).join(', ') || 'nothing in particular' }}</span>
+      {{ who }} must: <span>{{ uses.map(capabilityWords).join(', ') || 'nothing in particular' }}</span>
     </summary>
     <label v-for="capability in all" :key="capability">
       <input type="checkbox" :checked="uses.includes(capability)" @change="toggle(capability)" />

@@ -78,7 +78,10 @@ describe.each(SIDES)('two arms trapped from the back, the %s arm over', (over, c
     expect(at(6, 'theirs', `${under}-hand`)).toBe('bottom hand')
     expect(at(7, 'theirs', `${under}-hand`)).toBe('top hand')
     expect(at(7, 'ours', `${over}-hand`)).toBe('over hand (bottom)')
-    expect(at(9, 'ours', `${under}-hand`)).toBe('under hand (top)')
+    expect(at(8, 'ours', `${under}-hand`)).toBe('under hand (top)')
+    // The under arm has come out to go behind the head.
+    expect(at(9, 'ours', `${under}-hand`)).toBe('other hand (top)')
+    expect(at(9, 'ours', `${over}-hand`)).toBe('choking hand (bottom)')
   })
 
   it('finds nothing wrong but the hand that comes back when the under arm leaves', () => {

@@ -3,7 +3,7 @@ import { produce } from 'immer'
 import { moveIn, positionIn } from '../../../src/core/chart/edits/find'
 import type { MoveId, PositionId } from '../../../src/core/chart/ids'
 import { frameOf, FRAMES, limbInWords, sideWords, type Orientation } from '../../../src/core/sides/frames'
-import { sidesDisagree, turned, TURN_IDS } from '../../../src/core/sides/turns'
+import { landedSides, sidesDisagree, turned, TURN_IDS } from '../../../src/core/sides/turns'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { mirrorText } from '../../../src/core/sides/mirror'
 
@@ -15,6 +15,7 @@ const all = FRAMES.flatMap(({ id, facts }) => {
   for (const { key } of facts) {
     orientations = orientations.flatMap((one) => SIDES.map((side) => (side ? { ...one, [key]: side } : one)))
   }
+  if (id === 'back') orientations = orientations.flatMap((one) => [one, { ...one, out: 'yes' }])
   return orientations.map((orientation) => ({ id, orientation }))
 })
 const mirrored = (orientation: Orientation): Orientation =>
@@ -56,6 +57,16 @@ describe('the words of the back', () => {
     expect(turned(before, ['swap'])).toEqual({ over: 'left', down: 'left' })
     expect(sideWords('back', turned(before, ['swap']), 'ours', 'right-hand')).toEqual(['under', 'top'])
     expect(turned(before, ['up'])).toEqual({ over: 'right' })
+    expect(turned(before, ['face'])).toEqual({})
+  })
+
+  it('says choking arm and other arm once the under arm is out, until a landing says which arm is over', () => {
+    const out = turned({ over: 'right', down: 'left' }, ['out'])
+    expect(sideWords('back', out, 'ours', 'right-hand')).toEqual(['choking', 'top'])
+    expect(sideWords('back', out, 'ours', 'left-hand')).toEqual(['other', 'bottom'])
+    expect(landedSides(out, {})).toEqual(out)
+    expect(landedSides(out, { down: 'right' })).toEqual({ ...out, down: 'right' })
+    expect(landedSides(out, { over: 'left' })).toEqual({ over: 'left', down: 'left' })
   })
 })
 
@@ -90,7 +101,7 @@ describe('every frame in every orientation', () => {
         for (const turn of TURN_IDS) {
           const turn_ = (sides: Orientation) => turned(sides, [turn], across)
           expect(mirrored(turn_(orientation))).toEqual(turn_(mirrored(orientation)))
-          if (turn !== 'up') expect(turn_(turn_(orientation))).toEqual(orientation)
+          if (turn === 'roll' || turn === 'swap') expect(turn_(turn_(orientation))).toEqual(orientation)
         }
       }
     }
@@ -99,11 +110,11 @@ describe('every frame in every orientation', () => {
   it('tells two limbs of a person apart as soon as it is known', () => {
     for (const { id, facts } of FRAMES) {
       for (const { key, gives } of facts) {
-        for (const { by, named, other } of gives) {
+        for (const { by, named, other, out } of gives) {
           expect(named).not.toBe(other)
           const limb = gives[0].limbs === 'legs' ? 'foot' : 'hand'
           const words = (['left', 'right'] as const).map((side) =>
-            sideWords(id, { [key]: 'left' }, by, `${side}-${limb}`),
+            sideWords(id, { [key]: 'left', ...(out ? { out: 'yes' } : {}) }, by, `${side}-${limb}`),
           )
           expect(words).toEqual([[named], [other]])
         }

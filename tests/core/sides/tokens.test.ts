@@ -1,6 +1,13 @@
 import { FRAMES, sideWords } from '../../../src/core/sides/frames'
 import { sayTokens, tokensFor, typedToken } from '../../../src/core/sides/tokens'
-import { alsoSaid, pairsOfFrame, spoken, WORD_PAIRS, wordOf, wordsOfFrame } from '../../../src/core/sides/vocabulary'
+import {
+  alsoSaid,
+  pairsOfFrame,
+  spoken,
+  WORD_PAIRS,
+  wordsMeant,
+  wordsOfFrame,
+} from '../../../src/core/sides/vocabulary'
 import { demoPlan } from '../../fixtures/demoPlan'
 
 const under = { frame: 'back', orientation: { over: 'right', down: 'left' } }
@@ -21,6 +28,8 @@ describe('a text with limbs in it', () => {
     ['{our top hook} stays', upright, {}, 'our hook stays'],
     ['{their near knee}', { frame: 'side', orientation: { near: 'left' } }, {}, 'their near knee (left)'],
     ['{our head-side elbow}', { frame: 'side', orientation: { near: 'left' } }, { 'head-side': 'head' }, 'our head elbow (right)'], // prettier-ignore
+    ['{our choking hand} stays', under, {}, 'our over hand (right) stays'],
+    ['{our choking hand} stays', { frame: 'back', orientation: { over: 'right', out: 'yes' } }, {}, 'our choking hand (right) stays'], // prettier-ignore
     ['no {token} here, {our}', under, {}, 'no {token} here, {our}'],
   ])('%s', (text, sides, words, said) => {
     expect(sayTokens(text, sides, words)).toBe(said)
@@ -73,13 +82,13 @@ describe('the words of a school', () => {
           const vocabulary = { [pair[0]]: chosen[0], [pair[1]]: chosen[1] }
           pair.forEach((word, i) => {
             expect(spoken(word, vocabulary)).toBe(chosen[i])
-            expect(wordOf(id, chosen[i], vocabulary)).toBe(word)
+            expect(wordsMeant(id, chosen[i], vocabulary)[0]).toBe(word)
           })
         }
       }
     }
     expect(WORD_PAIRS.length).toBeGreaterThan(5)
-    expect(wordOf('mount', 'under', {})).toBeUndefined()
+    expect(wordsMeant('mount', 'under', {})).toEqual([])
   })
 
   it('find a name by what other schools say', () => {

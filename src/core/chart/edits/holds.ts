@@ -4,6 +4,9 @@ import { holder } from '../hold'
 import { idFromName, type HoldId, type PositionId } from '../ids'
 import { Gone, idsIn, positionIn } from './find'
 
+/** The fields of moves and reactions that name holds. */
+const NAMING = ['needs', 'adds', 'drops', 'keeps', 'strips'] as const
+
 export function holdIn(chart: Chart, id: string): Hold {
   const hold = chart.holds?.find((one) => one.id === id)
   if (!hold) throw new Gone('hold', id)
@@ -85,4 +88,19 @@ function removeGates(chart: Chart, id: string): void {
   }
 }
 
-const NAMING = ['needs', 'adds', 'drops', 'keeps', 'strips'] as const
+/** What a move or a reaction does with holds; `adds` may not give one limb two jobs. An empty list goes. */
+export function setHolds(
+  chart: Chart,
+  record: { name: string } & { [Key in (typeof NAMING)[number]]?: HoldId[] },
+  field: (typeof NAMING)[number],
+  ids: readonly string[],
+): void {
+  const holds = ids.map((id) => holdIn(chart, id))
+  if (field === 'adds') {
+    const rivals = holds.flatMap((one, i) => holds.slice(i + 1).map((other) => [one, other] as const))
+    const clash = rivals.find(([one, other]) => one.limbs.some((limb) => other.limbs.includes(limb)))
+    if (clash) throw new Error(`“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`) // prettier-ignore
+  }
+  if (holds.length) record[field] = holds.map(({ id }) => id)
+  else delete record[field]
+}

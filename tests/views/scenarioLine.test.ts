@@ -1,0 +1,19 @@
+import { produce } from 'immer'
+import { scenarioLine } from '../../src/views/frame/scenarioLine'
+import { demoPlan } from '../fixtures/demoPlan'
+
+const demo = demoPlan()
+
+test('a printed sheet says what its numbers depend on', () => {
+  expect(scenarioLine(demo, false)).toBe(
+    'Tern Street: from the tie-up to the finish · from Underhook, head clear · 4:00 · they read us 20 % · ' +
+      'breaks up after 60 s · finish and position count · side as charted',
+  )
+  const other = produce(demo, (draft) => {
+    const scenario = { start: 'scarf-hold', goal: ['mount-hands-posted'], seconds: null, objective: 'finish' }
+    draft.settings = { ...draft.settings, breakUp: null, scenario }
+  })
+  expect(scenarioLine(other, true)).toMatch(
+    /from Scarf hold · to Mount, hands posted · no clock · they read us 0 % · never breaks up · only finishes count · the other side$/,
+  )
+})
