@@ -5,7 +5,7 @@ import { sideWords } from '../sides/frames'
 import type { Sides } from '../sides/tokens'
 import { spoken, type Vocabulary } from '../sides/vocabulary'
 import type { Bar } from './bars'
-import { isAtTheNeck, other, partHeld, type Row } from './rows'
+import { isAtTheNeck, other, partHeld, rowOf, type Row } from './rows'
 
 /* The words of a score: limbs by what they are called as the two lie then. */
 
@@ -41,8 +41,14 @@ export function barWords({ hold, role }: Bar, sides: Sides, vocabulary: Vocabula
 /** "our under hand", "both our feet": the limbs that hold, as they are called then. */
 function limbsInWords(hold: Hold, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const by = holder(hold)
-  if (hold.limbs.length > 1) return limbsWords(hold.limbs, WHOSE[by])
   const [limb] = hold.limbs
+  const row = rowOf(by, limb)
+  // A hand and its elbow are one arm.
+  if (hold.limbs.length > 1 && hold.limbs.every((other) => row.parts.includes(other))) {
+    const [side, part] = row.limb.split('-')
+    return `${WHOSE[by]} ${spoken(sideWords(frame, orientation, by, limb)[0] ?? side, vocabulary)} ${part}`
+  }
+  if (hold.limbs.length > 1) return limbsWords(hold.limbs, WHOSE[by])
   const [word] = sideWords(frame, orientation, by, limb)
   return `${WHOSE[by]} ${word ? `${spoken(word, vocabulary)} ${limb.replace(/^(left|right)-/, '')}` : limb.replace('-', ' ')}`
 }

@@ -5,6 +5,7 @@ import InlineText from '../../components/InlineText.vue'
 import TenTries from '../../components/TenTries.vue'
 import { moveMove, removeMove, rename } from '../../core/chart/edits/records'
 import type { ReactionId } from '../../core/chart/ids'
+import { lookUp } from '../../core/chart/lookUp'
 import type { Move } from '../../core/chart/move'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
@@ -16,7 +17,7 @@ import { goToRow, useWorksheet } from './worksheet'
 
 /** One move with its ten tries, what they do about it and what we answer. */
 const props = defineProps<{ move: Move }>()
-const { position, moves, selected, nameOf, select, setCounts, stripOf } = useWorksheet()
+const { chart, position, moves, selected, nameOf, select, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
 const isSaying = ref(false)
@@ -26,6 +27,12 @@ const figure = computed(() => store.figures?.moves[props.move.id])
 const isBest = computed(() => store.figures?.positions[position.value!.id]?.best === props.move.id)
 const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
 const hazard = computed(() => props.move.hazard as { part?: string } | undefined)
+/** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
+const first = computed(() =>
+  (props.move.needs ?? [])
+    .filter((id) => !position.value?.holds?.includes(id))
+    .map((id) => lookUp(chart.value.holds, id)?.name),
+)
 const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
 function remove() {
@@ -80,6 +87,7 @@ function onKey(event: KeyboardEvent) {
       <span class="muted to">{{
         move.to === 'finish' ? 'to a finish' : move.to === move.from ? 'stays here' : `to ${nameOf(move.to)}`
       }}</span>
+      <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
       <span v-if="isBest" class="tag">best here</span>
       <HazardBadge v-if="hazard?.part" :part="hazard.part" />
       <span class="tools">

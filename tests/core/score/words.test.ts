@@ -36,6 +36,9 @@ describe('the words of a score', () => {
     expect(barWords(bar('trunk', 'theirs', 'feet-crossed-above-the-hips'), beats[4], {})).toBe(
       'waist, by both our feet',
     )
+    expect(barWords(bar('head', 'theirs', 'right-forearm-round-the-neck'), beats[9], {})).toBe(
+      'neck, by our choking arm',
+    )
     const [row] = lines.map((line) => line.row)
     expect(rowName(row)).toBe('Our left arm')
     expect(rowWords(row, beats[0], { under: 'weak-side' })).toBe('weak-side, bottom')
