@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import SteadyInput from './SteadyInput.vue'
+
 /** Whole seconds, 1 to 600; anything else is refused and the field is as it was. */
-const props = defineProps<{ value: number }>()
+defineProps<{ value: number }>()
 const emit = defineEmits<{ change: [seconds: number]; refuse: [reason: string] }>()
 
 function onChange(event: Event) {
   const input = event.target as HTMLInputElement
   const seconds = Number(input.value)
   if (Number.isInteger(seconds) && seconds >= 1 && seconds <= 600) return emit('change', seconds)
-  input.value = String(props.value)
   emit('refuse', 'Whole seconds, 1 to 600.')
 }
 </script>
@@ -15,6 +16,6 @@ function onChange(event: Event) {
 <template>
   <label
     ><span class="label">Takes, seconds</span>
-    <input class="field" type="number" min="1" max="600" :value="value" @change="onChange" />
+    <SteadyInput class="field" type="number" min="1" max="600" :value="value" @change="onChange" />
   </label>
 </template>

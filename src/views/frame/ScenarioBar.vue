@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { clockText, readClock, signed } from '../../components/figureText'
@@ -76,7 +77,7 @@ const delta = computed(() => {
     </label>
     <label class="short">
       <span class="label">Clock</span>
-      <input
+      <SteadyInput
         class="field"
         :value="textOf('seconds')"
         aria-label="Clock"
@@ -98,7 +99,7 @@ const delta = computed(() => {
     </label>
     <label class="short">
       <span class="label">Breaks up</span>
-      <input
+      <SteadyInput
         class="field"
         :value="textOf('breakUp')"
         aria-label="Breaks up after"

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import InlineText from '../../components/InlineText.vue'
 import NotesField from '../../components/NotesField.vue'
+import SteadyInput from '../../components/SteadyInput.vue'
 import { changeText, finer } from '../../components/figureText'
 import { holdIn, removeHold, setDenial, setLimbs } from '../../core/chart/edits/holds'
 import { holder, type Hold } from '../../core/chart/hold'
@@ -101,7 +102,7 @@ function remove() {
       <legend class="label">Of ten tries, it takes away</legend>
       <label v-for="capability in capabilities" :key="capability" :class="{ none: !strengths.get(capability) }">
         <span>{{ capabilityWords(capability) }}</span>
-        <input
+        <SteadyInput
           type="number"
           class="field"
           min="0"

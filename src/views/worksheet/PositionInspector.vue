@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import SteadyInput from '../../components/SteadyInput.vue'
 import NotesField from '../../components/NotesField.vue'
 import { positionIn } from '../../core/chart/edits/find'
 import { removePosition } from '../../core/chart/edits/records'
@@ -101,7 +102,7 @@ async function remove() {
       </label>
       <label
         ><span class="label">Breaks up, seconds</span>
-        <input
+        <SteadyInput
           class="field"
           type="number"
           min="1"
@@ -112,7 +113,7 @@ async function remove() {
       </label>
       <label
         ><span class="label">Worth of ending here</span>
-        <input
+        <SteadyInput
           class="field"
           type="number"
           min="-1"
@@ -125,7 +126,7 @@ async function remove() {
       </label>
       <label class="across"
         ><span class="label">They finish us here about every … seconds</span>
-        <input
+        <SteadyInput
           class="field"
           type="number"
           min="1"
@@ -140,7 +141,7 @@ async function remove() {
       <h3>While we hold still they…</h3>
       <div class="list">
         <label v-for="(n, id) in position.unprompted?.reactions ?? {}" :key="id" class="still">
-          <input
+          <SteadyInput
             class="field"
             type="number"
             min="0"
@@ -156,7 +157,7 @@ async function remove() {
           <span>{{ lookUp(chart.reactions, id)?.name }}</span>
         </label>
         <label v-if="position.unprompted" class="still">
-          <input
+          <SteadyInput
             class="field"
             type="number"
             min="1"
