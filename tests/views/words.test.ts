@@ -140,6 +140,7 @@ describe('the palette', () => {
       'worksheet',
       'holds',
       'score',
+      'shelf',
       'charts',
       'shortcuts',
     ])

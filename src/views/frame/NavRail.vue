@@ -29,7 +29,13 @@ const GROUPS: { name: string; screens: Screen[] }[] = [
       { to: '/holds', name: 'Holds', also: '/score' },
     ],
   },
-  { name: 'Keep', screens: [{ to: '/charts', name: 'Charts' }] },
+  {
+    name: 'Keep',
+    screens: [
+      { to: '/shelf', name: 'Shelf' },
+      { to: '/charts', name: 'Charts' },
+    ],
+  },
 ]
 const isHere = ({ to, also }: Screen) => [to, also].some((path) => path && route.path.startsWith(path))
 

@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { isTyping } from '../frame/shortcuts'
 import ForkCard from './ForkCard.vue'
+import FromShelf from './FromShelf.vue'
 import HoldStill from './HoldStill.vue'
 import MoveInspector from './MoveInspector.vue'
 import PositionHead from './PositionHead.vue'
@@ -48,6 +49,7 @@ useEventListener(document, 'keydown', (event) => {
       <ForkCard v-for="move in moves" :key="move.id" :move="move" />
       <HoldStill />
       <SayMoves ref="say" :key="position.id" />
+      <FromShelf :key="`shelf ${position.id}`" />
     </section>
     <section v-else class="sheet muted">Name a position on the left: where do you start from?</section>
     <aside v-if="position" aria-label="In detail">

@@ -1,0 +1,129 @@
+import type { Chart } from '../chart/chart'
+import type { Hold } from '../chart/hold'
+import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import { inChart } from './search'
+import type { Shelf, ShelfMove } from './shelf'
+
+/** What is to come into a chart; everything that it needs comes along. */
+export interface Wanted {
+  positions?: readonly string[]
+  moves?: readonly string[]
+  reactions?: readonly string[]
+}
+
+/**
+ * Brings parts of the Shelf into a chart (a draft) with their holds, reactions and answers. What the chart has already,
+ * by id or by name, stays as it is and is joined to. Returns the ids of the moves that came in.
+ */
+export function pullIn(chart: Chart, shelf: Shelf, wanted: Wanted): string[] {
+  return new Pull(chart, shelf).run(wanted)
+}
+
+/** Everything of a region, and what it leads to. */
+export function wantedOfRegion(shelf: Shelf, region: string): Wanted {
+  const own = shelf.regions.find(({ id }) => id === region)
+  return { positions: own?.positions.map(({ id }) => id), moves: own?.moves.map(({ id }) => id) }
+}
+
+/** What only the Shelf says of a record. */
+const SHELF_ONLY = ['check', 'catalogue', 'made', 'takes', 'leaves', 'cue', 'holdsFirst', 'size', 'ruleNote', 'alsoFrom', 'opens', 'common'] // prettier-ignore
+
+const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as R
+
+/** A record as a chart keeps it: when to go, for whom, and whether to check it, go into its notes. */
+function bare<R extends { notes?: string }>(record: R): R {
+  const { cue, size, ruleNote, check } = record as Partial<ShelfMove>
+  const kept = Object.entries(copyOf(record)).filter(([key]) => !SHELF_ONLY.includes(key))
+  const said = [record.notes, cue && `When: ${cue}.`, size && `Build: ${size}.`, ruleNote && `Rules: ${ruleNote}.`, check && 'Check with your coach.'] // prettier-ignore
+  const notes = said.filter(Boolean).join(' ')
+  return { ...(Object.fromEntries(kept) as R), ...(notes ? { notes } : {}) }
+}
+
+class Pull {
+  /** The chart's id for one of the Shelf's, of positions, holds and reactions. */
+  private readonly ids = new Map<string, string>()
+  private readonly came: string[] = []
+
+  constructor(
+    private readonly chart: Chart,
+    private readonly shelf: Shelf,
+  ) {}
+
+  run({ positions = [], moves = [], reactions = [] }: Wanted): string[] {
+    for (const id of positions) this.position(id)
+    const wanted = new Set(moves)
+    for (const id of wanted) this.move(id)
+    for (const id of reactions) this.reaction(id)
+    this.answers()
+    return this.came
+  }
+
+  private position(id: string): string {
+    const known = this.ids.get(`p ${id}`)
+    if (known) return known
+    const record = lookUp(this.shelf.positions, id)!
+    const own = inChart(this.chart.positions, record)
+    this.ids.set(`p ${id}`, own?.id ?? id)
+    if (own) return own.id
+    const holds = record.holds?.map((hold) => this.hold(hold))
+    this.chart.positions.push({ ...bare(record), ...(holds ? { holds: holds as never } : {}) })
+    return id
+  }
+
+  private hold(id: string): string {
+    const record = lookUp(this.shelf.holds, id) as Hold
+    const own = inChart(this.chart.holds ?? [], record)
+    if (own) return own.id
+    this.chart.holds = [...(this.chart.holds ?? []), copyOf(record)]
+    return id
+  }
+
+  private place(id: string): string {
+    return id === 'finish' || id === 'caught' ? id : this.position(id)
+  }
+
+  private reaction(id: string): string {
+    const known = this.ids.get(`r ${id}`)
+    if (known) return known
+    const record = lookUp(this.shelf.reactions, id)!
+    const own = this.chart.reactions.find((one) => one.id === id)
+    this.ids.set(`r ${id}`, id)
+    if (own) return id
+    const endsIn = this.place(record.endsIn)
+    this.chart.reactions.push({ ...bare(record), endsIn: endsIn as never })
+    return id
+  }
+
+  private move(id: string): void {
+    const record = lookUp(this.shelf.moves, id)!
+    const from = this.position(record.from)
+    const own = this.chart.moves.find((one) => one.id === id || (one.from === from && sameName(one, record)))
+    this.ids.set(`m ${id}`, own?.id ?? id)
+    if (own) return
+    const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
+    const tries = { ...record.tries, ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}) } // prettier-ignore
+    this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
+    this.came.push(id)
+  }
+
+  /** Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go. */
+  private answers(): void {
+    const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
+    for (const answer of this.shelf.answers) {
+      const move = this.ids.get(`m ${answer.move}`) ?? moves.get(answer.move)
+      if (!move || !this.chart.reactions.some(({ id }) => id === answer.reaction)) continue
+      if (this.chart.answers.some((one) => one.reaction === answer.reaction && one.move === move)) continue
+      this.chart.answers.push({ ...copyOf(answer), move: move as never })
+    }
+    const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
+    for (const reaction of this.chart.reactions) {
+      const breaks = reaction.breaks?.filter((id) => known.has(id))
+      if (!breaks || breaks.length === reaction.breaks!.length) continue
+      if (breaks.length) reaction.breaks = breaks
+      else delete reaction.breaks
+    }
+  }
+}
+
+const sameName = (one: Move, other: Move) => one.name.trim().toLowerCase() === other.name.trim().toLowerCase()

@@ -1,0 +1,104 @@
+import MiniSearch from 'minisearch'
+import type { Chart } from '../chart/chart'
+import { alsoSaid } from '../sides/vocabulary'
+import { lookUp } from '../chart/lookUp'
+import type { Shelf } from './shelf'
+
+/** Something on the Shelf that a search finds. */
+export interface Found {
+  kind: 'position' | 'move' | 'reaction'
+  id: string
+}
+
+interface Entry extends Found {
+  key: string
+  name: string
+  cue: string
+  text: string
+}
+
+export interface ShelfIndex {
+  /** Best first; a few letters, another school's word, or a slip of the pen are enough. */
+  search(text: string): Found[]
+}
+
+/** Words that say nothing of what is meant, and words for the same thing. */
+const EMPTY = new Set(['the', 'a', 'an', 'of', 'to', 'on', 'in', 'is', 'our', 'us', 'we', 'my', 'me', 'i', 'and', 'or', 'with', 'it', 'his', 'he', 'she', 'they', 'them', 'their', 'at', 'by', 'for', 'from', 'into', 'across']) // prettier-ignore
+const SAME: Record<string, string> = {
+  ...{ folded: 'bent', tap: 'finish', submission: 'finish', choke: 'strangle', blood: 'strangle', takeback: 'back' },
+  ...{ pushes: 'push', pushed: 'push', pushing: 'push', turns: 'turn', turned: 'turn', turning: 'turn', rolls: 'roll' },
+  ...{
+    bridges: 'bridge',
+    bridging: 'bridge',
+    grabs: 'grab',
+    holds: 'hold',
+    held: 'hold',
+    posts: 'post',
+    posted: 'post',
+  },
+  ...{ hands: 'hand', arms: 'arm', legs: 'leg', knees: 'knee', hips: 'hip', elbows: 'elbow', wrists: 'wrist', feet: 'foot' }, // prettier-ignore
+  ...{ floor: 'mat', ground: 'mat', shin: 'knee', hides: 'hide', hidden: 'hide', tucked: 'hide', clasps: 'clasp' },
+  ...{ clasped: 'clasp', joins: 'clasp', joined: 'clasp', locked: 'clasp', tucks: 'tuck', straightens: 'straight' },
+}
+
+const term = (word: string): string | null => {
+  const low = word.toLowerCase()
+  return EMPTY.has(low) ? null : (SAME[low] ?? low)
+}
+
+export function indexShelf(shelf: Shelf): ShelfIndex {
+  const index = new MiniSearch<Entry>({
+    idField: 'key',
+    fields: ['name', 'cue', 'text'],
+    storeFields: ['kind', 'id'],
+    processTerm: term,
+    searchOptions: { boost: { name: 3, cue: 2 }, prefix: (one) => one.length > 2, fuzzy: (one) => (one.length > 4 ? 0.2 : false) }, // prettier-ignore
+  })
+  index.addAll(entriesOf(shelf))
+  return { search: (text) => index.search(text).map(({ kind, id }) => ({ kind, id }) as Found) }
+}
+
+function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): Entry[] {
+  const names = (name: string, aliases: readonly string[] = []) =>
+    [name, ...aliases].flatMap((one) => [one, ...alsoSaid(one)]).join('. ')
+  const entry = (kind: Found['kind'], id: string, name: string, cue: string, text: (string | undefined)[]): Entry => ({
+    ...{ kind, id, key: `${kind} ${id}`, name, cue },
+    text: [...text, regionOf.get(id)?.title].filter(Boolean).join('. '),
+  })
+  const answering = new Map<string, string[]>()
+  for (const { reaction, move } of answers) {
+    const name = lookUp(reactions, reaction)?.name
+    if (name) answering.set(move, [...(answering.get(move) ?? []), name])
+  }
+  return [
+    ...positions.map(({ id, name, aliases, made = [], takes, leaves }) => entry('position', id, names(name, aliases), '', [...made, takes, leaves])), // prettier-ignore
+    ...moves.map(
+      ({ id, name, aliases, cue, holdsFirst, checkpoints = [], hazard, kind }) =>
+      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [holdsFirst, kind, String(hazard?.part ?? ''), ...checkpoints.map(({ text }) => text)]), // prettier-ignore
+    ),
+    ...reactions.map(({ id, name, notes, opens }) => entry('reaction', id, name, notes ?? '', [opens])),
+  ]
+}
+
+/** The record of the chart for something of the Shelf: the one with its id, else with its name or one of its aliases. */
+export function inChart<R extends { id: string; name: string; aliases?: string[] }>(
+  records: readonly R[],
+  one: { id: string; name: string; aliases?: string[] },
+): R | undefined {
+  const plain = (text: string) => text.trim().toLowerCase()
+  const names = new Set([one.name, ...(one.aliases ?? [])].map(plain))
+  return (
+    records.find(({ id }) => id === one.id) ??
+    records.find(({ name, aliases = [] }) => [name, ...aliases].some((said) => names.has(plain(said))))
+  )
+}
+
+/** Every position of the Shelf that the chart has, by the chart's id. */
+export function placesOnShelf(chart: Chart, shelf: Shelf): Map<string, string> {
+  const places = new Map<string, string>()
+  for (const position of shelf.positions) {
+    const own = inChart(chart.positions, position)
+    if (own && !places.has(own.id)) places.set(own.id, position.id)
+  }
+  return places
+}

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { lookUp } from '../../core/chart/lookUp'
+import type { Found } from '../../core/shelf/search'
+import { wantedOfRegion } from '../../core/shelf/pull'
+import type { Shelf } from '../../core/shelf/shelf'
+import { useCharts } from '../../stores/charts'
+import { useShelf } from '../../stores/shelf'
+import RegionTalk from './RegionTalk.vue'
+import ShelfEntry from './ShelfEntry.vue'
+import { foundOf, keyOf, usePulling, useShelfPlace } from './shelf'
+
+/** The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it. */
+const props = defineProps<{ shelf: Shelf }>()
+const store = useShelf()
+const charts = useCharts()
+const { place, go } = useShelfPlace()
+const { pull, isThere } = usePulling()
+const MOST = 60
+
+const text = ref(place.value.text)
+watch(() => place.value.text, (now) => (text.value = now)) // prettier-ignore
+const region = computed(() => lookUp(props.shelf.regions, place.value.region))
+const attacked = computed(() => [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => String(hazard?.part ?? '')))].sort()) // prettier-ignore
+
+const everything = computed((): Found[] => {
+  const { positions, moves, reactions } = region.value ?? props.shelf
+  return [
+    ...positions.map(({ id }): Found => ({ kind: 'position', id })),
+    ...moves.map(({ id }): Found => ({ kind: 'move', id })),
+    ...reactions.map(({ id }): Found => ({ kind: 'reaction', id })),
+  ]
+})
+const found = computed(() => {
+  const all = place.value.text.trim() ? store.index!.search(place.value.text) : everything.value
+  const inRegion = region.value ? all.filter(({ id }) => props.shelf.regionOf.get(id) === region.value) : all
+  const { attacks } = place.value
+  if (!attacks) return inRegion
+  return inRegion.filter(({ kind, id }) => {
+    const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
+    return move?.to === 'finish' && (attacks === 'any' || move.hazard?.part === attacks)
+  })
+})
+const rows = computed(() =>
+  found.value.slice(0, MOST).map((one) => {
+    const { kind, id } = one
+    const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
+    const record =
+      move ?? (kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))!
+    const hint = move
+      ? `from ${lookUp(props.shelf.positions, move.from)?.name}`
+      : kind === 'reaction'
+        ? 'they do'
+        : (props.shelf.regionOf.get(id)?.title ?? '')
+    return { ...one, key: keyOf(one), name: record.name, hint, isFinish: move?.to === 'finish', check: record.check, there: isThere(one) } // prettier-ignore
+  }),
+)
+const at = computed(() => foundOf(place.value.at) ?? null)
+</script>
+
+<template>
+  <div class="shelf">
+    <nav aria-label="Regions of the Shelf">
+      <input
+        v-model="text"
+        class="field"
+        type="search"
+        aria-label="Search the Shelf"
+        placeholder="What do you see?"
+        @input="go({ text })"
+        @keydown.stop
+      />
+      <p class="muted small">By name, or as you see it: “pushes my face”, “hides the arm”.</p>
+      <button type="button" class="plain region" :class="{ here: !region }" @click="go({ region: '', at: '' })">
+        Everything
+      </button>
+      <button
+        v-for="one in shelf.regions"
+        :key="one.id"
+        type="button"
+        class="plain region"
+        :class="{ here: one.id === region?.id }"
+        :aria-pressed="one.id === region?.id"
+        @click="go({ region: one.id, at: '' })"
+      >
+        {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
+      </button>
+      <label>
+        <span class="label">Finishes of</span>
+        <select
+          class="field"
+          :value="place.attacks"
+          @change="go({ attacks: ($event.target as HTMLSelectElement).value })"
+        >
+          <option value="">not only finishes</option>
+          <option value="any">anything</option>
+          <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
+        </select>
+      </label>
+    </nav>
+    <section class="list" aria-label="On the Shelf">
+      <header>
+        <h1>{{ region?.title ?? 'The Shelf' }}</h1>
+        <button
+          v-if="region && charts.chart"
+          type="button"
+          class="button first"
+          @click="pull(region.title, wantedOfRegion(shelf, region.id))"
+        >
+          Bring all of it into the chart
+        </button>
+      </header>
+      <p class="muted small">
+        Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what
+        says “check with your coach” is inferred or doubtful.
+      </p>
+      <ul>
+        <li v-for="row in rows" :key="row.key" :class="{ here: row.key === place.at }">
+          <button type="button" class="plain row" @click="go({ at: row.key })">
+            <span class="name" :class="[row.kind, { finish: row.isFinish }]">{{ row.name }}</span>
+            <span class="muted small">{{ row.hint }}<template v-if="row.there"> · in the chart</template></span>
+          </button>
+        </li>
+      </ul>
+      <p v-if="!rows.length" class="muted">
+        Nothing on the Shelf sounds like that. Try fewer words, or another region.
+      </p>
+      <p v-else-if="found.length > MOST" class="muted small">
+        and {{ found.length - MOST }} more: search, or choose a region.
+      </p>
+    </section>
+    <aside aria-label="In detail">
+      <ShelfEntry v-if="at" :key="place.at" :shelf="shelf" :found="at" @open="go({ at: keyOf($event) })" />
+      <RegionTalk v-else-if="region" :region="region" />
+      <p v-else class="muted">Choose an entry, or a region for its rules, its differences and its dangers.</p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) minmax(320px, 420px);
+  height: 100%;
+}
+
+nav,
+.list,
+aside {
+  padding: 14px 14px 60px;
+  overflow-y: auto;
+}
+
+nav {
+  display: grid;
+  align-content: start;
+  gap: 4px;
+  border-right: 1px solid var(--line);
+}
+
+.region {
+  display: flex;
+  justify-content: space-between;
+  padding: 4px 8px;
+  border-radius: 6px;
+}
+
+.region:hover {
+  background: var(--ours-soft);
+}
+
+.region.here {
+  background: var(--ours);
+  color: var(--ours-ink);
+}
+
+.region.here .muted {
+  color: inherit;
+}
+
+nav label {
+  display: grid;
+  gap: 2px;
+  margin-top: 10px;
+}
+
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 12px;
+}
+
+li {
+  border-top: 1px solid var(--line);
+}
+
+li.here {
+  background: var(--panel);
+}
+
+.row {
+  display: grid;
+  width: 100%;
+  padding: 5px 6px;
+}
+
+.row:hover {
+  background: var(--panel);
+}
+
+.name {
+  font: 650 17px/1.25 var(--label);
+}
+
+.name.position {
+  border-bottom: 3px solid var(--line-ours);
+  justify-self: start;
+}
+
+.name.reaction {
+  color: var(--theirs);
+}
+
+.name.finish {
+  justify-self: start;
+  padding: 0 10px;
+  border-radius: 10px;
+  background: var(--ink);
+  color: var(--panel);
+}
+
+aside {
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+}
+
+@media (width < 1100px) {
+  .shelf {
+    grid-template-columns: 180px minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) minmax(0, 1fr);
+  }
+
+  nav {
+    grid-row: 1 / -1;
+  }
+
+  aside {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+</style>

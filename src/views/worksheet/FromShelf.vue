@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { produce } from 'immer'
+import { computed, onScopeDispose, reactive, ref, watch } from 'vue'
+import { changeText, counted } from '../../components/figureText'
+import type { Chart } from '../../core/chart/chart'
+import { lookUp } from '../../core/chart/lookUp'
+import type { Worths } from '../../core/insight/figures'
+import { couldAdd, couldAnswer } from '../../core/shelf/additions'
+import { pullIn } from '../../core/shelf/pull'
+import { useFigures } from '../../stores/figures'
+import { useShelf } from '../../stores/shelf'
+import { TrialsClient } from '../../workers/trialsClient'
+import { trialsWorker } from '../holds/holds'
+import { usePulling } from '../shelf/shelf'
+import { useWorksheet } from './worksheet'
+
+/** What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings it in. */
+const { chart, position } = useWorksheet()
+const figures = useFigures()
+const store = useShelf()
+const { pull } = usePulling()
+const isOpen = ref(false)
+/** So many are tried out: each is a solve. */
+const MOST = 16
+
+const additions = computed(() => {
+  const { shelf } = store
+  if (!shelf || !isOpen.value || !position.value) return []
+  const at = position.value.id
+  const here = couldAdd(chart.value, shelf, at).map((move) => ({ move, to: '' }))
+  const met = new Set(chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {}))) // prettier-ignore
+  const answers = [...met].flatMap(
+    (reaction) =>
+    couldAnswer(chart.value, shelf, reaction).map((move) => ({ move, to: lookUp(chart.value.reactions, reaction)?.name ?? '' })), // prettier-ignore
+  )
+  const seen = new Set<string>()
+  return [...answers, ...here].filter(({ move }) => !seen.has(move.id) && seen.add(move.id)).slice(0, MOST)
+})
+
+const worths = reactive(new Map<string, Worths | null>())
+const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
+onScopeDispose(() => client.stop())
+watch(
+  () => [figures.figures, additions.value] as const,
+  ([solved, list]) => {
+    worths.clear()
+    if (!solved || !list.length || !figures.scenario) return client.stop()
+    const withMove = (id: string): Chart => produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id] })) // prettier-ignore
+    const trials = list.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
+    client.ask(chart.value, figures.scenario, position.value!.id, trials)
+  },
+  { immediate: true },
+)
+
+const rows = computed(() => {
+  const now = figures.figures
+  const here = now?.positions[position.value!.id]?.value
+  return additions.value
+    .map(({ move, to }) => {
+      const worth = worths.get(move.id)
+      const known = worth && now && here !== undefined
+      return { move, to, gain: known ? worth.start - now.value : null, here: known ? worth.position - here : null }
+    })
+    .sort((a, b) => (b.gain ?? 0) + (b.here ?? 0) / 100 - (a.gain ?? 0) - (a.here ?? 0) / 100)
+})
+
+function toggle(event: Event) {
+  isOpen.value = (event.target as HTMLDetailsElement).open
+  if (isOpen.value) void store.load()
+}
+</script>
+
+<template>
+  <details class="panel shelf" @toggle="toggle">
+    <summary>What could I add here? <span class="muted small">from the Shelf</span></summary>
+    <template v-if="store.shelf">
+      <p v-if="!rows.length" class="muted small">
+        The Shelf knows nothing more for this position: it looks for it by its name and its other names.
+      </p>
+      <ul v-else>
+        <li v-for="{ move, to, gain, here } in rows" :key="move.id">
+          <div>
+            <RouterLink :to="{ path: '/shelf', query: { at: `move ${move.id}` } }" class="name">{{
+              move.name
+            }}</RouterLink>
+            <span class="muted small">
+              <template v-if="to"> answers {{ to }}</template>
+              <template v-if="move.cue"> {{ to ? '·' : '' }} {{ move.cue }}</template>
+              <template v-if="move.check"> · check with your coach</template>
+            </span>
+          </div>
+          <b v-if="here !== null" title="What this position would be worth more">{{ changeText(here) }} here</b>
+          <b v-if="gain !== null" title="What the start would be worth more">{{ changeText(gain) }}</b>
+          <button
+            type="button"
+            class="button slight"
+            :aria-label="`Bring in ${move.name}`"
+            @click="pull(move.name, { moves: [move.id] })"
+          >
+            + in
+          </button>
+        </li>
+      </ul>
+      <p v-if="rows.length" class="muted small">
+        {{ counted(rows.length, 'entry', 'entries') }}; its tries are guesses. What comes in is one step that can be
+        undone.
+      </p>
+    </template>
+  </details>
+</template>
+
+<style scoped>
+.shelf {
+  padding: 10px 14px;
+}
+
+summary {
+  font: 700 18px/1.3 var(--label);
+  cursor: pointer;
+}
+
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 5px 0;
+  border-top: 1px solid var(--line);
+}
+
+li > div {
+  flex: 1;
+  min-width: 0;
+}
+
+.name {
+  font: 650 16px/1.25 var(--label);
+}
+
+b {
+  font: 700 15px/1.2 var(--label);
+  white-space: nowrap;
+}
+</style>

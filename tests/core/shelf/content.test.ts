@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs'
+import { readChart } from '../../../src/core/format/chartFile'
+import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
+import { entriesOf, readRegions, shelfDocText, type CatalogueIds } from '../../../scripts/shelfDoc'
+
+const regions = readRegions()
+const shelf = joinRegions(regions)
+const ids = JSON.parse(readFileSync('tests/fixtures/catalogueIds.json', 'utf8')) as CatalogueIds
+
+/** Words that name nobody and belong to nobody, and those that have no place on the Shelf. */
+const NO_PLACE =
+  /\b(S\d+[ab]?|teacher|instructor|lesson|demo|demonstration|student|nickname|professor|sensei|master|HSA|HPA|HPK|inf\.)\b|\[[SIU]\]|⛔/
+
+describe('the content of the Shelf', () => {
+  it('passes the validator of charts', () => {
+    const read = readChart(JSON.parse(JSON.stringify(shelfAsChart(shelf))))
+    expect(read.ok ? [] : read.problems).toEqual([])
+  })
+
+  it.each(Object.keys(ids) as (keyof CatalogueIds)[])('has every %s of the catalogue', (kind) => {
+    const there = new Set(entriesOf(regions, kind).map(({ catalogue }) => catalogue))
+    expect(ids[kind].filter((id) => !there.has(id))).toEqual([])
+    expect(ids[kind].length).toBeGreaterThan(50)
+  })
+
+  it('is listed in docs/shelf.md as it is', async () => {
+    expect(readFileSync('docs/shelf.md', 'utf8')).toBe(await shelfDocText(regions, ids))
+  })
+
+  it('has no submission without a hazard, and no hazard without a caution', () => {
+    for (const { id, to, hazard } of shelf.moves) {
+      if (to === 'finish') expect([id, hazard?.part]).toEqual([id, expect.any(String)])
+      if (hazard) expect([id, String(hazard.caution ?? '').length > 5, String(hazard.speed ?? '').length > 2]).toEqual([id, true, true]) // prettier-ignore
+    }
+  })
+
+  it('names nobody, and says nothing of where it was seen', () => {
+    const text = (value: unknown): string[] =>
+      typeof value === 'string' ? [value] : value && typeof value === 'object' ? Object.entries(value).flatMap(([key, one]) => (key === 'catalogue' || key === 'id' ? [] : text(one))) : [] // prettier-ignore
+    expect(regions.flatMap(text).filter((one) => NO_PLACE.test(one))).toEqual([])
+  })
+
+  it('has ids that are used once, and a name for everything', () => {
+    for (const list of [shelf.positions, shelf.moves, shelf.reactions, shelf.holds]) {
+      expect(new Set(list.map(({ id }) => id)).size).toBe(list.length)
+      for (const { id, name } of list) expect([id, name.length > 2]).toEqual([id, true])
+    }
+    expect(shelf.regionOf.size).toBe(shelf.positions.length + shelf.moves.length + shelf.reactions.length)
+  })
+
+  it('says check with your coach where the catalogue was not sure', () => {
+    const marked = [...shelf.positions, ...shelf.moves, ...shelf.reactions].filter(({ check }) => check)
+    expect(marked.length).toBeGreaterThan(60)
+    expect(marked.length).toBeLessThan(shelf.regionOf.size)
+  })
+})

@@ -1,0 +1,106 @@
+import { produce } from 'immer'
+import { seeded } from '../../../bench/generate'
+import { emptyChart, type Chart } from '../../../src/core/chart/chart'
+import { checkReferences } from '../../../src/core/chart/references'
+import { makeChart, parseChart } from '../../../src/core/format/chartFile'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { figuresOf } from '../../../src/core/insight/figures'
+import { couldAdd, couldAnswer } from '../../../src/core/shelf/additions'
+import { pullIn, wantedOfRegion, type Wanted } from '../../../src/core/shelf/pull'
+import { inChart, placesOnShelf } from '../../../src/core/shelf/search'
+import { joinRegions } from '../../../src/core/shelf/shelf'
+import { readRegions } from '../../../scripts/shelfDoc'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { taken } from '../../reference/taken'
+
+const shelf = joinRegions(readRegions())
+const demo = demoPlan()
+const pulled = (chart: Chart, wanted: Wanted) => {
+  let came: string[] = []
+  const after = produce(chart, (draft) => void (came = pullIn(draft, shelf, wanted)))
+  return { after, came }
+}
+
+describe('bringing in', () => {
+  it.each(shelf.regions.map(({ id }) => id))('a whole region makes a sound chart with a value: %s', (region) => {
+    const { after, came } = pulled(emptyChart('new', 'New'), wantedOfRegion(shelf, region))
+    expect(checkReferences(after)).toEqual([])
+    expect(parseChart(makeChart(after)).ok).toBe(true)
+    expect(came.length).toBe(shelf.regions.find(({ id }) => id === region)!.moves.length)
+    const { figures } = taken(figuresOf(after, scenarioOf(after)))
+    expect(Number.isFinite(figures.value)).toBe(true)
+    expect(figures.met.length + figures.looseEnds.length).toBeGreaterThan(0)
+  })
+
+  it('the side-control region gives traps, loose ends and a plan', () => {
+    const { after } = pulled(emptyChart('new', 'New'), wantedOfRegion(shelf, 'side-control'))
+    const { figures } = taken(figuresOf(after, scenarioOf(after, { start: 'side-standard' as never })))
+    expect(figures.value).toBeGreaterThan(0.3)
+    expect(figures.best).not.toBeNull()
+    expect(figures.met.some(({ net }) => net >= 0.03)).toBe(true)
+    expect(figures.looseEnds.length).toBeGreaterThan(0)
+  })
+
+  it('a second time brings nothing, and what the chart had stays as it was', () => {
+    const once = pulled(demo, wantedOfRegion(shelf, 'back'))
+    expect(checkReferences(once.after)).toEqual([])
+    expect(once.came.length).toBeGreaterThan(10)
+    for (const list of ['positions', 'moves', 'holds'] as const) {
+      expect(once.after[list]!.slice(0, demo[list]!.length)).toEqual(demo[list])
+    }
+    const again = pulled(once.after, wantedOfRegion(shelf, 'back'))
+    expect(again.came).toEqual([])
+    expect(again.after).toEqual(once.after)
+  })
+
+  it('a move joins the position that the chart has under that name', () => {
+    const named = produce(emptyChart('new', 'New'), (draft) => {
+      draft.positions.push({ id: 'mine' as never, name: 'Under side', family: 'back', ahead: 'ours' })
+    })
+    const { after } = pulled(named, { moves: ['crossed-wrist-entry'] })
+    expect(after.moves.find(({ id }) => id === 'crossed-wrist-entry')!.from).toBe('mine')
+    expect(placesOnShelf(after, shelf).get('mine')).toBe('back-under-side')
+    expect(
+      inChart(
+        after.positions,
+        shelf.positions.find(({ id }) => id === 'back-under-side')!,
+      )!.id,
+    ).toBe('mine')
+  })
+
+  it('anything at all, in any order, leaves the chart sound', () => {
+    const random = seeded(31)
+    const some = (list: readonly { id: string }[], n: number) => Array.from({ length: n }, () => list[Math.floor(random() * list.length)].id) // prettier-ignore
+    for (let n = 0; n < 40; n++) {
+      const wanted = { positions: some(shelf.positions, 3), moves: some(shelf.moves, 4), reactions: some(shelf.reactions, 2) } // prettier-ignore
+      const { after } = pulled(n % 2 ? demo : emptyChart('new', 'New'), wanted)
+      expect(checkReferences(after)).toEqual([])
+      for (const id of wanted.moves) {
+        const record = shelf.moves.find((move) => move.id === id)!
+        expect(inChart(after.moves, record)).toBeDefined()
+      }
+    }
+  })
+})
+
+describe('what could be added', () => {
+  it('is what the Shelf knows from a position that the chart has, and not what it has', () => {
+    const chart = pulled(emptyChart('new', 'New'), { moves: ['crossed-wrist-entry'] }).after
+    const more = couldAdd(chart, shelf, 'back-under-side').map(({ id }) => id)
+    expect(more).not.toContain('crossed-wrist-entry')
+    expect(more.length).toBeGreaterThan(0)
+    for (const id of more) {
+      const { from, alsoFrom = [] } = shelf.moves.find((move) => move.id === id)!
+      expect([from, ...alsoFrom]).toContain('back-under-side')
+    }
+    expect(couldAdd(chart, shelf, 'nowhere')).toEqual([])
+  })
+
+  it('answers a reaction with what the Shelf answers and the chart does not yet', () => {
+    const chart = pulled(emptyChart('new', 'New'), { reactions: ['rx-hide-arm'] }).after
+    const answers = couldAnswer(chart, shelf, 'rx-hide-arm').map(({ id }) => id)
+    expect(answers).toEqual(expect.arrayContaining(['mount-threat-draw-hand', 'lift-thread-kimura']))
+    const answered = pulled(chart, { moves: [answers[0]] }).after
+    expect(couldAnswer(answered, shelf, 'rx-hide-arm').map(({ id }) => id)).not.toContain(answers[0])
+  })
+})

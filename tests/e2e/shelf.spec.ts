@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { exported, openDemo, settled, worth } from './coach'
+
+test('the side-control region in an empty chart gives a working plan in under ten clicks', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: /empty/i }).click()
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.getByRole('button', { name: /^Side control/ }).click()
+  await page.getByRole('button', { name: 'Bring all of it into the chart' }).click()
+  await expect(page.locator('.toast')).toContainText('70 moves came in')
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await settled(page)
+  expect(Number((await worth(page)).replace(/[^\d.−-]/g, ''))).toBeGreaterThan(0)
+  await expect(page.getByRole('heading', { name: 'Loose ends' })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await page.getByRole('link', { name: 'Charts' }).click()
+  await expect(page.getByRole('list', { name: 'Charts' })).toContainText('0 positions')
+})
+
+test('an entry is found by what one sees, read, and brought in with what it needs', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.getByLabel('Search the Shelf').fill('pushes my face')
+  await page.getByRole('region', { name: 'On the Shelf' }).getByRole('button', { name: /Straight armlock on the arm/ }).click() // prettier-ignore
+  const detail = page.getByRole('complementary', { name: 'In detail' })
+  await expect(detail).toContainText('elbow')
+  await expect(detail).toContainText('tap')
+  await detail.getByRole('button', { name: 'Bring it into the chart' }).click()
+  await expect(page.locator('.toast')).toContainText('1 move came in')
+  await expect(detail.getByRole('button', { name: 'In the chart' })).toBeDisabled()
+  const file = (await exported(page)) as { moves: { id: string; hazard?: object }[] }
+  expect(file.moves.find(({ id }) => id === 'crossface-arm-lock')!.hazard).toBeDefined()
+})
+
+test('a region tells its rules, its differences and its dangers, and finishes are listed by what they attack', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/#/shelf?region=back')
+  const talk = page.getByRole('complementary', { name: 'In detail' })
+  for (const head of ['Mind', 'They decide by', 'Where they differ']) {
+    await expect(talk.getByRole('heading', { name: head })).toBeVisible()
+  }
+  await page.getByLabel('Finishes of').selectOption('knee')
+  const list = page.getByRole('region', { name: 'On the Shelf' })
+  await page.getByRole('button', { name: 'Everything' }).click()
+  await expect(list.getByRole('listitem')).not.toHaveCount(0)
+  await expect(list).toContainText('Inside heel hook')
+  await expect(list).not.toContainText('One-arm choke')
+})
+
+test('the Worksheet says what could be added here, best first, and the number moves', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/worksheet/back-under-side')
+  await page.getByText('What could I add here?').click()
+  const more = page.locator('details.shelf')
+  const first = more.getByRole('listitem').first()
+  await expect(first).toContainText(/here/)
+  const before = await more.getByRole('listitem').count()
+  await first.getByRole('button').click()
+  await expect(page.locator('.toast')).toContainText('came in')
+  await expect(more.getByRole('listitem')).not.toHaveCount(before + 1)
+})
+
+for (const theme of ['light', 'dark']) {
+  test(`axe finds nothing serious on the Shelf, ${theme}`, async ({ page }) => {
+    await page.addInitScript((mode) => localStorage.setItem('ataque-theme', mode), theme)
+    await openDemo(page)
+    await page.goto('/#/shelf?region=side-control&at=move%20americana-finish')
+    await expect(page.getByRole('complementary', { name: 'In detail' })).toContainText('Figure four')
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([])
+  })
+}
