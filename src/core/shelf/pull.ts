@@ -10,6 +10,8 @@ export interface Wanted {
   positions?: readonly string[]
   moves?: readonly string[]
   reactions?: readonly string[]
+  /** Where a move lands in a position that is new to the chart, how many moves on to bring along, so that it leads somewhere. */
+  onward?: number
 }
 
 /**
@@ -50,10 +52,9 @@ class Pull {
     private readonly shelf: Shelf,
   ) {}
 
-  run({ positions = [], moves = [], reactions = [] }: Wanted): string[] {
+  run({ positions = [], moves = [], reactions = [], onward = 0 }: Wanted): string[] {
     for (const id of positions) this.position(id)
-    const wanted = new Set(moves)
-    for (const id of wanted) this.move(id)
+    for (const id of new Set(moves)) this.move(id, onward)
     for (const id of reactions) this.reaction(id)
     this.answers()
     return this.came
@@ -87,24 +88,37 @@ class Pull {
     const known = this.ids.get(`r ${id}`)
     if (known) return known
     const record = lookUp(this.shelf.reactions, id)!
-    const own = this.chart.reactions.find((one) => one.id === id)
-    this.ids.set(`r ${id}`, id)
-    if (own) return id
     const endsIn = this.place(record.endsIn)
+    const own = this.ownReaction(id, endsIn)
+    this.ids.set(`r ${id}`, own ?? id)
+    if (own) return own
     this.chart.reactions.push({ ...bare(record), endsIn: endsIn as never })
     return id
   }
 
-  private move(id: string): void {
+  /** The chart's reaction that is one of the Shelf's: with its id, or with its name and, if that is asked, its end. */
+  private ownReaction(id: string, endsIn?: string): string | undefined {
+    const own = inChart(this.chart.reactions, lookUp(this.shelf.reactions, id)!)
+    return own && (own.id === id || endsIn === undefined || own.endsIn === endsIn) ? own.id : undefined
+  }
+
+  private move(id: string, onward: number): void {
     const record = lookUp(this.shelf.moves, id)!
     const from = this.position(record.from)
     const own = this.chart.moves.find((one) => one.id === id || (one.from === from && sameName(one, record)))
     this.ids.set(`m ${id}`, own?.id ?? id)
     if (own) return
+    const leads = lookUp(this.shelf.positions, record.to)
+    const isNew = leads && !inChart(this.chart.positions, leads)
     const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
     const tries = { ...record.tries, ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}) } // prettier-ignore
     this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
     this.came.push(id)
+    if (isNew && onward > 0) this.onward(leads.id, onward - 1)
+  }
+
+  private onward(position: string, onward: number): void {
+    for (const { id, from } of this.shelf.moves) if (from === position) this.move(id, onward)
   }
 
   /** Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go. */
@@ -112,9 +126,9 @@ class Pull {
     const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
     for (const answer of this.shelf.answers) {
       const move = this.ids.get(`m ${answer.move}`) ?? moves.get(answer.move)
-      if (!move || !this.chart.reactions.some(({ id }) => id === answer.reaction)) continue
-      if (this.chart.answers.some((one) => one.reaction === answer.reaction && one.move === move)) continue
-      this.chart.answers.push({ ...copyOf(answer), move: move as never })
+      const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))
+      if (!reaction || this.chart.answers.some((one) => one.reaction === reaction && one.move === move)) continue
+      this.chart.answers.push({ ...copyOf(answer), reaction: reaction as never, move: move as never })
     }
     const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
     for (const reaction of this.chart.reactions) {

@@ -42,7 +42,7 @@ const links = computed(() => {
 })
 const wanted = computed(() => {
   const { id, kind } = props.found
-  if (kind === 'move') return { moves: [id] }
+  if (kind === 'move') return { moves: [id], onward: 2 }
   if (kind === 'reaction') return { reactions: [id], moves: links.value[0].items.map((one) => one.id) }
   return { positions: [id], moves: links.value[0].items.map((one) => one.id) }
 })

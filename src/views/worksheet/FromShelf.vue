@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { produce } from 'immer'
 import { computed, onScopeDispose, reactive, ref, watch } from 'vue'
-import { changeText, counted } from '../../components/figureText'
+import { changeText, counted, hundred } from '../../components/figureText'
 import type { Chart } from '../../core/chart/chart'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Worths } from '../../core/insight/figures'
@@ -22,6 +22,8 @@ const { pull } = usePulling()
 const isOpen = ref(false)
 /** So many are tried out: each is a solve. */
 const MOST = 16
+/** A move into a position that is new to the chart brings what leads on from there. */
+const ONWARD = 2
 
 const additions = computed(() => {
   const { shelf } = store
@@ -45,7 +47,7 @@ watch(
   ([solved, list]) => {
     worths.clear()
     if (!solved || !list.length || !figures.scenario) return client.stop()
-    const withMove = (id: string): Chart => produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id] })) // prettier-ignore
+    const withMove = (id: string): Chart => produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id], onward: ONWARD })) // prettier-ignore
     const trials = list.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
     client.ask(chart.value, figures.scenario, position.value!.id, trials)
   },
@@ -59,10 +61,20 @@ const rows = computed(() => {
     .map(({ move, to }) => {
       const worth = worths.get(move.id)
       const known = worth && now && here !== undefined
-      return { move, to, gain: known ? worth.start - now.value : null, here: known ? worth.position - here : null }
+      const tried = worth?.moves[move.id] ?? null
+      return {
+        move,
+        to,
+        tried,
+        gain: known ? worth.start - now.value : null,
+        here: known ? worth.position - here : null,
+      }
     })
-    .sort((a, b) => (b.gain ?? 0) + (b.here ?? 0) / 100 - (a.gain ?? 0) - (a.here ?? 0) / 100)
+    .sort((a, b) => rank(b) - rank(a))
 })
+/** By what the start gains, then the position, then by what it is worth when it is tried here. */
+const rank = (row: { gain: number | null; here: number | null; tried: number | null }) =>
+  (row.gain ?? 0) * 1e4 + (row.here ?? 0) * 1e2 + (row.tried ?? -1)
 
 function toggle(event: Event) {
   isOpen.value = (event.target as HTMLDetailsElement).open
@@ -78,7 +90,7 @@ function toggle(event: Event) {
         The Shelf knows nothing more for this position: it looks for it by its name and its other names.
       </p>
       <ul v-else>
-        <li v-for="{ move, to, gain, here } in rows" :key="move.id">
+        <li v-for="{ move, to, tried, gain, here } in rows" :key="move.id">
           <div>
             <RouterLink :to="{ path: '/shelf', query: { at: `move ${move.id}` } }" class="name">{{
               move.name
@@ -89,13 +101,18 @@ function toggle(event: Event) {
               <template v-if="move.check"> · check with your coach</template>
             </span>
           </div>
-          <b v-if="here !== null" title="What this position would be worth more">{{ changeText(here) }} here</b>
+          <span v-if="tried !== null" class="muted small" title="What it is worth tried here"
+            >tried {{ hundred(tried) }}</span
+          >
+          <b v-if="here !== null && here >= 0.0005" title="What this position would be worth more"
+            >{{ changeText(here) }} here</b
+          >
           <b v-if="gain !== null" title="What the start would be worth more">{{ changeText(gain) }}</b>
           <button
             type="button"
             class="button slight"
             :aria-label="`Bring in ${move.name}`"
-            @click="pull(move.name, { moves: [move.id] })"
+            @click="pull(move.name, { moves: [move.id], onward: ONWARD })"
           >
             + in
           </button>

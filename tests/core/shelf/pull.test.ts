@@ -55,7 +55,7 @@ describe('bringing in', () => {
 
   it('a move joins the position that the chart has under that name', () => {
     const named = produce(emptyChart('new', 'New'), (draft) => {
-      draft.positions.push({ id: 'mine' as never, name: 'Under side', family: 'back', ahead: 'ours' })
+      draft.positions.push({ id: 'mine' as never, name: 'Back, Under side', family: 'back', ahead: 'ours' })
     })
     const { after } = pulled(named, { moves: ['crossed-wrist-entry'] })
     expect(after.moves.find(({ id }) => id === 'crossed-wrist-entry')!.from).toBe('mine')
@@ -66,6 +66,18 @@ describe('bringing in', () => {
         shelf.positions.find(({ id }) => id === 'back-under-side')!,
       )!.id,
     ).toBe('mine')
+  })
+
+  it('a move into a position that is new brings what leads on from there, as far as it is asked', () => {
+    const bare = pulled(emptyChart('new', 'New'), { moves: ['settle-on-side'] })
+    expect(bare.came).toEqual(['settle-on-side'])
+    const one = pulled(emptyChart('new', 'New'), { moves: ['settle-on-side'], onward: 1 })
+    const two = pulled(emptyChart('new', 'New'), { moves: ['settle-on-side'], onward: 9 })
+    expect(one.came.length).toBeGreaterThan(1)
+    expect(two.came.length).toBeGreaterThanOrEqual(one.came.length)
+    expect(checkReferences(two.after)).toEqual([])
+    const known = pulled(two.after, { moves: ['roll-to-over-side'], onward: 2 })
+    expect(known.came.filter((id) => two.came.includes(id))).toEqual([])
   })
 
   it('anything at all, in any order, leaves the chart sound', () => {
