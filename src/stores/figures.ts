@@ -41,12 +41,20 @@ export const useFigures = defineStore('figures', () => {
   function setScenario(instead: Partial<Scenario>, join?: string) {
     const { breakUp, repeat, ...rest } = instead
     const change = (draft: NonNullable<typeof charts.chart>) => {
-      const { start, goal, seconds, sharpness, objective } = { ...scenarioOf(draft), ...rest }
+      const { start, goal, seconds, sharpness, objective, rules } = { ...scenarioOf(draft), ...rest }
       draft.settings = {
         ...draft.settings,
         ...(breakUp === undefined ? {} : { breakUp }),
         ...(repeat === undefined ? {} : { repeat }),
-        scenario: { ...draft.settings?.scenario, start, goal: [...goal], seconds, sharpness, objective },
+        scenario: {
+          ...draft.settings?.scenario,
+          start,
+          goal: [...goal],
+          seconds,
+          sharpness,
+          objective,
+          rules: rules ?? undefined,
+        },
       }
     }
     charts.edit('Scenario', change, join)

@@ -73,3 +73,17 @@ for (const theme of ['light', 'dark']) {
     expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([])
   })
 }
+
+test('rules take out what they forbid: the number follows, and the move says why', async ({ page }) => {
+  await openDemo(page)
+  const free = await worth(page)
+  await page.getByLabel('Rules').selectOption('juniors')
+  await expect.poll(() => worth(page)).not.toBe(free)
+  await page.goto('/#/worksheet/side-control-head-and-far-arm')
+  await expect(page.locator('[data-row="americana"]').first()).toContainText('not allowed, Juniors: positions only: armlocks') // prettier-ignore
+  await page.getByLabel('Rules').selectOption('')
+  await expect.poll(() => worth(page)).toBe(free)
+  await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
+  await page.getByLabel('Rules').selectOption('no-gi-points')
+  await expect(page.locator('[data-row="collar-choke"]').first()).toContainText('grips on cloth')
+})

@@ -10,10 +10,16 @@ test('a printed sheet says what its numbers depend on', () => {
       'breaks up after 60 s · finish and position count · side as charted',
   )
   const other = produce(demo, (draft) => {
-    const scenario = { start: 'scarf-hold', goal: ['mount-hands-posted'], seconds: null, objective: 'finish' }
+    const scenario = {
+      start: 'scarf-hold',
+      goal: ['mount-hands-posted'],
+      seconds: null,
+      objective: 'finish',
+      rules: 'juniors',
+    }
     draft.settings = { ...draft.settings, breakUp: null, scenario }
   })
   expect(scenarioLine(other, true)).toMatch(
-    /from Scarf hold · to Mount, hands posted · no clock · they read us 0 % · never breaks up · only finishes count · the other side$/,
+    /from Scarf hold · to Mount, hands posted · no clock · they read us 0 % · never breaks up · only finishes count · rules: Juniors: positions only · the other side$/,
   )
 })

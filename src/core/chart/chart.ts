@@ -15,6 +15,7 @@ import { Hold } from './hold'
 import { Move } from './move'
 import { Position } from './position'
 import { Reaction } from './reaction'
+import { RuleSet } from './ruleSets'
 import { Run } from './run'
 import type { ByAhead } from './words'
 
@@ -47,6 +48,8 @@ export class Settings {
   @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
   /** How this school says the side words of the frames, by the frames' word. */
   @Optional() @IsWordMap() words?: Record<string, string>
+  /** Rule sets of the coach's own. */
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => RuleSet) ruleSets?: RuleSet[]
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
 }

@@ -27,6 +27,8 @@ export interface IndexedMove {
   to: number
   seconds: number
   across: boolean
+  /** The rules in force do not allow it. */
+  isForbidden: boolean
   tries: TryCounts
   /** Absent where it stalls in `from`. */
   stallsIn?: number
@@ -70,8 +72,8 @@ export interface ChartIndex {
   positionOf: Map<string, number>
 }
 
-/** Resolves a checked chart's ids. With `useHolds` false every list of holds counts as empty. */
-export function indexChart(chart: Chart, useHolds: boolean): ChartIndex {
+/** Resolves a checked chart's ids. With `useHolds` false every list of holds counts as empty; `forbids`: tags of moves. */
+export function indexChart(chart: Chart, useHolds: boolean, forbids: readonly string[] = []): ChartIndex {
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
   const setOf = (ids: readonly string[] | undefined) => (useHolds ? holds.setOf(ids) : NO_HOLDS)
   const positionOf = new Map<string, number>(chart.positions.map(({ id }, i) => [id, i]))
@@ -100,6 +102,7 @@ export function indexChart(chart: Chart, useHolds: boolean): ChartIndex {
       to: place(move.to),
       seconds: move.seconds ?? DEFAULT_MOVE_SECONDS,
       across: move.across ?? false,
+      isForbidden: move.tags?.some((tag) => forbids.includes(tag)) ?? false,
       tries: triesOf(move.tries),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       needs: setOf(move.needs),

@@ -16,10 +16,10 @@ export interface Shares {
 
 /**
  * Steps 1 to 3 and 5 of an action: the move's shares against the holds, or null where it cannot be tried
- * (a need is missing, or nothing but stalling can come of it).
+ * (the rules do not allow it, a need is missing, or nothing but stalling can come of it).
  */
 export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
-  if ((move.needs & holds) !== move.needs) return null
+  if (move.isForbidden || (move.needs & holds) !== move.needs) return null
   const landed = tries.lands * index.holds.left(move.record, holds, 'theirs')
   const stalled = tries.stalls + (tries.lands - landed)
   const against = holds & ~move.drops

@@ -1,5 +1,6 @@
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
+import { ruleSetOf } from '../chart/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
 
@@ -25,9 +26,12 @@ export interface Scenario {
   ends: ByAhead<number>
   /** False: every hold is left out of account. */
   holds: boolean
+  /** Which rules are in force, or none; and the tags of the moves that they do not allow. */
+  rules: string | null
+  forbids: readonly string[]
 }
 
-type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective'>>
+type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules'>>
 
 /**
  * The scenario that the chart's settings describe, with the given parts instead.
@@ -37,6 +41,7 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
   const { settings = {} } = chart
   const saved = (settings.scenario ?? {}) as Saved
   const charted = new Set<string>(chart.positions.map(({ id }) => id))
+  const rules = ruleSetOf(saved.rules, settings.ruleSets)
   const start = saved.start && charted.has(saved.start) ? saved.start : chart.positions[0]?.id
   return {
     start: start ?? ('' as PositionId),
@@ -48,6 +53,8 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     repeat: settings.repeat ?? DEFAULT_REPEAT,
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
+    rules: rules?.id ?? null,
+    forbids: rules?.forbids ?? [],
     ...instead,
   }
 }

@@ -3,6 +3,7 @@ import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { clockText, readClock, signed } from '../../components/figureText'
+import { BUILT_IN_RULES, ruleSetOf } from '../../core/chart/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
@@ -18,6 +19,8 @@ const scenario = computed(() => store.scenario!)
 /** Apart, so that the options are new only when the positions are. */
 const positions = computed(() => charts.chart!.positions)
 const options = computed(() => positions.value.map(({ id, name }) => ({ value: id, label: name })))
+const ruleSets = computed(() => [...(charts.chart!.settings?.ruleSets ?? []), ...BUILT_IN_RULES])
+const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, charts.chart!.settings?.ruleSets)?.notes ?? '')
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {
@@ -130,6 +133,19 @@ const delta = computed(() => {
       >
         <option value="careful">Finish and position</option>
         <option value="finish">Finishes only</option>
+      </select>
+    </label>
+    <label class="counts">
+      <span class="label">Rules</span>
+      <select
+        class="field"
+        :value="scenario.rules ?? ''"
+        aria-label="Rules"
+        :title="ruleNotes"
+        @change="store.setScenario({ rules: ($event.target as HTMLSelectElement).value || null })"
+      >
+        <option value="">All is allowed</option>
+        <option v-for="{ id, name } in ruleSets" :key="id" :value="id">{{ name }}</option>
       </select>
     </label>
     <div class="side">

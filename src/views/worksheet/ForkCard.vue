@@ -4,6 +4,7 @@ import HazardBadge from '../../components/HazardBadge.vue'
 import InlineText from '../../components/InlineText.vue'
 import TenTries from '../../components/TenTries.vue'
 import { moveMove, removeMove, rename } from '../../core/chart/edits/records'
+import { RULE_TAGS, ruleSetOf, type RuleTag } from '../../core/chart/ruleSets'
 import type { ReactionId } from '../../core/chart/ids'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Move } from '../../core/chart/move'
@@ -27,6 +28,13 @@ const figure = computed(() => store.figures?.moves[props.move.id])
 const isBest = computed(() => store.figures?.positions[position.value!.id]?.best === props.move.id)
 const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
 const hazard = computed(() => props.move.hazard as { part?: string } | undefined)
+/** Why the rules in force do not allow it; empty where they do. */
+const forbidden = computed(() => {
+  const { rules, forbids = [] } = store.scenario ?? {}
+  const tag = props.move.tags?.find((one) => forbids.includes(one))
+  const name = ruleSetOf(rules, charts.chart?.settings?.ruleSets)?.name
+  return tag ? `not allowed, ${name}: ${RULE_TAGS[tag as RuleTag] ?? tag}` : ''
+})
 /** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
 const first = computed(() =>
   (props.move.needs ?? [])
@@ -67,7 +75,7 @@ function onKey(event: KeyboardEvent) {
   <article
     ref="card"
     class="panel card"
-    :class="{ best: isBest, selected: isSelected }"
+    :class="{ best: isBest, selected: isSelected, out: forbidden }"
     tabindex="0"
     :data-row="move.id"
     :aria-label="`${move.name}, to ${nameOf(move.to)}`"
@@ -87,6 +95,7 @@ function onKey(event: KeyboardEvent) {
       <span class="muted to">{{
         move.to === 'finish' ? 'to a finish' : move.to === move.from ? 'stays here' : `to ${nameOf(move.to)}`
       }}</span>
+      <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
       <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
       <span v-if="isBest" class="tag">best here</span>
       <HazardBadge v-if="hazard?.part" :part="hazard.part" />
@@ -151,6 +160,14 @@ function onKey(event: KeyboardEvent) {
 
 .best::before {
   background: var(--ours);
+}
+
+.out > :not(header) {
+  opacity: 0.55;
+}
+
+.forbidden {
+  color: var(--caution);
 }
 
 .selected {

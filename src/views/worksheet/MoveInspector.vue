@@ -8,6 +8,7 @@ import { moveIn } from '../../core/chart/edits/find'
 import { setHolds } from '../../core/chart/edits/holds'
 import { holder } from '../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
+import { RULE_TAGS, type RuleTag } from '../../core/chart/ruleSets'
 import { KINDS } from '../../core/chart/words'
 import { useCharts } from '../../stores/charts'
 import CheckpointList from './CheckpointList.vue'
@@ -27,6 +28,15 @@ const stalls = computed(() => props.move.stallsIn ?? '')
 
 function set(label: string, change: (move: Move) => void) {
   charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
+}
+
+function toggleTag(tag: string) {
+  set('What it is for the rules', (draft) => {
+    const others = (draft.tags ?? []).filter((one) => one !== tag)
+    const tags = draft.tags?.includes(tag) ? others : [...others, tag]
+    if (tags.length) draft.tags = tags
+    else delete draft.tags
+  })
 }
 
 /** Only their holds take from what we can do. */
@@ -135,9 +145,31 @@ function setAliases(text: string) {
       <UsesField v-if="theyHold" who="We" :uses="move.uses ?? []" @change="setUses" />
       <HoldLists :record="move" :fields="HOLDS_OF_MOVE" @change="setList" />
       <TurnsField :move="move" />
+      <details class="across">
+        <summary class="label">
+          For the rules:
+          <span>{{
+            (move.tags ?? []).map((tag) => RULE_TAGS[tag as RuleTag] ?? tag).join(', ') || 'nothing in particular'
+          }}</span>
+        </summary>
+        <label v-for="(says, tag) in RULE_TAGS" :key="tag" class="tag">
+          <input type="checkbox" :checked="move.tags?.includes(tag)" @change="toggleTag(tag)" /> {{ says }}
+        </label>
+      </details>
       <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
   </div>
 </template>
 
 <style scoped src="./inspector.css"></style>
+
+<style scoped>
+summary span {
+  color: var(--ink);
+}
+
+.tag {
+  display: block;
+  font-size: 15px;
+}
+</style>

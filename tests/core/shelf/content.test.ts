@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { readChart } from '../../../src/core/format/chartFile'
+import { BUILT_IN_RULES, RULE_TAGS } from '../../../src/core/chart/ruleSets'
 import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
 import { entriesOf, readRegions, shelfDocText, type CatalogueIds } from '../../../scripts/shelfDoc'
 
@@ -31,6 +32,23 @@ describe('the content of the Shelf', () => {
     for (const { id, to, hazard } of shelf.moves) {
       if (to === 'finish') expect([id, hazard?.part]).toEqual([id, expect.any(String)])
       if (hazard) expect([id, String(hazard.caution ?? '').length > 5, String(hazard.speed ?? '').length > 2]).toEqual([id, true, true]) // prettier-ignore
+    }
+  })
+
+  it('has no tag that no rule set knows, and rule sets that forbid only what there is', () => {
+    const known = new Set(Object.keys(RULE_TAGS))
+    for (const { id, tags = [] } of shelf.moves) expect([id, tags.filter((tag) => !known.has(tag))]).toEqual([id, []])
+    for (const { id, forbids, notes } of BUILT_IN_RULES) {
+      expect([id, forbids.filter((tag) => !known.has(tag))]).toEqual([id, []])
+      expect(notes).toMatch(/check your event’s own book/)
+    }
+    for (const tag of known) expect(BUILT_IN_RULES.some(({ forbids }) => forbids.includes(tag))).toBe(true)
+  })
+
+  it('has every finish that gives little warning tagged, so that first-year and junior rules leave it out', () => {
+    const juniors = BUILT_IN_RULES.find(({ id }) => id === 'juniors')!
+    for (const { id, to, tags = [] } of shelf.moves) {
+      if (to === 'finish') expect([id, tags.some((tag) => juniors.forbids.includes(tag))]).toEqual([id, true])
     }
   })
 
