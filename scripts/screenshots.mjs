@@ -15,6 +15,7 @@ const PICTURES = [
   { name: 'holds-back', path: '/#/holds/back-top-arm-trapped' },
   { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
   { name: 'score-dark', path: '/#/score/two-arms-and-the-roll', height: 1020, colorScheme: 'dark' },
+  { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
   { name: 'charts', path: '/#/charts' },
   { name: 'desk-dark', path: '/#/desk', colorScheme: 'dark' },
   { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },

@@ -1,7 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { indexShelf, type ShelfIndex } from '../core/shelf/search'
+import type { Principle } from '../core/shelf/principles'
 import { joinRegions, type Shelf, type ShelfRegion } from '../core/shelf/shelf'
+
+import PRINCIPLES from '../shelf/general/principles.json'
 
 const FILES = import.meta.glob<ShelfRegion>('../shelf/*.json', { import: 'default' })
 /** From the feet to the back, then the defences. */
@@ -23,5 +26,5 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   const index = computed<ShelfIndex | null>(() => shelf.value && indexShelf(shelf.value))
-  return { shelf, index, load }
+  return { shelf, index, principles: PRINCIPLES as Principle[], load }
 })

@@ -57,6 +57,7 @@ class Pull {
     for (const id of new Set(moves)) this.move(id, onward)
     for (const id of reactions) this.reaction(id)
     this.answers()
+    this.mirrors()
     return this.came
   }
 
@@ -121,6 +122,11 @@ class Pull {
     for (const { id, from } of this.shelf.moves) if (from === position) this.move(id, onward)
   }
 
+  private mirrors(): void {
+    for (const position of this.chart.positions) keepMirror(position, this.chart.positions)
+    for (const reaction of this.chart.reactions) keepMirror(reaction, this.chart.moves)
+  }
+
   /** Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go. */
   private answers(): void {
     const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
@@ -138,6 +144,11 @@ class Pull {
       else delete reaction.breaks
     }
   }
+}
+
+/** The other chair of something that is not there is not known to the chart. */
+function keepMirror(record: { mirror?: string }, known: readonly { id: string }[]): void {
+  if (record.mirror && !known.some(({ id }) => id === record.mirror)) delete record.mirror
 }
 
 const sameName = (one: Move, other: Move) => one.name.trim().toLowerCase() === other.name.trim().toLowerCase()

@@ -180,7 +180,7 @@ const delta = computed(() => {
   display: flex;
   flex-wrap: wrap;
   align-items: end;
-  gap: 6px 10px;
+  gap: 6px 7px;
   padding: 8px 16px;
   background: var(--panel);
   border-bottom: 1px solid var(--line);
@@ -201,24 +201,24 @@ label > .label {
 }
 
 .start {
-  width: 178px;
+  width: 150px;
 }
 
 .goal {
-  width: 142px;
+  width: 104px;
 }
 
 .short {
-  width: 68px;
+  width: 60px;
 }
 
 .reads,
 .again {
-  width: 112px;
+  width: 104px;
 }
 
 .counts {
-  width: 156px;
+  width: 128px;
 }
 
 .side {
@@ -243,6 +243,10 @@ label > .label {
   min-height: 28px;
   padding: 1px 6px;
   font-size: 14px;
+}
+
+select.field {
+  font: 600 16px/1.2 var(--label);
 }
 
 input[type='range'] {

@@ -4,14 +4,18 @@ import HazardBadge from '../../components/HazardBadge.vue'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Found } from '../../core/shelf/search'
 import type { Shelf } from '../../core/shelf/shelf'
+import { principlesOf } from '../../core/shelf/principles'
 import { useCharts } from '../../stores/charts'
+import { useShelf } from '../../stores/shelf'
 import CheckMark from './CheckMark.vue'
+import OtherChair from './OtherChair.vue'
 import { usePulling } from './shelf'
 
 /** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
 const props = defineProps<{ shelf: Shelf; found: Found }>()
 const emit = defineEmits<{ open: [found: Found] }>()
 const charts = useCharts()
+const store = useShelf()
 const { pull, isThere } = usePulling()
 
 const position = computed(() => (props.found.kind === 'position' ? lookUp(props.shelf.positions, props.found.id) : undefined)) // prettier-ignore
@@ -20,6 +24,8 @@ const reaction = computed(() => (props.found.kind === 'reaction' ? lookUp(props.
 const record = computed(() => position.value ?? move.value ?? reaction.value)
 const hazard = computed(() => move.value?.hazard as { part: string; speed: string; caution: string } | undefined)
 const placeName = (id: string) => (id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)) // prettier-ignore
+
+const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
 
 /** What one can go on to from here, by what it is. */
 const links = computed(() => {
@@ -100,6 +106,7 @@ const wanted = computed(() => {
       <p v-if="position.takes" class="small"><span class="muted">It takes from them: </span>{{ position.takes }}</p>
       <p v-if="position.leaves" class="small"><span class="muted">It leaves: </span>{{ position.leaves }}</p>
     </section>
+    <OtherChair v-if="position" :shelf="shelf" :position="position.id" @open="emit('open', $event)" />
     <ol v-if="move?.checkpoints?.length">
       <li v-for="(one, i) in move.checkpoints" :key="one.id">
         <b>{{ i + 1 }}</b>
@@ -113,6 +120,17 @@ const wanted = computed(() => {
         </div>
       </li>
     </ol>
+    <section v-if="governing.length" aria-label="Principles">
+      <h3>Always</h3>
+      <ul>
+        <li v-for="{ principle, exception } in governing" :key="principle.id" :title="principle.why">
+          <template v-if="exception"
+            ><s>{{ principle.says }}</s> <span class="small muted">not here: {{ exception }}</span></template
+          >
+          <template v-else>{{ principle.says }}</template>
+        </li>
+      </ul>
+    </section>
     <p v-if="reaction?.notes">{{ reaction.notes }}</p>
     <p v-if="reaction?.opens"><span class="muted">It opens: </span>{{ reaction.opens }}</p>
     <p v-if="reaction?.common" class="small"><span class="muted">How often: </span>{{ reaction.common }}</p>

@@ -52,7 +52,7 @@ const rows = computed(() =>
       : kind === 'reaction'
         ? 'they do'
         : (props.shelf.regionOf.get(id)?.title ?? '')
-    return { ...one, key: keyOf(one), name: record.name, hint, isFinish: move?.to === 'finish', check: record.check, there: isThere(one) } // prettier-ignore
+    return { ...one, key: keyOf(one), name: record.name, hint, isFinish: move?.to === 'finish', isTheirs: kind === 'position' && lookUp(props.shelf.positions, id)?.ahead === 'theirs', check: record.check, there: isThere(one) } // prettier-ignore
   }),
 )
 const at = computed(() => foundOf(place.value.at) ?? null)
@@ -117,7 +117,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
       <ul>
         <li v-for="row in rows" :key="row.key" :class="{ here: row.key === place.at }">
           <button type="button" class="plain row" @click="go({ at: row.key })">
-            <span class="name" :class="[row.kind, { finish: row.isFinish }]">{{ row.name }}</span>
+            <span class="name" :class="[row.kind, { finish: row.isFinish, theirs: row.isTheirs }]">{{ row.name }}</span>
             <span class="muted small">{{ row.hint }}<template v-if="row.there"> · in the chart</template></span>
           </button>
         </li>
@@ -216,6 +216,10 @@ li.here {
 .name.position {
   border-bottom: 3px solid var(--line-ours);
   justify-self: start;
+}
+
+.name.theirs {
+  border-color: var(--theirs);
 }
 
 .name.reaction {
