@@ -62,7 +62,7 @@ function onKey(event: KeyboardEvent) {
       @keydown="onKey"
       @blur="floating && emit('cancel')"
     />
-    <ul :id="name" ref="list" role="listbox" :aria-label="label">
+    <ul :id="name" ref="list" :class="{ options: floating }" role="listbox" :aria-label="label">
       <li
         v-for="(choice, i) in found"
         :id="`${name}-${i}`"
@@ -80,48 +80,23 @@ function onKey(event: KeyboardEvent) {
   </div>
 </template>
 
+<style scoped src="./options.css"></style>
+
 <style scoped>
 .combo {
   position: relative;
 }
 
-ul {
+ul:not(.options) {
   max-height: 50vh;
   margin-top: 6px;
   overflow: auto;
-}
-
-.floating ul {
-  position: absolute;
-  z-index: 30;
-  top: 100%;
-  left: 0;
-  min-width: 100%;
-  max-height: 300px;
-  margin-top: 3px;
-  padding: 4px;
-  border: 1px solid var(--strong-line);
-  border-radius: 8px;
-  background: var(--raised);
-  box-shadow: var(--shadow);
-}
-
-.floating ul:empty {
-  display: none;
 }
 
 li {
   display: flex;
   justify-content: space-between;
   gap: 20px;
-  padding: 4px 8px;
-  border-radius: 5px;
-  cursor: pointer;
-  white-space: nowrap;
-}
-
-.chosen {
-  background: var(--ours-soft);
 }
 
 .hint {

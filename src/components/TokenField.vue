@@ -72,7 +72,7 @@ defineExpose({
       @keydown="onKey"
       @blur="emit('leave')"
     />
-    <ul v-show="offers.length" :id="name" role="listbox" aria-label="Limbs">
+    <ul v-show="offers.length" :id="name" class="options" role="listbox" aria-label="Limbs">
       <li
         v-for="(token, i) in offers"
         :id="`${name}-${i}`"
@@ -88,6 +88,8 @@ defineExpose({
   </span>
 </template>
 
+<style scoped src="./options.css"></style>
+
 <style scoped>
 .tokens {
   position: relative;
@@ -96,29 +98,5 @@ defineExpose({
 
 .field {
   width: 100%;
-}
-
-ul {
-  position: absolute;
-  z-index: 30;
-  top: 100%;
-  left: 0;
-  min-width: 200px;
-  margin-top: 3px;
-  padding: 4px;
-  border: 1px solid var(--strong-line);
-  border-radius: 8px;
-  background: var(--raised);
-  box-shadow: var(--shadow);
-}
-
-li {
-  padding: 3px 8px;
-  border-radius: 5px;
-  cursor: pointer;
-}
-
-.chosen {
-  background: var(--ours-soft);
 }
 </style>

@@ -39,12 +39,16 @@ export interface NextHold {
   free: Limb[]
 }
 
-/** What one more control takes from them, the most first: of the holds known for the frame that a free limb can take. */
-export function nextHolds(chart: Chart, position: PositionId): NextHold[] {
+/**
+ * What one more control takes from them, the most first: of the holds known for the frame that a free limb can take.
+ * `more`: holds that the chart does not have, and that are known for the frame too.
+ */
+export function nextHolds(from: Chart, position: PositionId, more: readonly Hold[] = []): NextHold[] {
+  const chart: Chart = more.length ? { ...from, holds: [...(from.holds ?? []), ...more] } : from
   const own: string[] = lookUp(chart.positions, position)?.holds ?? []
   const before = new Map(pinCheck(chart, position, own).escapes.map((escape) => [escape.reaction, escape]))
   const busy = new Set(own.flatMap((id) => ours(lookUp(chart.holds, id))?.limbs ?? []))
-  return holdsForFrame(chart, position)
+  return [...holdsForFrame(from, position), ...more]
     .filter(({ id, limbs }) => !own.includes(id) && !limbs.some((limb) => busy.has(limb)))
     .map(({ id }): NextHold => {
       const holds = [...own, id]

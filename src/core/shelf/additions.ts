@@ -1,5 +1,7 @@
 import type { Chart } from '../chart/chart'
+import { holder, type Hold } from '../chart/hold'
 import { lookUp } from '../chart/lookUp'
+import type { Position } from '../chart/position'
 import { inChart } from './search'
 import type { Shelf, ShelfMove } from './shelf'
 
@@ -24,3 +26,10 @@ export function couldAnswer(chart: Chart, shelf: Shelf, reaction: string): Shelf
 
 const isNew = (chart: Chart, { id, name }: ShelfMove) =>
   !chart.moves.some((own) => own.id === id || own.name.trim().toLowerCase() === name.trim().toLowerCase())
+
+/** Our holds that the Shelf knows for a position's frame and the chart does not have. */
+export function holdsOnShelf(chart: Chart, shelf: Shelf, { frame, ahead }: Position): Hold[] {
+  const there = shelf.positions.filter((one) => frame && one.frame === frame && one.ahead === ahead)
+  const ids = new Set(there.flatMap(({ holds }) => holds ?? []))
+  return shelf.holds.filter((hold) => ids.has(hold.id) && holder(hold) === 'ours' && !inChart(chart.holds ?? [], hold))
+}

@@ -1,21 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { changeText } from '../../components/figureText'
-import { putOn } from '../../core/chart/edits/holds'
 import { lookUp } from '../../core/chart/lookUp'
 import { smallestShuttingSet } from '../../core/pin/arrange'
 import { leftWords, limbsWords } from '../../core/pin/words'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
-import { useHolds } from './holds'
+import { putOnKnown, useHolds } from './holds'
 
 /** What one more control would take from them, and the fewest that shut all. */
-const { chart, position, next, worths } = useHolds()
+const { chart, position, next, more, worths } = useHolds()
 const charts = useCharts()
 const store = useFigures()
 const MOST = 4
 
-const nameOf = (id: string) => lookUp(chart.value.holds, id)?.name ?? id
+const nameOf = (id: string) => (lookUp(chart.value.holds, id) ?? more.value.find((hold) => hold.id === id))?.name ?? id
 const now = computed(() => store.figures?.positions[position.value!.id]?.value)
 const rows = computed(() =>
   next.value.slice(0, MOST).map((one) => {
@@ -23,6 +22,7 @@ const rows = computed(() =>
     return {
       ...one,
       name: nameOf(one.hold),
+      isNew: more.value.some((hold) => hold.id === one.hold),
       change: worth && now.value !== undefined ? worth.position - now.value : null,
     }
   }),
@@ -30,7 +30,7 @@ const rows = computed(() =>
 const fewest = computed(() => smallestShuttingSet(chart.value, position.value!.id))
 
 function put(id: string, name: string) {
-  charts.edit(`${name} on`, (draft) => void putOn(draft, position.value!.id, id))
+  charts.edit(`${name} on`, (draft) => putOnKnown(draft, position.value!.id, id, more.value))
 }
 </script>
 
@@ -43,7 +43,10 @@ function put(id: string, name: string) {
           <button type="button" class="plain name" :title="`Put it on`" @click="put(row.hold, row.name)">
             {{ row.name }}
           </button>
-          <span class="muted small"> leaves free: {{ limbsWords(row.free) || 'nothing' }}</span>
+          <span class="muted small"
+            ><template v-if="row.isNew"> from the Shelf;</template> leaves free:
+            {{ limbsWords(row.free) || 'nothing' }}</span
+          >
           <p v-if="row.shuts.length" class="small">shuts {{ row.shuts.join(', ') }}</p>
         </div>
         <b>{{ (row.takes * 10).toFixed(1) }}</b>

@@ -19,7 +19,7 @@ const MARGIN = 190
 const root = ref<HTMLElement>()
 const { width } = useElementSize(root)
 /** Too narrow for words at both sides: they stand below. */
-const isNarrow = computed(() => width.value > 0 && width.value < 560)
+const isNarrow = computed(() => width.value > 0 && width.value < 660)
 const figure = computed(() => figureOf(props))
 const left = computed(() => (isNarrow.value ? 0 : MARGIN))
 const box = computed(() => `${-left.value} 0 ${WIDTH + 2 * left.value} ${HEIGHT}`)

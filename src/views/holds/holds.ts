@@ -1,7 +1,7 @@
 import { computed, inject, onScopeDispose, provide, reactive, watch, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'
-import { takeOff } from '../../core/chart/edits/holds'
+import { putOn, takeOff } from '../../core/chart/edits/holds'
 import { holder, type Hold } from '../../core/chart/hold'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Chart } from '../../core/chart/chart'
@@ -11,6 +11,8 @@ import { nextHolds, type NextHold } from '../../core/pin/arrange'
 import { pinCheck, type PinCheck } from '../../core/pin/pinCheck'
 import { useFigures } from '../../stores/figures'
 import { TrialsClient } from '../../workers/trialsClient'
+import { holdsOnShelf } from '../../core/shelf/additions'
+import { useShelf } from '../../stores/shelf'
 import { provideSheet } from '../worksheet/worksheet'
 
 interface Holds {
@@ -20,6 +22,8 @@ interface Holds {
   on: ComputedRef<Hold[]>
   check: ComputedRef<PinCheck>
   next: ComputedRef<NextHold[]>
+  /** Holds of the Shelf for this frame that the chart does not have. */
+  more: ComputedRef<Hold[]>
   selected: ComputedRef<Hold | undefined>
   /** What the position and the start would be worth without a hold, or with one more, by its id; undefined until known. */
   worths: Map<string, Worths | null>
@@ -50,13 +54,18 @@ export function provideHolds(): Holds {
   const check = computed(() =>
     position.value ? pinCheck(chart.value, position.value.id) : { capabilities: [], escapes: [] },
   )
-  const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id) : []))
+  const shelf = useShelf()
+  void shelf.load()
+  const more = computed(() =>
+    shelf.shelf && position.value ? holdsOnShelf(chart.value, shelf.shelf, position.value) : [],
+  )
+  const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id, more.value) : []))
   const selected = computed(() => lookUp(chart.value.holds, word(route.query.hold)))
-  const worths = useTrials(chart, position, on, next)
+  const worths = useTrials(chart, position, on, next, more)
 
   const select = (hold: string | undefined) =>
     void router.replace({ path: `/holds/${position.value?.id ?? ''}`, query: hold ? { hold } : {} })
-  const holds: Holds = { chart, position, on, check, next, selected, worths, select }
+  const holds: Holds = { chart, position, on, check, next, more, selected, worths, select }
   provide(KEY, holds)
   return holds
 }
@@ -69,6 +78,7 @@ function useTrials(
   position: ComputedRef<Position | undefined>,
   on: ComputedRef<Hold[]>,
   next: ComputedRef<NextHold[]>,
+  onShelf: ComputedRef<Hold[]>,
 ) {
   const figures = useFigures()
   const worths = reactive(new Map<string, Worths | null>())
@@ -82,10 +92,17 @@ function useTrials(
       if (!solved || !id || !figures.scenario) return client.stop()
       const variant = (change: (draft: Chart) => void) => produce(chart.value, change)
       const without = on.value.filter((hold) => holder(hold) === 'ours').map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) })) // prettier-ignore
-      const more = next.value.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => void draft.positions.find((one) => one.id === id)!.holds!.push(hold)) })) // prettier-ignore
+      const more = next.value.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf.value)) })) // prettier-ignore
       client.ask(chart.value, figures.scenario, id, [...without, ...more])
     },
     { immediate: true },
   )
   return worths
+}
+
+/** Puts a hold on, one that the chart has or one of `more`, which then comes into it. */
+export function putOnKnown(draft: Chart, position: Position['id'], id: string, more: readonly Hold[]): void {
+  const known = more.find((hold) => hold.id === id)
+  if (known && !draft.holds?.some((hold) => hold.id === id)) draft.holds = [...(draft.holds ?? []), { ...known }]
+  putOn(draft, position, id)
 }

@@ -5,7 +5,9 @@ import { checkReferences } from '../../../src/core/chart/references'
 import { makeChart, parseChart } from '../../../src/core/format/chartFile'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
-import { couldAdd, couldAnswer } from '../../../src/core/shelf/additions'
+import { holder } from '../../../src/core/chart/hold'
+import { nextHolds } from '../../../src/core/pin/arrange'
+import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/additions'
 import { pullIn, wantedOfRegion, type Wanted } from '../../../src/core/shelf/pull'
 import { inChart, placesOnShelf } from '../../../src/core/shelf/search'
 import { joinRegions } from '../../../src/core/shelf/shelf'
@@ -114,5 +116,20 @@ describe('what could be added', () => {
     expect(answers).toEqual(expect.arrayContaining(['mount-threat-draw-hand', 'lift-thread-kimura']))
     const answered = pulled(chart, { moves: [answers[0]] }).after
     expect(couldAnswer(answered, shelf, 'rx-hide-arm').map(({ id }) => id)).not.toContain(answers[0])
+  })
+
+  it('is also one more control that the Shelf knows for the frame, with a limb that is free', () => {
+    const position = demo.positions.find(({ id }) => id === 'side-control-hips-low')!
+    const more = holdsOnShelf(demo, shelf, position)
+    expect(more.length).toBeGreaterThan(3)
+    for (const hold of more) {
+      expect(holder(hold)).toBe('ours')
+      expect(demo.holds!.some(({ id }) => id === hold.id)).toBe(false)
+    }
+    const plain = nextHolds(demo, position.id)
+    const wider = nextHolds(demo, position.id, more)
+    expect(wider.length).toBeGreaterThan(plain.length)
+    for (const one of plain) expect(wider).toContainEqual(one)
+    expect(holdsOnShelf(demo, shelf, { ...position, frame: undefined })).toEqual([])
   })
 })
