@@ -45,4 +45,21 @@ describe('rules in force', () => {
       expect(bound).toBeLessThanOrEqual(free + 1e-9)
     }
   })
+
+  it('protect minors and beginners by default, and until a coach says why not', () => {
+    const group = (settings: object) =>
+      produce(demo, (draft) => void (draft.settings = { ...draft.settings, ...settings }))
+    const forbids = (settings: object) => scenarioOf(group(settings)).forbids
+    expect(forbids({})).toEqual([])
+    expect(forbids({ group: 'minors' })).toEqual(expect.arrayContaining(['choke', 'armlock', 'neck-crank']))
+    expect(forbids({ group: 'beginners' })).toContain('twisting-leg-lock')
+    expect(forbids({ group: 'beginners' })).not.toContain('choke')
+    expect(forbids({ group: 'minors', shownBecause: '  ' })).toContain('choke')
+    expect(forbids({ group: 'minors', shownBecause: 'supervised by two coaches' })).toEqual([])
+    const both = scenarioOf(produce(group({ group: 'beginners' }), (draft) => void (draft.settings!.scenario!.rules = 'no-gi-points'))) // prettier-ignore
+    expect(both.forbids).toEqual(expect.arrayContaining(['lapel-grip', 'twisting-leg-lock']))
+    expect(new Set(both.forbids).size).toBe(both.forbids.length)
+    const { figures } = taken(figuresOf(group({ group: 'minors' }), scenarioOf(group({ group: 'minors' }))))
+    expect(figures.endings.finish).toBe(0)
+  })
 })

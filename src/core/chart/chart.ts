@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer'
-import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
+import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
 import {
   IsFraction,
@@ -15,7 +15,7 @@ import { Hold } from './hold'
 import { Move } from './move'
 import { Position } from './position'
 import { Reaction } from './reaction'
-import { RuleSet } from './ruleSets'
+import { GROUPS, RuleSet, type Group } from './ruleSets'
 import { Run } from './run'
 import type { ByAhead } from './words'
 
@@ -48,6 +48,9 @@ export class Settings {
   @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
   /** How this school says the side words of the frames, by the frames' word. */
   @Optional() @IsWordMap() words?: Record<string, string>
+  /** Who trains with it, where they need protection; and the coach's reason to show them everything all the same. */
+  @Optional() @IsIn(Object.keys(GROUPS)) group?: Group
+  @Optional() @IsString() shownBecause?: string
   /** Rule sets of the coach's own. */
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => RuleSet) ruleSets?: RuleSet[]
   /** The scenario that the coach last looked at; see the game's `Scenario`. */

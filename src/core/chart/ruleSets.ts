@@ -66,3 +66,16 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
 /** The set with an id: the chart's own, else a built-in one. */
 export const ruleSetOf = (id: string | null | undefined, own: readonly RuleSet[] = []): RuleSet | undefined =>
   [...own, ...BUILT_IN_RULES].find((set) => set.id === id)
+
+/** Who trains with a chart, where they need protection, and the rules that hold for them whatever the event allows. */
+export const GROUPS = {
+  minors: { name: 'minors', rules: 'juniors' },
+  beginners: { name: 'beginners', rules: 'first-year' },
+} as const
+export type Group = keyof typeof GROUPS
+
+/** What a group is protected from: nothing once a coach has said why it is shown all the same. */
+export function keptFrom(group: Group | undefined, shownBecause: string | undefined): readonly string[] {
+  if (!group || shownBecause?.trim()) return []
+  return ruleSetOf(GROUPS[group].rules)!.forbids
+}

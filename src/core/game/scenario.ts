@@ -1,6 +1,6 @@
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
-import { ruleSetOf } from '../chart/ruleSets'
+import { keptFrom, ruleSetOf } from '../chart/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
 
@@ -54,7 +54,7 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
     rules: rules?.id ?? null,
-    forbids: rules?.forbids ?? [],
+    forbids: [...new Set([...(rules?.forbids ?? []), ...keptFrom(settings.group, settings.shownBecause)])],
     ...instead,
   }
 }

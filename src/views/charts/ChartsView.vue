@@ -6,6 +6,7 @@ import { counted, savedText } from '../../components/figureText'
 import InlineText from '../../components/InlineText.vue'
 import { useCharts } from '../../stores/charts'
 import { openDemo } from './demo'
+import GroupField from './GroupField.vue'
 import { downloadChart, importFile } from './importing'
 
 const charts = useCharts()
@@ -71,6 +72,7 @@ function chosen(event: Event) {
             {{ counted(entry.positions, 'position') }}, saved {{ savedText(entry.savedAt, now.getTime()) }}
             <template v-if="entry.id === charts.chart?.id"> · open now</template>
           </p>
+          <GroupField v-if="entry.id === charts.chart?.id" />
         </div>
         <div class="row">
           <button type="button" class="button" @click="show(entry.id)">Open</button>

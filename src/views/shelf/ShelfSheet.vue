@@ -4,6 +4,8 @@ import { lookUp } from '../../core/chart/lookUp'
 import type { Found } from '../../core/shelf/search'
 import { wantedOfRegion } from '../../core/shelf/pull'
 import type { Shelf } from '../../core/shelf/shelf'
+import { counted } from '../../components/figureText'
+import { keptFrom } from '../../core/chart/ruleSets'
 import { useCharts } from '../../stores/charts'
 import { useShelf } from '../../stores/shelf'
 import RegionTalk from './RegionTalk.vue'
@@ -31,7 +33,13 @@ const everything = computed((): Found[] => {
     ...reactions.map(({ id }): Found => ({ kind: 'reaction', id })),
   ]
 })
-const found = computed(() => {
+/** What this chart's group is protected from stays off the Shelf too. */
+const kept = computed(() => keptFrom(charts.chart?.settings?.group, charts.chart?.settings?.shownBecause))
+const isKept = ({ kind, id }: Found) =>
+  kind === 'move' && lookUp(props.shelf.moves, id)?.tags?.some((tag) => kept.value.includes(tag))
+const found = computed(() => candidates.value.filter((one) => !isKept(one)))
+const hidden = computed(() => candidates.value.length - found.value.length)
+const candidates = computed(() => {
   const all = place.value.text.trim() ? store.index!.search(place.value.text) : everything.value
   const inRegion = region.value ? all.filter(({ id }) => props.shelf.regionOf.get(id) === region.value) : all
   const { attacks } = place.value
@@ -114,6 +122,10 @@ const at = computed(() => foundOf(place.value.at) ?? null)
         Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what
         says “check with your coach” is inferred or doubtful.
       </p>
+      <p v-if="hidden" class="small kept">
+        {{ counted(hidden, 'finish', 'finishes') }} not for {{ charts.chart?.settings?.group }}: hidden.
+        <RouterLink to="/charts">Who trains, and showing them with a reason</RouterLink>
+      </p>
       <ul>
         <li v-for="row in rows" :key="row.key" :class="{ here: row.key === place.at }">
           <button type="button" class="plain row" @click="go({ at: row.key })">
@@ -189,6 +201,10 @@ header {
   justify-content: space-between;
   align-items: start;
   gap: 12px;
+}
+
+.kept {
+  color: var(--caution);
 }
 
 li {

@@ -32,8 +32,11 @@ const hazard = computed(() => props.move.hazard as { part?: string } | undefined
 const forbidden = computed(() => {
   const { rules, forbids = [] } = store.scenario ?? {}
   const tag = props.move.tags?.find((one) => forbids.includes(one))
-  const name = ruleSetOf(rules, charts.chart?.settings?.ruleSets)?.name
-  return tag ? `not allowed, ${name}: ${RULE_TAGS[tag as RuleTag] ?? tag}` : ''
+  if (!tag) return ''
+  const { ruleSets, group } = charts.chart?.settings ?? {}
+  const set = ruleSetOf(rules, ruleSets)
+  const why = set?.forbids.includes(tag) ? `not allowed, ${set.name}` : `not for ${group}`
+  return `${why}: ${RULE_TAGS[tag as RuleTag] ?? tag}`
 })
 /** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
 const first = computed(() =>
