@@ -108,3 +108,15 @@ test('minors are kept from dangerous finishes until a coach says why', async ({ 
   const file = (await exported(page)) as { settings: object }
   expect(file.settings).toMatchObject({ group: 'minors', shownBecause: 'competition team, two coaches' })
 })
+
+test('the Slope says what could be added where one stands, and brings it in', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/slope?at=place%20back-under-side')
+  await page.getByRole('button', { name: 'Detail' }).click()
+  await page.getByText('What could I add here?').click()
+  const more = page.locator('details.shelf')
+  const first = more.getByRole('listitem').first()
+  await expect(first).toContainText(/no change|[+−]\d/)
+  await first.getByRole('button').click()
+  await expect(page.locator('.toast')).toContainText('came in')
+})

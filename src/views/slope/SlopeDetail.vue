@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FromShelf from '../worksheet/FromShelf.vue'
 import MoveInspector from '../worksheet/MoveInspector.vue'
 import PositionInspector from '../worksheet/PositionInspector.vue'
 import ReactionInspector from '../worksheet/ReactionInspector.vue'
@@ -17,4 +18,16 @@ const { position, selected } = useWorksheet()
     :move="selected.move"
   />
   <PositionInspector v-else-if="position" :key="position.id" :position="position" />
+  <FromShelf
+    v-if="position && (selected.reaction || !selected.move)"
+    :key="`shelf ${position.id} ${selected.reaction?.id ?? ''}`"
+    class="shelf"
+    :reaction="selected.reaction?.id"
+  />
 </template>
+
+<style scoped>
+.shelf {
+  margin-top: 14px;
+}
+</style>

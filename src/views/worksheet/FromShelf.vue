@@ -4,6 +4,7 @@ import { computed, onScopeDispose, reactive, ref, watch } from 'vue'
 import { changeText, counted, hundred } from '../../components/figureText'
 import type { Chart } from '../../core/chart/chart'
 import { lookUp } from '../../core/chart/lookUp'
+import type { ReactionId } from '../../core/chart/ids'
 import type { Worths } from '../../core/insight/figures'
 import { couldAdd, couldAnswer } from '../../core/shelf/additions'
 import { pullIn } from '../../core/shelf/pull'
@@ -15,6 +16,8 @@ import { usePulling } from '../shelf/shelf'
 import { useWorksheet } from './worksheet'
 
 /** What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings it in. */
+/** With a reaction: only what answers it. */
+const props = defineProps<{ reaction?: ReactionId }>()
 const { chart, position } = useWorksheet()
 const figures = useFigures()
 const store = useShelf()
@@ -29,8 +32,8 @@ const additions = computed(() => {
   const { shelf } = store
   if (!shelf || !isOpen.value || !position.value) return []
   const at = position.value.id
-  const here = couldAdd(chart.value, shelf, at).map((move) => ({ move, to: '' }))
-  const met = new Set(chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {}))) // prettier-ignore
+  const here = props.reaction ? [] : couldAdd(chart.value, shelf, at).map((move) => ({ move, to: '' }))
+  const met = props.reaction ? [props.reaction] : new Set(chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {}))) // prettier-ignore
   const answers = [...met].flatMap(
     (reaction) =>
     couldAnswer(chart.value, shelf, reaction).map((move) => ({ move, to: lookUp(chart.value.reactions, reaction)?.name ?? '' })), // prettier-ignore
@@ -84,10 +87,12 @@ function toggle(event: Event) {
 
 <template>
   <details class="panel shelf" @toggle="toggle">
-    <summary>What could I add here? <span class="muted small">from the Shelf</span></summary>
+    <summary>
+      {{ reaction ? 'What could I answer?' : 'What could I add here?' }} <span class="muted small">from the Shelf</span>
+    </summary>
     <template v-if="store.shelf">
       <p v-if="!rows.length" class="muted small">
-        The Shelf knows nothing more for this position: it looks for it by its name and its other names.
+        The Shelf knows nothing more for this: it looks for it by its name and its other names.
       </p>
       <ul v-else>
         <li v-for="{ move, to, tried, gain, here } in rows" :key="move.id">
