@@ -57,23 +57,24 @@ watch(
   { immediate: true },
 )
 
+/** All have been tried out: only then are they put in order, so that nothing moves away from under a hand. */
+const isTried = computed(() => additions.value.every(({ move }) => worths.has(move.id)))
 const rows = computed(() => {
   const now = figures.figures
   const here = now?.positions[position.value!.id]?.value
-  return additions.value
-    .map(({ move, to }) => {
-      const worth = worths.get(move.id)
-      const known = worth && now && here !== undefined
-      const tried = worth?.moves[move.id] ?? null
-      return {
-        move,
-        to,
-        tried,
-        gain: known ? worth.start - now.value : null,
-        here: known ? worth.position - here : null,
-      }
-    })
-    .sort((a, b) => rank(b) - rank(a))
+  const list = additions.value.map(({ move, to }) => {
+    const worth = worths.get(move.id)
+    const known = worth && now && here !== undefined
+    const tried = worth?.moves[move.id] ?? null
+    return {
+      move,
+      to,
+      tried,
+      gain: known ? worth.start - now.value : null,
+      here: known ? worth.position - here : null,
+    }
+  })
+  return isTried.value ? list.sort((a, b) => rank(b) - rank(a)) : list
 })
 /** By what the start gains, then the position, then by what it is worth when it is tried here. */
 const rank = (row: { gain: number | null; here: number | null; tried: number | null }) =>
@@ -123,7 +124,10 @@ function toggle(event: Event) {
           </button>
         </li>
       </ul>
-      <p v-if="rows.length" class="muted small">
+      <p v-if="rows.length && !isTried" class="muted small">
+        Trying them out: {{ worths.size }} of {{ rows.length }} …
+      </p>
+      <p v-else-if="rows.length" class="muted small">
         {{ counted(rows.length, 'entry', 'entries') }}; its tries are guesses. What comes in is one step that can be
         undone.
       </p>
