@@ -23,3 +23,7 @@ export class Hold {
 
 /** Whose limbs do the holding; ours where the chart does not say. */
 export const holder = (hold: Hold): Person => hold.by ?? 'ours'
+
+/** Whether two holds are of one person and take a limb in common. */
+export const sharesLimb = (one: Hold, other: Hold): boolean =>
+  holder(one) === holder(other) && one.limbs.some((limb) => other.limbs.includes(limb))

@@ -1,6 +1,6 @@
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
-import type { Orientation } from '../sides/frames'
+import { theirKey, type Orientation } from '../sides/frames'
 import { partHeld } from '../score/rows'
 import { HEIGHT, POSES, WIDTH, type FramePoses, type Point, type Pose } from './poses'
 
@@ -76,7 +76,7 @@ const MARK = 18
 /** The pose as it is for this orientation: turned over the frame's axis, left and right changed, where it is the other side. */
 function posed({ turns, leads }: FramePoses, pose: Pose, orientation: Orientation, by: Person, over: Person): Pose {
   if (leads) return orientation[by === 'ours' ? 'lead' : 'theirLead'] === 'left' ? turnedOver(pose, 'y') : pose
-  const side = turns && orientation[over === 'ours' ? turns.fact : `their${turns.fact[0].toUpperCase()}${turns.fact.slice(1)}`] // prettier-ignore
+  const side = turns && orientation[over === 'ours' ? turns.fact : theirKey(turns.fact)] // prettier-ignore
   return side && side !== turns.drawnFor ? turnedOver(pose, turns.axis) : pose
 }
 

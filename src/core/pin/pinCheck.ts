@@ -88,7 +88,11 @@ function eachShare(counts: Record<string, number>, total: number, visit: (id: st
   for (const [id, count] of Object.entries(counts)) if (count > 0) visit(id, count / total)
 }
 
-const usesOf = ({ uses = [], usesAny = [] }: Reaction): string[] => [...uses, ...usesAny]
+/** Every capability that a reaction, or a move, may use. */
+export const usesOf = ({ uses = [], usesAny = [] }: Pick<Reaction, 'uses' | 'usesAny'>): string[] => [
+  ...uses,
+  ...usesAny,
+]
 
 function stateOf(chart: Chart, table: HoldTable, on: HoldSet, met: Met): EscapeState {
   const record = lookUp(chart.reactions, met.reaction)!

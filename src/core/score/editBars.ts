@@ -2,7 +2,7 @@ import type { Chart } from '../chart/chart'
 import { holdIn, putOn, takeOff } from '../chart/edits/holds'
 import { moveIn, reactionIn } from '../chart/edits/find'
 import { runIn } from '../chart/edits/runs'
-import { holder, type Hold } from '../chart/hold'
+import { holder, sharesLimb, type Hold } from '../chart/hold'
 import type { HoldId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
@@ -127,14 +127,13 @@ function comesOn(chart: Chart, beat: Beat, hold: Hold): void {
   if (!move || beat.step.stalls || beat.step.elsewhere) {
     throw new Error(`“${hold.name}” can only come on with a move that lands`)
   }
-  const rival = move.adds?.map((id) => holdIn(chart, id)).find((other) => other.id !== hold.id && shares(other, hold))
+  const rival = move.adds
+    ?.map((id) => holdIn(chart, id))
+    .find((other) => other.id !== hold.id && sharesLimb(other, hold))
   if (rival) throw new Error(`“${move.name}” puts “${rival.name}” on with the same limb`)
   setList(move, 'drops', without(move.drops, hold.id))
   setList(move, 'adds', include(move.adds, hold.id))
 }
-
-const shares = (one: Hold, other: Hold) =>
-  holder(one) === holder(other) && one.limbs.some((limb) => other.limbs.includes(limb))
 
 /** Throws where the run, played again, has the hold on otherwise than it was asked for. */
 function verify(chart: Chart, runId: string, hold: Hold, want: Stretch | null): void {
@@ -143,7 +142,7 @@ function verify(chart: Chart, runId: string, hold: Hold, want: Stretch | null): 
   const isOn = (beat: number) => beats[beat]?.holds.includes(hold.id) ?? false
   for (let beat = want.from; beat <= want.to; beat++) {
     if (isOn(beat)) continue
-    const rival = beats[beat]?.holds.map((id) => holdIn(chart, id)).find((other) => shares(other, hold))
+    const rival = beats[beat]?.holds.map((id) => holdIn(chart, id)).find((other) => sharesLimb(other, hold))
     const why = rival ? `the same limb does “${rival.name}” there` : 'what happens there leaves nothing on'
     throw new Error(`“${hold.name}” cannot be on ${beat === 0 ? 'at the start' : `after step ${beat}`}: ${why}`)
   }

@@ -4,7 +4,7 @@ import { lookUp } from '../chart/lookUp'
 import type { Reaction } from '../chart/reaction'
 import type { Person } from '../chart/words'
 import type { HoldSet, HoldTable } from '../holds/holdTable'
-import { gradeOf, pinCheck } from '../pin/pinCheck'
+import { gradeOf, pinCheck, usesOf } from '../pin/pinCheck'
 import { capabilityWords } from '../pin/words'
 import type { Remark } from './remark'
 import { doer, type Taken } from './steps'
@@ -53,8 +53,6 @@ function impossibleReaction(chart: Chart, table: HoldTable, step: Taken, reactio
     },
   ]
 }
-
-const usesOf = ({ uses = [], usesAny = [] }: Pick<Reaction, 'uses' | 'usesAny'>) => [...uses, ...usesAny]
 
 /** The hands that a reaction would take hold with. */
 function capabilitiesOfHolds(chart: Chart, { adds }: Reaction): string[] {

@@ -1,5 +1,5 @@
 import type { Chart } from '../chart/chart'
-import { holder, type Hold } from '../chart/hold'
+import { holder, sharesLimb } from '../chart/hold'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Run } from '../chart/run'
@@ -49,9 +49,6 @@ function twoJobs(chart: Chart, step: Taken): Remark[] {
     ]
   })
 }
-
-const sharesLimb = (one: Hold, other: Hold) =>
-  holder(one) === holder(other) && one.limbs.some((limb) => other.limbs.includes(limb))
 
 /** A hold that the move needs and that is not on. */
 function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {

@@ -33,9 +33,12 @@ export interface Frame {
   facts: Fact[]
 }
 
+/** The key of the fact that is the same of them. */
+export const theirKey = (key: string): string => `their${key[0].toUpperCase()}${key.slice(1)}`
+
 /** A fact of whoever controls, asked of us and of them: the same words with the people changed. */
 function eitherWay(fact: Fact, askOfThem: string): Fact[] {
-  const key = `their${fact.key[0].toUpperCase()}${fact.key.slice(1)}`
+  const key = theirKey(fact.key)
   const gives = fact.gives.map((give) => ({
     ...give,
     by: give.by === 'ours' ? ('theirs' as const) : ('ours' as const),

@@ -12,6 +12,7 @@ import { pinCheck, type PinCheck } from '../../core/pin/pinCheck'
 import { useFigures } from '../../stores/figures'
 import { TrialsClient } from '../../workers/trialsClient'
 import { holdsOnShelf } from '../../core/shelf/additions'
+import { trialsWorker } from '../../stores/trials'
 import { useShelf } from '../../stores/shelf'
 import { provideSheet } from '../worksheet/worksheet'
 
@@ -31,8 +32,6 @@ interface Holds {
 }
 
 const KEY: InjectionKey<Holds> = Symbol('holds')
-export const trialsWorker = () =>
-  new Worker(new URL('../../workers/trials.worker.ts', import.meta.url), { type: 'module' })
 /** Those that promise most are tried out. */
 const TRIED = 4
 

@@ -5,7 +5,7 @@ import { nowOrLater } from '../../core/score/nowOrLater'
 import { leftWords } from '../../core/pin/words'
 import type { Worths } from '../../core/insight/figures'
 import { useFigures } from '../../stores/figures'
-import { trialsWorker } from '../holds/holds'
+import { trialsWorker } from '../../stores/trials'
 import { TrialsClient } from '../../workers/trialsClient'
 import { useScore } from './score'
 

@@ -11,7 +11,7 @@ import { pullIn } from '../../core/shelf/pull'
 import { useFigures } from '../../stores/figures'
 import { useShelf } from '../../stores/shelf'
 import { TrialsClient } from '../../workers/trialsClient'
-import { trialsWorker } from '../holds/holds'
+import { trialsWorker } from '../../stores/trials'
 import { usePulling } from '../shelf/shelf'
 import { useWorksheet } from './worksheet'
 

@@ -1,6 +1,6 @@
 import type { Chart } from '../chart'
 import type { Hold } from '../hold'
-import { holder } from '../hold'
+import { holder, sharesLimb } from '../hold'
 import { idFromName, type HoldId, type PositionId } from '../ids'
 import { Gone, idsIn, positionIn } from './find'
 
@@ -25,7 +25,7 @@ export function putOn(chart: Chart, position: PositionId, id: string): HoldId[] 
   const record = positionIn(chart, position)
   const rivals = (record.holds ?? []).filter((other) => {
     const one = holdIn(chart, other)
-    return other !== id && holder(one) === holder(hold) && one.limbs.some((limb) => hold.limbs.includes(limb))
+    return other !== id && sharesLimb(one, hold)
   })
   record.holds = [...(record.holds ?? []).filter((other) => other !== id && !rivals.includes(other)), hold.id]
   return rivals
@@ -98,7 +98,7 @@ export function setHolds(
   const holds = ids.map((id) => holdIn(chart, id))
   if (field === 'adds') {
     const rivals = holds.flatMap((one, i) => holds.slice(i + 1).map((other) => [one, other] as const))
-    const clash = rivals.find(([one, other]) => one.limbs.some((limb) => other.limbs.includes(limb)))
+    const clash = rivals.find(([one, other]) => sharesLimb(one, other))
     if (clash) throw new Error(`“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`) // prettier-ignore
   }
   if (holds.length) record[field] = holds.map(({ id }) => id)
