@@ -16,6 +16,7 @@ export const router = createRouter({
     { path: '/holds/:position?', name: 'holds', component: () => import('../views/holds/HoldsView.vue') },
     { path: '/score/:run?', name: 'score', component: () => import('../views/score/ScoreView.vue') },
     { path: '/shelf', name: 'shelf', component: () => import('../views/shelf/ShelfView.vue') },
+    { path: '/rules', name: 'rules', component: () => import('../views/rules/RulesView.vue') },
     { path: '/charts', name: 'charts', component: () => import('../views/charts/ChartsView.vue') },
     { path: '/:rest(.*)*', redirect: '/desk' },
   ],

@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, watch } from 'vue'
+import { ruleSetOf, scores } from '../core/chart/ruleSets'
 import { scenarioOf, type Scenario } from '../core/game/scenario'
 import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
+import { pointsOf } from '../core/insight/scored'
 import { useCharts } from './charts'
 import type { RunPath } from '../workers/protocol'
 import { CHANGE_MARK, useSolving } from './solving'
@@ -25,6 +27,14 @@ export const useFigures = defineStore('figures', () => {
     },
     { immediate: true },
   )
+
+  /** The rules in force, if any; and the points that they give an exchange, for us and against us. */
+  const rules = computed(() => ruleSetOf(scenario.value?.rules, charts.chart?.settings?.ruleSets))
+  const points = computed(() => {
+    const { scored } = found
+    if (!scored.value || !rules.value || !scores(rules.value)) return null
+    return { ours: pointsOf(scored.value.ours, rules.value), theirs: pointsOf(scored.value.theirs, rules.value) }
+  })
 
   const metByMove = computed(() => {
     const byMove = new Map<string, MetFigure>()
@@ -62,5 +72,5 @@ export const useFigures = defineStore('figures', () => {
 
   const explain = (question: Question) => client.explain(question)
   const along = (run: RunPath) => client.along(run)
-  return { ...found, scenario, met, setScenario, explain, along }
+  return { ...found, scenario, rules, points, met, setScenario, explain, along }
 })

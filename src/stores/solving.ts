@@ -1,5 +1,6 @@
 import { nextTick, ref, shallowRef } from 'vue'
 import type { Figures } from '../core/insight/figures'
+import type { Scored } from '../core/insight/scored'
 import type { Problem } from '../core/problem'
 import { CostsClient } from '../workers/costsClient'
 import { SolverClient } from '../workers/solverClient'
@@ -13,6 +14,8 @@ export function useSolving(chartId: () => string | undefined) {
   /** What each loose end costs, by its place in the figures; undefined while it is being computed. */
   const costs = shallowRef<(number | null | undefined)[]>([])
   const costsLeft = ref(0)
+  /** What an exchange scores under the rules in force, where they score; of the newest figures for which it is known. */
+  const scored = shallowRef<Scored | null>(null)
   const problems = shallowRef<Problem[]>([])
   const isBusy = ref(false)
   /** The start's value before the last change, and when that was. */
@@ -28,20 +31,22 @@ export function useSolving(chartId: () => string | undefined) {
     figures.value = next
     costs.value = next.looseEnds.map((_, i) => (isSame ? costs.value[i] : undefined))
     costsLeft.value = next.looseEnds.length
+    if (!isSame) scored.value = null
     problems.value = []
     void markRepainted()
   }
 
   function clear(found: Problem[] = []) {
     problems.value = found
-    figures.value = null
+    figures.value = scored.value = null
     costs.value = []
     costsLeft.value = 0
   }
 
-  const costing = new CostsClient(costsWorker, (end, cost, left) => {
-    costs.value = costs.value.with(end, cost)
-    costsLeft.value = left
+  const costing = new CostsClient(costsWorker, (message) => {
+    if (message.kind === 'scored') return void (scored.value = message.scored)
+    costs.value = costs.value.with(message.end, message.cost)
+    costsLeft.value = message.left
   })
   const client = new SolverClient(solverWorker, {
     figures(next, { chart, scenario }) {
@@ -55,7 +60,7 @@ export function useSolving(chartId: () => string | undefined) {
     },
   })
 
-  return { figures, costs, costsLeft, problems, isBusy, change, client, clear }
+  return { figures, costs, costsLeft, scored, problems, isBusy, change, client, clear }
 }
 
 export const CHANGE_MARK = 'ataque-change'

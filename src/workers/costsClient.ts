@@ -1,5 +1,6 @@
 import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
+import { ruleSetOf, scores } from '../core/chart/ruleSets'
 import type { Scenario } from '../core/game/scenario'
 import type { Figures } from '../core/insight/figures'
 import type { FromCosts, ToCosts } from './protocol'
@@ -20,13 +21,16 @@ export class CostsClient {
 
   constructor(
     private readonly makeWorker: () => WorkerLike<ToCosts, FromCosts>,
-    private readonly heard: (end: number, cost: number | null, left: number) => void,
+    private readonly heard: (message: FromCosts) => void,
     private readonly later: (run: () => void, ms: number) => () => void = waiting,
   ) {}
 
   ask(chart: Chart, scenario: Scenario, figures: Figures): void {
     this.stop()
-    if (figures.looseEnds.length) this.cancelWait = this.later(() => this.post(chart, scenario, figures), QUIET_MS)
+    const rules = ruleSetOf(scenario.rules, chart.settings?.ruleSets)
+    const isScored = Boolean(rules && scores(rules))
+    if (!figures.looseEnds.length && !isScored) return
+    this.cancelWait = this.later(() => this.post(chart, scenario, figures, isScored), QUIET_MS)
   }
 
   /** What is being worked out is no longer wanted. */
@@ -37,20 +41,20 @@ export class CostsClient {
     this.worker?.postMessage({ kind: 'stop' })
   }
 
-  private post(chart: Chart, scenario: Scenario, { looseEnds, value }: Figures): void {
+  private post(chart: Chart, scenario: Scenario, { looseEnds, value }: Figures, scores: boolean): void {
     const ends = looseEnds
       .map((looseEnd, end) => ({ end, looseEnd }))
       .sort((a, b) => b.looseEnd.visits - a.looseEnd.visits)
     const changed = changedSince(this.known, chart)
     this.known = chart
     this.worker ??= this.begin()
-    this.worker.postMessage({ kind: 'costs', ticket: this.ticket, changed, scenario, costing: { ends, value } })
+    this.worker.postMessage({ kind: 'costs', ticket: this.ticket, changed, scenario, costing: { ends, value, scores } })
   }
 
   private begin(): WorkerLike<ToCosts, FromCosts> {
     const worker = this.makeWorker()
     worker.onmessage = ({ data }) => {
-      if (data.ticket === this.ticket) this.heard(data.end, data.cost, data.left)
+      if (data.ticket === this.ticket) this.heard(data)
     }
     worker.onerror = () => {
       worker.terminate()

@@ -1,9 +1,10 @@
 import { withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import { looseEndCost } from '../core/insight/figures'
+import { scoredIn } from '../core/insight/scored'
 import type { FromCosts, ToCosts } from './protocol'
 
-/** Works out what loose ends cost, one by one: each takes a solve of its own, so that they come after all else. */
+/** Works out what an exchange scores and what loose ends cost, one by one: each takes a solve of its own, so that they come after all else. */
 export class CostsWorker {
   private newest = -1
   private chart: Chart | null = null
@@ -20,12 +21,18 @@ export class CostsWorker {
     this.newest = ticket
     const chart = withChanged(this.chart, changed)
     this.chart = chart
+    if (costing.scores) {
+      await this.pause()
+      if (this.newest !== ticket) return
+      const scored = scoredIn(chart, scenario)
+      this.send({ kind: 'scored', ticket, scored: scored.ok ? scored.value : null })
+    }
     let left = costing.ends.length
     for (const { end, looseEnd } of costing.ends) {
       await this.pause()
       if (this.newest !== ticket) return
       const cost = looseEndCost(chart, scenario, looseEnd, costing.value)
-      this.send({ ticket, end, cost: cost.ok ? cost.value : null, left: --left })
+      this.send({ kind: 'cost', ticket, end, cost: cost.ok ? cost.value : null, left: --left })
     }
   }
 }

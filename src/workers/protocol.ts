@@ -5,6 +5,7 @@ import type { Explanation, Question } from '../core/insight/explain'
 import type { PositionId } from '../core/chart/ids'
 import type { Figures, Worths } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
+import type { Scored } from '../core/insight/scored'
 import type { Problem } from '../core/problem'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 
@@ -24,22 +25,23 @@ export type FromSolver =
   | { kind: 'explanation'; ticket: number; explanation: Explanation | null }
   | { kind: 'worths'; ticket: number; worths: (number | null)[] | null }
 
-/** A loose end of the figures, by its place there; and the start's value, which its cost is measured against. */
+/**
+ * A loose end of the figures, by its place there; and the start's value, which its cost is measured against. `scores`:
+ * what an exchange scores is asked for too.
+ */
 export interface Costing {
   ends: { end: number; looseEnd: LooseEnd }[]
   value: number
+  scores: boolean
 }
 
 export type ToCosts =
   { kind: 'costs'; ticket: number; changed: Changed; scenario: Scenario; costing: Costing } | { kind: 'stop' }
 
-/** What loose end `end` of the figures costs; null where that cannot be computed. */
-export interface FromCosts {
-  ticket: number
-  end: number
-  cost: number | null
-  left: number
-}
+/** What loose end `end` of the figures costs, null where that cannot be computed; or what an exchange scores. */
+export type FromCosts =
+  | { kind: 'cost'; ticket: number; end: number; cost: number | null; left: number }
+  | { kind: 'scored'; ticket: number; scored: Scored | null }
 
 export interface ToLayout {
   ticket: number
@@ -57,8 +59,8 @@ export interface ToTrials {
   changed: Changed
   scenario: Scenario
   position: PositionId
-  /** `sharpness`: instead of the scenario's. */
-  trials: { key: string; changed: Changed; sharpness?: number }[]
+  /** `instead`: parts of the scenario that are others. */
+  trials: { key: string; changed: Changed; instead?: Partial<Scenario> }[]
 }
 
 export interface FromTrials {

@@ -6,11 +6,11 @@ import type { Worths } from '../core/insight/figures'
 import type { FromTrials, ToTrials } from './protocol'
 import type { WorkerLike } from './workerLike'
 
-/** A chart as it could be; at another sharpness, where one is given. */
+/** A chart as it could be; with other parts of the scenario, where some are given. */
 export interface Trial {
   key: string
   chart: Chart
-  sharpness?: number
+  instead?: Partial<Scenario>
 }
 
 /** Asks a worker of its own what a chart would be worth if it were otherwise; a newer question ends the older one. */
@@ -31,7 +31,7 @@ export class TrialsClient {
     this.worker ??= this.begin()
     this.worker.postMessage({
       ...{ ticket: ++this.ticket, changed: chart, scenario, position },
-      trials: trials.map(({ key, chart: other, sharpness }) => ({ key, changed: changedSince(chart, other), ...(sharpness === undefined ? {} : { sharpness }) })), // prettier-ignore
+      trials: trials.map(({ key, chart: other, instead }) => ({ key, changed: changedSince(chart, other), ...(instead ? { instead } : {}) })), // prettier-ignore
     })
   }
 

@@ -14,13 +14,8 @@ export class TrialsWorker {
     const base = (this.chart = withChanged(this.chart, changed))
     for (const trial of trials) {
       const chart = withChanged(base, trial.changed)
-      const worths = checkReferences(chart).length
-        ? null
-        : worthsOf(
-            chart,
-            { ...scenario, ...(trial.sharpness === undefined ? {} : { sharpness: trial.sharpness }) },
-            position,
-          )
+      const isBroken = checkReferences(chart).length > 0
+      const worths = isBroken ? null : worthsOf(chart, { ...scenario, ...trial.instead }, position)
       this.send({ ticket, key: trial.key, worths: worths?.ok ? worths.value : null })
     }
   }

@@ -93,7 +93,7 @@ describe('endings', () => {
 })
 
 describe('loose ends', () => {
-  const endsOf = (chart: Chart) => looseEndsOf(indexChart(chart, true))
+  const endsOf = (chart: Chart) => looseEndsOf(indexChart(chart))
 
   it('are reactions without an answer that fits: to a move, to an answer, unprompted', () => {
     const chart = forkChart((draft) => {

@@ -1,7 +1,10 @@
 import { produce } from 'immer'
+import { changeRuleSet, copyRuleSet, removeRuleSet } from '../../src/core/chart/edits/ruleSets'
+import { readChart } from '../../src/core/format/chartFile'
 import { removeMove } from '../../src/core/chart/edits/records'
-import { BUILT_IN_RULES, ruleSetOf } from '../../src/core/chart/ruleSets'
-import { scenarioOf } from '../../src/core/game/scenario'
+import { BUILT_IN_RULES } from '../../src/core/chart/builtInRules'
+import { ruleSetOf } from '../../src/core/chart/ruleSets'
+import { scenarioOf, underRules } from '../../src/core/game/scenario'
 import { figuresOf } from '../../src/core/insight/figures'
 import { randomChart, randomScenario } from '../reference/randomChart'
 import { seeded } from '../../bench/generate'
@@ -13,6 +16,40 @@ const under = (rules: string | null) =>
   produce(demo, (draft) => {
     draft.settings = { ...draft.settings, scenario: { ...draft.settings?.scenario, rules } }
   })
+
+describe('a set of the chart’s own', () => {
+  it('is copied from any, changed, and taken away without leaving rules in force that are gone', () => {
+    const copied = produce(under('gi-points'), (draft) => {
+      expect(copyRuleSet(draft, 'gi-points')).toBe('gi-points-copy')
+      expect(copyRuleSet(draft, 'gi-points-copy')).toBe('gi-points-copy-copy')
+      changeRuleSet(draft, 'gi-points-copy', (set) => void (set.points!.mount = 9))
+      draft.settings!.scenario = { ...draft.settings!.scenario, rules: 'gi-points-copy' }
+    })
+    const own = copied.settings!.ruleSets!
+    expect(own.map(({ points }) => points!.mount)).toEqual([9, 4])
+    expect(ruleSetOf('gi-points')!.points!.mount).toBe(4)
+    expect(scenarioOf(copied)).toMatchObject(underRules(copied, 'gi-points-copy'))
+    expect(taken(readChart(JSON.parse(JSON.stringify(copied)))).settings!.ruleSets).toEqual(own)
+    const gone = produce(copied, (draft) => removeRuleSet(draft, 'gi-points-copy'))
+    expect(gone.settings!.ruleSets!.map(({ id }) => id)).toEqual(['gi-points-copy-copy'])
+    expect(scenarioOf(gone).rules).toBeNull()
+    expect(() => copyRuleSet(copied, 'nothing')).toThrow('there is no rule set "nothing"')
+    expect(() => changeRuleSet(copied, 'gi-points', () => {})).toThrow('the chart has no rule set "gi-points"')
+  })
+
+  it.each([
+    [{ points: { mount: -1 } }, 'points'],
+    [{ rounds: { count: 0, seconds: 300 } }, 'count'],
+    [{ controlTime: { every: 0.5, points: 1 } }, 'every'],
+    [{ strikes: [{ uses: 'hand', says: 'x', left: 2 }] }, 'left'],
+    [{ noFinish: 'yes' }, 'noFinish'],
+  ])('is refused by the field that is wrong: %j', (wrong, field) => {
+    const set = { id: 'house', name: 'House', forbids: [], ...wrong }
+    const read = readChart({ ...JSON.parse(JSON.stringify(demo)), settings: { ruleSets: [set] } })
+    expect(read.ok).toBe(false)
+    if (!read.ok) expect(read.problems[0].path.slice(0, 3).concat(read.problems[0].path.at(-1)!)).toEqual(['settings', 'ruleSets', 0, field]) // prettier-ignore
+  })
+})
 
 describe('rules in force', () => {
   it.each(BUILT_IN_RULES.map(({ id }) => id))('leave out what they forbid, as if it were not charted: %s', (id) => {
@@ -43,6 +80,33 @@ describe('rules in force', () => {
       const free = taken(figuresOf(chart, scenario)).figures.value
       const bound = taken(figuresOf(chart, { ...scenario, forbids: ['armlock'] })).figures.value
       expect(bound).toBeLessThanOrEqual(free + 1e-9)
+    }
+  })
+
+  it('let no finish be tried where control is the goal', () => {
+    const chart = under('juniors')
+    const { figures } = taken(figuresOf(chart, scenarioOf(chart)))
+    for (const { id, to } of chart.moves) if (to === 'finish') expect(figures.moves[id].value).toBeNull()
+    expect(figures.endings.finish).toBe(0)
+  })
+
+  it('take from their reactions what strikes answer, as if there were less of them', () => {
+    const chart = produce(demo, (draft) => {
+      draft.settings!.ruleSets = [{ id: 'hands', name: 'Hands', forbids: [], strikes: [{ uses: 'hand', says: 'The head is open.', left: 0 }] }] // prettier-ignore
+      draft.settings!.scenario = { ...draft.settings!.scenario, rules: 'hands' }
+    })
+    const { figures } = taken(figuresOf(chart, scenarioOf(chart)))
+    const usesHand = new Set(chart.reactions.filter(({ uses = [] }) => uses.some((one) => one.endsWith('-hand'))).map(({ id }) => id as string)) // prettier-ignore
+    expect(usesHand.size).toBeGreaterThan(5)
+    expect(figures.met.filter(({ reaction }) => usesHand.has(reaction))).toEqual([])
+    expect(figures.met.length).toBeGreaterThan(20)
+    const half = produce(chart, (draft) => void (draft.settings!.ruleSets![0].strikes![0].left = 0.5))
+    const some = taken(figuresOf(half, scenarioOf(half))).figures
+    const free = taken(figuresOf(demo, scenarioOf(demo))).figures
+    const share = (of: typeof free, key: string) => of.met.find(({ move, reaction }) => `${move} ${reaction}` === key)?.share // prettier-ignore
+    for (const { move, reaction, share: whole } of free.met) {
+      if (move === null || !usesHand.has(reaction)) continue
+      expect(share(some, `${move} ${reaction}`)).toBeCloseTo(whole / 2, 10)
     }
   })
 

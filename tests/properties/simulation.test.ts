@@ -2,10 +2,10 @@ import { seeded } from '../../bench/generate'
 import { compileGame } from '../../src/core/game/compileGame'
 import { NONE, TERMINAL, TERMINALS, type Game } from '../../src/core/game/game'
 import { scenarioOf } from '../../src/core/game/scenario'
-import { follow, Ways } from '../../src/core/solve/follow'
 import { occupancyOf } from '../../src/core/solve/occupancy'
 import type { Solution } from '../../src/core/solve/solution'
 import { solve } from '../../src/core/solve/solve'
+import { playOut } from '../reference/dice'
 import { randomChart, randomScenario } from '../reference/randomChart'
 import { taken } from '../reference/taken'
 
@@ -17,49 +17,17 @@ class Exchanges {
   finished = 0
   caught = 0
   worth = 0
-  private readonly ways = new Ways()
 
-  constructor(
-    private readonly solution: Solution,
-    private readonly random: () => number,
-  ) {
+  constructor(solution: Solution, random: () => number) {
     this.tried = new Float64Array(solution.game.actionSeconds.length)
-    for (let i = 0; i < EXCHANGES; i++) this.play()
-  }
-
-  private play(): void {
-    const { game, evaluator } = this.solution
-    let state = game.start
-    let waited = false
-    for (let t = this.solution.seconds!; ;) {
-      if (state < TERMINALS) return this.end(state)
-      const action = t > 0 ? evaluator.bestAction(t, state) : NONE
-      const group = game.stateGroup[state]
-      if (action === NONE) return void (this.worth += game.groupWorth[group])
-      const waits = evaluator.isWaiting(action, state)
-      if (!(waits && waited)) this.tried[action]++
-      for (let s = 0; s < game.actionSeconds[action]; s++) {
-        if (this.random() < game.groupBreak[group]) return void (this.worth += game.groupWorth[group])
-        if (this.random() < game.groupThreat[group]) return this.end(TERMINAL.caught)
-      }
-      follow(evaluator, action, t, state, this.ways)
-      t -= game.actionSeconds[action]
-      const way = this.pick()
-      waited = waits && this.ways.outcome[way] === NONE
-      state = this.ways.state[way]
+    for (let i = 0; i < EXCHANGES; i++) {
+      const { terminal, worth } = playOut(solution, random, {
+        tried: (action, again) => void (this.tried[action] += again ? 0 : 1),
+      })
+      this.worth += worth
+      if (terminal === TERMINAL.caught) this.caught++
+      else if (terminal !== NONE) this.finished++
     }
-  }
-
-  private pick(): number {
-    let left = this.random()
-    for (let i = 0; i < this.ways.count - 1; i++) if ((left -= this.ways.chance[i]) < 0) return i
-    return this.ways.count - 1
-  }
-
-  private end(terminal: number): void {
-    if (terminal === TERMINAL.caught) this.caught++
-    else this.finished++
-    this.worth += terminal === TERMINAL.caught ? (this.solution.game.scenario.objective === 'careful' ? -1 : 0) : 1
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Chart } from '../../src/core/chart/chart'
+import { scoredIn } from '../../src/core/insight/scored'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { readChart } from '../../src/core/format/chartFile'
 import { figuresOf, looseEndCost, type Figures } from '../../src/core/insight/figures'
@@ -74,7 +75,7 @@ describe('the worker for costs', () => {
   const ask = (ticket: number): ToCosts => {
     const { looseEnds, value } = solvedFigures()
     const ends = looseEnds.map((looseEnd, end) => ({ end, looseEnd }))
-    return { kind: 'costs', ticket, changed: open(), scenario, costing: { ends, value } }
+    return { kind: 'costs', ticket, changed: open(), scenario, costing: { ends, value, scores: false } }
   }
   const worker = () => {
     const sent: FromCosts[] = []
@@ -84,7 +85,7 @@ describe('the worker for costs', () => {
   it('says what each loose end costs, of the plan as it has become', async () => {
     const { sent, worker: made } = worker()
     await made.receive(ask(1))
-    expect(sent).toEqual([{ ticket: 1, end: 0, cost: 0, left: 0 }])
+    expect(sent).toEqual([{ kind: 'cost', ticket: 1, end: 0, cost: 0, left: 0 }])
     const chart = taken(
       readChart({
         ...soundChart(),
@@ -96,11 +97,19 @@ describe('the worker for costs', () => {
     )
     const { figures } = taken(figuresOf(chart, scenario))
     const ends = figures.looseEnds.map((looseEnd, end) => ({ end, looseEnd }))
-    const costing = { ends, value: figures.value }
+    const costing = { ends, value: figures.value, scores: false }
     await made.receive({ kind: 'costs', ticket: 2, changed: chart, scenario, costing })
     const costs = ends.map(({ looseEnd }) => taken(looseEndCost(chart, scenario, looseEnd, figures.value)))
-    expect(sent.slice(1).map(({ cost }) => cost)).toEqual(costs)
+    expect(sent.slice(1).map((message) => message.kind === 'cost' && message.cost)).toEqual(costs)
     expect(costs[0]).toBeGreaterThan(0.01)
+  })
+
+  it('says what an exchange scores first, where it is asked', async () => {
+    const { sent, worker: made } = worker()
+    const asked = ask(1) as ToCosts & { kind: 'costs' }
+    await made.receive({ ...asked, costing: { ...asked.costing, scores: true } })
+    expect(sent.map(({ kind }) => kind)).toEqual(['scored', 'cost'])
+    expect(sent[0]).toMatchObject({ scored: taken(scoredIn(open(), scenario)) })
   })
 
   it('stops as soon as something newer is asked, or when told to', async () => {
@@ -212,7 +221,7 @@ describe('the client for costs', () => {
         workers.push(new StubWorker())
         return workers[workers.length - 1]
       },
-      (end) => heard.push(end),
+      (message) => message.kind === 'cost' && heard.push(message.end),
       (run) => {
         due = run
         return () => (due = null)
@@ -230,11 +239,22 @@ describe('the client for costs', () => {
     made.ask(open(), scenario, solvedFigures())
     quiet()
     const { ticket } = workers[0].asked[0] as { ticket: number }
-    workers[0].say({ ticket, end: 0, cost: 0.1, left: 0 })
+    workers[0].say({ kind: 'cost', ticket, end: 0, cost: 0.1, left: 0 })
     made.stop()
-    workers[0].say({ ticket, end: 0, cost: 0.1, left: 0 })
+    workers[0].say({ kind: 'cost', ticket, end: 0, cost: 0.1, left: 0 })
     expect(heard).toEqual([0])
     expect(workers[0].asked.at(-1)).toEqual({ kind: 'stop' })
+  })
+
+  it('asks what is scored only where the rules score', () => {
+    const { made, workers, quiet } = costs()
+    const asked = (rules: string) => {
+      made.ask(open(), { ...scenario, rules }, { ...solvedFigures(), looseEnds: [] })
+      quiet()
+      return workers[0]?.asked.filter(({ kind }) => kind === 'costs').length ?? 0
+    }
+    expect([asked('submission-only'), asked('gi-points')]).toEqual([0, 1])
+    expect(workers[0].asked.find(({ kind }) => kind === 'costs')).toMatchObject({ costing: { scores: true } })
   })
 
   it('begins another worker when one dies', () => {

@@ -21,7 +21,7 @@ test('a trial is worth what the chart would be worth, and a broken one nothing',
   const sent: FromTrials[] = []
   const worker = new TrialsWorker((message) => sent.push(message))
   const trials = [without, broken, chart].map((one, i) => ({ key: `${i}`, changed: changedSince(chart, one) }))
-  const sharp = { key: 'sharp', changed: {}, sharpness: 0.9 }
+  const sharp = { key: 'sharp', changed: {}, instead: { sharpness: 0.9 } }
   worker.receive({ ticket: 3, changed: chart, scenario, position, trials: [...trials, sharp] })
   const worthOf = (one: typeof chart, sharpness = scenario.sharpness) => {
     const figures = taken(figuresOf(one, { ...scenario, sharpness })).figures

@@ -69,6 +69,17 @@ export function badCounts(map: unknown): { key: string | null; reason: string }[
 
 export const IsTryMap = constraint('isTryMap', 'must be an object of tries', (map) => badCounts(map).length === 0)
 
+const MAX_POINTS = 99
+const isPoints = (value: unknown) => isNumber(value) && value >= 0 && value <= MAX_POINTS
+
+export const IsPoints = constraint('isPoints', `must be a number of points from 0 to ${MAX_POINTS}`, isPoints)
+
+export const IsPointMap = constraint(
+  'isPointMap',
+  `must be an object of points, each from 0 to ${MAX_POINTS}`,
+  (map) => typeof map === 'object' && map !== null && !Array.isArray(map) && Object.values(map).every(isPoints),
+)
+
 export const IsFraction = constraint(
   'isFraction',
   'must be a number from 0 to 1',

@@ -1,71 +1,18 @@
-import { IsArray, IsString } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from './constraints'
-
-/** What a move may be that some rules forbid, by tag. */
-export const RULE_TAGS = {
-  'neck-crank': 'neck cranks',
-  'spine-lock': 'spine locks',
-  'twisting-leg-lock': 'twisting leg locks',
-  'groin-split': 'groin splits',
-  'mouth-covering': 'covering the mouth',
-  'wrist-lock': 'wrist locks',
-  slam: 'slams',
-  'scissor-takedown': 'scissor takedowns',
-  'lapel-grip': 'grips on cloth',
-  strikes: 'strikes',
-  choke: 'chokes',
-  armlock: 'armlocks',
-} as const
-export type RuleTag = keyof typeof RULE_TAGS
-
-/** Which moves an event does not allow. Data: a chart may bring its own. */
-export class RuleSet {
-  @IsRecordId() id!: string
-  @IsWord() name!: string
-  @IsArray() @IsWord({ each: true }) forbids!: string[]
-  @Optional() @IsString() notes?: string
-}
-
-/** Every built-in set is generic: events differ. */
-const CHECK = 'Generic: check your event’s own book.'
-
-export const BUILT_IN_RULES: readonly RuleSet[] = [
-  {
-    id: 'gi-points',
-    name: 'Gi, points',
-    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
-    notes: CHECK,
-  },
-  {
-    id: 'no-gi-points',
-    name: 'No-gi, points',
-    forbids: ['lapel-grip', 'neck-crank', 'spine-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
-    notes: CHECK,
-  },
-  {
-    id: 'submission-only',
-    name: 'Submission only, no-gi',
-    forbids: ['lapel-grip', 'mouth-covering', 'slam', 'strikes'],
-    notes: CHECK,
-  },
-  { id: 'strikes-allowed', name: 'Strikes allowed', forbids: ['lapel-grip'], notes: CHECK },
-  {
-    id: 'first-year',
-    name: 'First year',
-    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'groin-split', 'mouth-covering', 'wrist-lock', 'slam', 'scissor-takedown', 'strikes'], // prettier-ignore
-    notes: `For training groups: what gives little warning is out. ${CHECK}`,
-  },
-  {
-    id: 'juniors',
-    name: 'Juniors: positions only',
-    forbids: Object.keys(RULE_TAGS).filter((tag) => tag !== 'lapel-grip'),
-    notes: `Control is the goal; no finish that is tagged is allowed. ${CHECK}`,
-  },
-]
+import { BUILT_IN_RULES } from './builtInRules'
+import type { RuleSet, StrikeChange } from './ruleSet'
 
 /** The set with an id: the chart's own, else a built-in one. */
 export const ruleSetOf = (id: string | null | undefined, own: readonly RuleSet[] = []): RuleSet | undefined =>
   [...own, ...BUILT_IN_RULES].find((set) => set.id === id)
+
+/** Whether a set scores at all. */
+export const scores = ({ points, controlTime }: RuleSet): boolean =>
+  Boolean(controlTime) || Object.values(points ?? {}).some((n) => n > 0)
+
+/** What strikes change of a reaction under the rules. */
+export function strikeChangesOf(uses: readonly string[], changes: readonly StrikeChange[]): StrikeChange[] {
+  return changes.filter((change) => uses.some((one) => one === change.uses || one.endsWith(`-${change.uses}`)))
+}
 
 /** Who trains with a chart, where they need protection, and the rules that hold for them whatever the event allows. */
 export const GROUPS = {

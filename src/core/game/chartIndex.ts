@@ -6,7 +6,9 @@ import type { Reaction } from '../chart/reaction'
 import { DEFAULT_MOVE_SECONDS } from '../chart/move'
 import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
 import type { Tries } from '../chart/tries'
+import { strikeChangesOf } from '../chart/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
+import type { Scenario } from './scenario'
 
 /** Places that are not charted positions. */
 export const CAUGHT = -1
@@ -54,6 +56,8 @@ export interface IndexedReaction {
   strips: HoldSet
   adds: HoldSet
   answers: IndexedAnswer[]
+  /** How much of it is left where strikes are allowed, 0 to 1. */
+  underStrikes: number
 }
 
 export interface IndexedPosition {
@@ -72,8 +76,14 @@ export interface ChartIndex {
   positionOf: Map<string, number>
 }
 
-/** Resolves a checked chart's ids. With `useHolds` false every list of holds counts as empty; `forbids`: tags of moves. */
-export function indexChart(chart: Chart, useHolds: boolean, forbids: readonly string[] = []): ChartIndex {
+/** What of a scenario decides which records count. */
+export type Allowed = Pick<Scenario, 'holds' | 'forbids' | 'noFinish' | 'strikes'>
+
+const EVERYTHING: Allowed = { holds: true, forbids: [], noFinish: false, strikes: [] }
+
+/** Resolves a checked chart's ids. Without holds every list of them counts as empty. */
+export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIndex {
+  const { holds: useHolds, forbids, noFinish, strikes } = allowed
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
   const setOf = (ids: readonly string[] | undefined) => (useHolds ? holds.setOf(ids) : NO_HOLDS)
   const positionOf = new Map<string, number>(chart.positions.map(({ id }, i) => [id, i]))
@@ -102,7 +112,7 @@ export function indexChart(chart: Chart, useHolds: boolean, forbids: readonly st
       to: place(move.to),
       seconds: move.seconds ?? DEFAULT_MOVE_SECONDS,
       across: move.across ?? false,
-      isForbidden: move.tags?.some((tag) => forbids.includes(tag)) ?? false,
+      isForbidden: (noFinish && move.to === 'finish') || (move.tags?.some((tag) => forbids.includes(tag)) ?? false),
       tries: triesOf(move.tries),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       needs: setOf(move.needs),
@@ -119,6 +129,7 @@ export function indexChart(chart: Chart, useHolds: boolean, forbids: readonly st
     strips: setOf(reaction.strips),
     adds: setOf(reaction.adds),
     answers: [],
+    underStrikes: leftUnderStrikes(reaction, strikes),
   }))
   chart.answers.forEach((answer, index) => {
     const move = moveOf.get(answer.move)!
@@ -139,3 +150,6 @@ export function indexChart(chart: Chart, useHolds: boolean, forbids: readonly st
   moves.forEach((move, i) => positions[move.from].moves.push(i))
   return { holds, positions, moves, reactions, positionOf }
 }
+
+const leftUnderStrikes = ({ uses = [], usesAny = [] }: Reaction, strikes: Allowed['strikes']): number =>
+  strikeChangesOf([...uses, ...usesAny], strikes).reduce((left, change) => Math.min(left, change.left), 1)

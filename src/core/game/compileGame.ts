@@ -24,7 +24,7 @@ export function compileGame(chart: Chart, scenario: Scenario, options: CompileOp
   const problems = checkScenario(chart, scenario)
   if (problems.length) return failure(...problems)
   if (options.known && serves(options.known.scenario, scenario)) return success({ ...options.known, scenario })
-  const index = indexChart(chart, scenario.holds, scenario.forbids)
+  const index = indexChart(chart, scenario)
   const limit = options.stateLimit ?? DEFAULT_STATE_LIMIT
   const search = new Search(index, scenario, limit)
   try {

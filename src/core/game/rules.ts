@@ -26,7 +26,7 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
   let lost = 0
   const reactions: Shares['reactions'] = []
   for (const [r, count] of tries.reactions) {
-    const weight = count * index.holds.left(index.reactions[r].record, against, 'ours')
+    const weight = count * reactionLeft(index, r, against)
     lost += count - weight
     if (weight > VANISHING) reactions.push([r, weight])
   }
@@ -35,6 +35,10 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
   const stalls = vanish(stalled + lost * (1 - through))
   return scaled({ lands, stalls, elsewhere: tries.elsewhere.filter(([, n]) => n > VANISHING), reactions })
 }
+
+/** What is left of a reaction against our holds, and against strikes where the rules allow them. */
+const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>
+  holds.left(reactions[r].record, on, 'ours') * reactions[r].underStrikes
 
 const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
 
@@ -65,7 +69,7 @@ export function unpromptedChances(index: ChartIndex, position: number, holds: Ho
   const all = unprompted.reduce((total, [, count]) => total + count, 0)
   return unprompted
     .map(([r, count]): [number, number] => {
-      const left = index.holds.left(index.reactions[r].record, holds, 'ours')
+      const left = reactionLeft(index, r, holds)
       return [r, (count * left) / all / record.unprompted!.every]
     })
     .filter(([, chance]) => chance > VANISHING)

@@ -1,5 +1,6 @@
-import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart } from '../chart/chart'
+import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
+import type { RuleSet, StrikeChange } from '../chart/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
@@ -29,6 +30,10 @@ export interface Scenario {
   /** Which rules are in force, or none; and the tags of the moves that they do not allow. */
   rules: string | null
   forbids: readonly string[]
+  /** The rules allow no finish at all. */
+  noFinish: boolean
+  /** What strikes change of their reactions, where the rules allow them. */
+  strikes: readonly StrikeChange[]
 }
 
 type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules'>>
@@ -53,10 +58,28 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     repeat: settings.repeat ?? DEFAULT_REPEAT,
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
-    rules: rules?.id ?? null,
-    forbids: [...new Set([...(rules?.forbids ?? []), ...keptFrom(settings.group, settings.shownBecause)])],
+    ...allowedBy(rules, settings),
     ...instead,
   }
+}
+
+/** What the rules in force, and who trains, leave of a chart. */
+function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings) {
+  return {
+    rules: rules?.id ?? null,
+    forbids: [...new Set([...(rules?.forbids ?? []), ...keptFrom(group, shownBecause)])],
+    noFinish: rules?.noFinish ?? false,
+    strikes: rules?.strikes ?? [],
+  }
+}
+
+/** What of the chart's scenario would be another under other rules. */
+export function underRules(
+  chart: Chart,
+  rules: string | null,
+): Pick<Scenario, 'rules' | 'forbids' | 'noFinish' | 'strikes'> {
+  const { settings = {} } = chart
+  return allowedBy(ruleSetOf(rules, settings.ruleSets), settings)
 }
 
 /** Every part of a scenario that cannot be computed with. */

@@ -69,7 +69,7 @@ class Player {
   private seconds = 0
 
   constructor(chart: Chart) {
-    this.index = indexChart(chart, true)
+    this.index = indexChart(chart)
   }
 
   play({ start, steps }: Run): Played {

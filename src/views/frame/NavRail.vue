@@ -33,6 +33,7 @@ const GROUPS: { name: string; screens: Screen[] }[] = [
     name: 'Keep',
     screens: [
       { to: '/shelf', name: 'Shelf' },
+      { to: '/rules', name: 'Rules' },
       { to: '/charts', name: 'Charts' },
     ],
   },

@@ -3,7 +3,8 @@ import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { clockText, readClock, signed } from '../../components/figureText'
-import { BUILT_IN_RULES, ruleSetOf } from '../../core/chart/ruleSets'
+import { BUILT_IN_RULES } from '../../core/chart/builtInRules'
+import { ruleSetOf } from '../../core/chart/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
@@ -161,7 +162,16 @@ const delta = computed(() => {
       </button>
     </div>
     <div class="headline">
-      <span class="label">worth per 100 exchanges</span>
+      <span v-if="store.points" class="label"
+        >worth per 100 ·
+        <RouterLink to="/rules" :title="`Expected points an exchange under ${store.rules?.name}, ours to theirs`"
+          >points
+          <b data-test="points"
+            >{{ store.points.ours.toFixed(1) }} : {{ store.points.theirs.toFixed(1) }}</b
+          ></RouterLink
+        ></span
+      >
+      <span v-else class="label">worth per 100 exchanges</span>
       <span class="value" aria-live="polite" data-test="headline">
         <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" label="Worth of the start" />
         <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
@@ -254,6 +264,10 @@ input[type='range'] {
   height: 28px;
   margin: 0;
   accent-color: var(--ours);
+}
+
+.headline a {
+  color: inherit;
 }
 
 .headline {

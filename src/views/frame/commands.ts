@@ -26,6 +26,13 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     { key: 'holds', name: 'Holds', aliases: ['pin', 'controls'], where: 'screen', go: { path: '/holds' } },
     { key: 'score', name: 'Limb score', aliases: ['runs', 'arms and legs'], where: 'screen', go: { path: '/score' } },
     { key: 'shelf', name: 'Shelf', aliases: ['library', 'catalogue'], where: 'screen', go: { path: '/shelf' } },
+    {
+      key: 'rules',
+      name: 'Rules',
+      aliases: ['points', 'allowed', 'forbidden'],
+      where: 'screen',
+      go: { path: '/rules' },
+    },
     { key: 'charts', name: 'Charts', aliases: ['files', 'import', 'export'], where: 'screen', go: { path: '/charts' } },
     { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },
     ...(steps.undo ? [{ key: 'undo', name: `Undo: ${steps.undo}`, where: 'action', does: 'undo' as const }] : []),

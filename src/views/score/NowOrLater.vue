@@ -25,7 +25,11 @@ watch(
   ([figures, start]) => {
     worths.clear()
     if (!figures || !start || !asked.value || !store.scenario) return client.stop()
-    const trials = SHARPNESS.map((sharpness) => ({ key: String(sharpness), chart: chart.value, sharpness }))
+    const trials = SHARPNESS.map((sharpness) => ({
+      key: String(sharpness),
+      chart: chart.value,
+      instead: { sharpness },
+    }))
     client.ask(chart.value, store.scenario, start, trials)
   },
   { immediate: true },

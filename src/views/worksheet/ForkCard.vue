@@ -4,7 +4,8 @@ import HazardBadge from '../../components/HazardBadge.vue'
 import InlineText from '../../components/InlineText.vue'
 import TenTries from '../../components/TenTries.vue'
 import { moveMove, removeMove, rename } from '../../core/chart/edits/records'
-import { RULE_TAGS, ruleSetOf, type RuleTag } from '../../core/chart/ruleSets'
+import { RULE_TAGS, type RuleTag } from '../../core/chart/ruleSet'
+import { ruleSetOf } from '../../core/chart/ruleSets'
 import type { ReactionId } from '../../core/chart/ids'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Move } from '../../core/chart/move'
@@ -30,11 +31,11 @@ const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) a
 const hazard = computed(() => props.move.hazard as { part?: string } | undefined)
 /** Why the rules in force do not allow it; empty where they do. */
 const forbidden = computed(() => {
-  const { rules, forbids = [] } = store.scenario ?? {}
+  const { rules, forbids = [], noFinish } = store.scenario ?? {}
   const tag = props.move.tags?.find((one) => forbids.includes(one))
-  if (!tag) return ''
   const { ruleSets, group } = charts.chart?.settings ?? {}
   const set = ruleSetOf(rules, ruleSets)
+  if (!tag) return noFinish && props.move.to === 'finish' ? `not allowed, ${set?.name}: finishes` : ''
   const why = set?.forbids.includes(tag) ? `not allowed, ${set.name}` : `not for ${group}`
   return `${why}: ${RULE_TAGS[tag as RuleTag] ?? tag}`
 })

@@ -4,6 +4,7 @@ import InlineText from '../../components/InlineText.vue'
 import LooseRing from '../../components/LooseRing.vue'
 import { answersTo } from '../../core/chart/edits/answers'
 import { orderReactions, rename, unmeetReaction } from '../../core/chart/edits/records'
+import { strikeChangesOf } from '../../core/chart/ruleSets'
 import type { ReactionId } from '../../core/chart/ids'
 import type { Move } from '../../core/chart/move'
 import { lookUp } from '../../core/chart/lookUp'
@@ -37,6 +38,11 @@ const asked = computed(() => ({
   position: position.value!.id,
   reaction: props.reactionId,
 }))
+/** What strikes change of it, where the rules allow them. */
+const struck = computed(() => {
+  const { uses = [], usesAny = [] } = reaction.value!
+  return strikeChangesOf([...uses, ...usesAny], store.scenario?.strikes ?? [])
+})
 const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
 const ending = computed(() => {
   const { endsIn } = reaction.value!
@@ -115,6 +121,7 @@ function onKey(event: KeyboardEvent) {
         @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'reactions', reactionId, name))"
       />
       <p class="muted small">{{ ending }}</p>
+      <p v-for="one in struck" :key="one.uses" class="small struck">{{ one.says }}</p>
     </div>
     <AskedFigure :value="met?.net" form="net" :asked="{ of: 'net', ...asked }" :label="`Net of ${reaction.name}`" />
     <span class="answers">
@@ -147,6 +154,10 @@ function onKey(event: KeyboardEvent) {
 </template>
 
 <style scoped>
+.struck {
+  color: var(--caution);
+}
+
 .row {
   display: grid;
   grid-template-columns: 24px minmax(120px, 1fr) 50px 318px 34px;

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { readChart } from '../../../src/core/format/chartFile'
-import { BUILT_IN_RULES, RULE_TAGS } from '../../../src/core/chart/ruleSets'
+import { BUILT_IN_RULES } from '../../../src/core/chart/builtInRules'
+import { RULE_TAGS } from '../../../src/core/chart/ruleSet'
 import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
 import { entriesOf, readRegions, shelfDocText, type CatalogueIds } from '../../../scripts/shelfDoc'
 

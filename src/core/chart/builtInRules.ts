@@ -1,0 +1,76 @@
+import type { RuleSet, StrikeChange } from './ruleSet'
+
+/** Every built-in set is generic: events differ. */
+const CHECK = 'Generic: check your event’s own book.'
+
+/** What is the same wherever points are counted; what a book gives for mount and back differs more. */
+const COMMON = { takedown: 2, sweep: 2, pass: 3, kneeRide: 2 }
+
+/** Guesses: how much less of each is seen where it is answered with a strike. */
+const STRIKES: StrikeChange[] = [
+  { uses: 'hand', says: 'A hand that pushes or posts leaves the head open.', left: 0.7 },
+  { uses: 'turn-away', says: 'Who turns away no longer sees the strike.', left: 0.8 },
+  { uses: 'sit-up', says: 'Sitting up brings the head into range.', left: 0.8 },
+  { uses: 'stand', says: 'The head comes up through the range of knees and hands.', left: 0.8 },
+]
+
+export const BUILT_IN_RULES: readonly RuleSet[] = [
+  {
+    id: 'gi-points',
+    name: 'Gi, points',
+    gi: true,
+    level: 'adults',
+    rounds: { count: 1, seconds: 360 },
+    points: { ...COMMON, mount: 4, back: 4 },
+    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
+    notes: CHECK,
+  },
+  {
+    id: 'no-gi-points',
+    name: 'No-gi, points',
+    gi: false,
+    level: 'adults',
+    rounds: { count: 1, seconds: 360 },
+    points: { ...COMMON, mount: 2, back: 3 },
+    forbids: ['lapel-grip', 'neck-crank', 'spine-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
+    notes: CHECK,
+  },
+  {
+    id: 'submission-only',
+    name: 'Submission only, no-gi',
+    gi: false,
+    level: 'adults',
+    rounds: { count: 1, seconds: 600 },
+    forbids: ['lapel-grip', 'mouth-covering', 'slam', 'strikes'],
+    notes: CHECK,
+  },
+  {
+    id: 'strikes-allowed',
+    name: 'Strikes allowed',
+    gi: false,
+    level: 'adults',
+    rounds: { count: 3, seconds: 300 },
+    forbids: ['lapel-grip'],
+    strikes: STRIKES,
+    notes: `How much less they push and post under strikes is a guess. ${CHECK}`,
+  },
+  {
+    id: 'first-year',
+    name: 'First year',
+    level: 'first year of training',
+    rounds: { count: 1, seconds: 300 },
+    points: { ...COMMON, mount: 4, back: 4 },
+    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'groin-split', 'mouth-covering', 'wrist-lock', 'slam', 'scissor-takedown', 'strikes'], // prettier-ignore
+    notes: `For training groups: what gives little warning is out. ${CHECK}`,
+  },
+  {
+    id: 'juniors',
+    name: 'Juniors: positions only',
+    level: 'juniors',
+    rounds: { count: 1, seconds: 240 },
+    points: { ...COMMON, mount: 4, back: 4 },
+    noFinish: true,
+    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'groin-split', 'mouth-covering', 'wrist-lock', 'slam', 'scissor-takedown', 'strikes', 'choke', 'armlock'], // prettier-ignore
+    notes: `Control is the goal; no finish is tried. ${CHECK}`,
+  },
+]
