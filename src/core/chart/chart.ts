@@ -12,6 +12,7 @@ import {
   Optional,
 } from './constraints'
 import { Hold } from './hold'
+import type { MoveId } from './ids'
 import { Move } from './move'
 import { Position } from './position'
 import { Reaction } from './reaction'
@@ -42,6 +43,14 @@ export class SlopeSettings {
   @Optional() @IsPlaceMap() places?: Record<string, { row: number; x: number }>
 }
 
+/** Where schools differ: the way that the coach has chosen, in words, and the moves of the other ways, which are not tried. */
+export class Way {
+  @IsRecordId() variant!: string
+  @IsRecordId() view!: string
+  @IsString() says!: string
+  @IsArray() @IsRecordId({ each: true }) aside!: MoveId[]
+}
+
 export class Settings {
   @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
   @Optional() @IsFraction() repeat?: number
@@ -54,6 +63,7 @@ export class Settings {
   @Optional() @IsString() shownBecause?: string
   /** Rule sets of the coach's own. */
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => RuleSet) ruleSets?: RuleSet[]
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Way) ways?: Way[]
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
 }

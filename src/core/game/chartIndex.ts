@@ -29,8 +29,8 @@ export interface IndexedMove {
   to: number
   seconds: number
   across: boolean
-  /** The rules in force do not allow it. */
-  isForbidden: boolean
+  /** The rules in force do not allow it, or the coach does it another way. */
+  isOut: boolean
   tries: TryCounts
   /** Absent where it stalls in `from`. */
   stallsIn?: number
@@ -77,13 +77,13 @@ export interface ChartIndex {
 }
 
 /** What of a scenario decides which records count. */
-export type Allowed = Pick<Scenario, 'holds' | 'forbids' | 'noFinish' | 'strikes'>
+export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes'>
 
-const EVERYTHING: Allowed = { holds: true, forbids: [], noFinish: false, strikes: [] }
+const EVERYTHING: Allowed = { holds: true, aside: [], forbids: [], noFinish: false, strikes: [] }
 
 /** Resolves a checked chart's ids. Without holds every list of them counts as empty. */
 export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIndex {
-  const { holds: useHolds, forbids, noFinish, strikes } = allowed
+  const { holds: useHolds, strikes } = allowed
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
   const setOf = (ids: readonly string[] | undefined) => (useHolds ? holds.setOf(ids) : NO_HOLDS)
   const positionOf = new Map<string, number>(chart.positions.map(({ id }, i) => [id, i]))
@@ -112,7 +112,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       to: place(move.to),
       seconds: move.seconds ?? DEFAULT_MOVE_SECONDS,
       across: move.across ?? false,
-      isForbidden: (noFinish && move.to === 'finish') || (move.tags?.some((tag) => forbids.includes(tag)) ?? false),
+      isOut: isOut(move, allowed),
       tries: triesOf(move.tries),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       needs: setOf(move.needs),
@@ -150,6 +150,9 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
   moves.forEach((move, i) => positions[move.from].moves.push(i))
   return { holds, positions, moves, reactions, positionOf }
 }
+
+const isOut = ({ id, to, tags }: Move, { aside, forbids, noFinish }: Allowed): boolean =>
+  (noFinish && to === 'finish') || aside.includes(id) || (tags?.some((tag) => forbids.includes(tag)) ?? false)
 
 const leftUnderStrikes = ({ uses = [], usesAny = [] }: Reaction, strikes: Allowed['strikes']): number =>
   strikeChangesOf([...uses, ...usesAny], strikes).reduce((left, change) => Math.min(left, change.left), 1)

@@ -19,7 +19,7 @@ export interface Shares {
  * (the rules do not allow it, a need is missing, or nothing but stalling can come of it).
  */
 export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
-  if (move.isForbidden || (move.needs & holds) !== move.needs) return null
+  if (move.isOut || (move.needs & holds) !== move.needs) return null
   const landed = tries.lands * index.holds.left(move.record, holds, 'theirs')
   const stalled = tries.stalls + (tries.lands - landed)
   const against = holds & ~move.drops

@@ -1,5 +1,5 @@
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
-import type { PositionId } from '../chart/ids'
+import type { MoveId, PositionId } from '../chart/ids'
 import type { RuleSet, StrikeChange } from '../chart/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/ruleSets'
 import type { ByAhead } from '../chart/words'
@@ -30,6 +30,8 @@ export interface Scenario {
   /** Which rules are in force, or none; and the tags of the moves that they do not allow. */
   rules: string | null
   forbids: readonly string[]
+  /** Moves that are not tried, because the coach does it another way. */
+  aside: readonly MoveId[]
   /** The rules allow no finish at all. */
   noFinish: boolean
   /** What strikes change of their reactions, where the rules allow them. */
@@ -58,6 +60,7 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     repeat: settings.repeat ?? DEFAULT_REPEAT,
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
+    aside: (settings.ways ?? []).flatMap(({ aside }) => aside),
     ...allowedBy(rules, settings),
     ...instead,
   }

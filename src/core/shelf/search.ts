@@ -71,10 +71,10 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
     if (name) answering.set(move, [...(answering.get(move) ?? []), name])
   }
   return [
-    ...positions.map(({ id, name, aliases, made = [], takes, leaves }) => entry('position', id, names(name, aliases), '', [...made, takes, leaves])), // prettier-ignore
+    ...positions.map(({ id, name, aliases, notes, made = [], takes, leaves }) => entry('position', id, names(name, aliases), notes ?? '', [...made, takes, leaves])), // prettier-ignore
     ...moves.map(
-      ({ id, name, aliases, cue, holdsFirst, checkpoints = [], hazard, kind }) =>
-      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [holdsFirst, kind, String(hazard?.part ?? ''), ...checkpoints.map(({ text }) => text)]), // prettier-ignore
+      ({ id, name, aliases, cue, notes, holdsFirst, checkpoints = [], hazard, kind }) =>
+      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [notes, holdsFirst, kind, String(hazard?.part ?? ''), ...checkpoints.map(({ text }) => text)]), // prettier-ignore
     ),
     ...reactions.map(({ id, name, notes, opens }) => entry('reaction', id, name, notes ?? '', [opens])),
   ]

@@ -1,7 +1,7 @@
 import type { Answer } from '../chart/answer'
 import { CHART_FORMAT, CHART_VERSION, type Chart } from '../chart/chart'
 import type { Hold } from '../chart/hold'
-import type { PositionId } from '../chart/ids'
+import type { MoveId, PositionId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
@@ -41,17 +41,31 @@ export interface ShelfReaction extends Reaction, Entry {
 /** When, what, and why; where practitioners agree. */
 export interface DecisionRule extends Entry {
   id: string
-  when?: string
+  /** Positions in which it applies. */
+  at: PositionId[]
+  /** The cue. */
+  when: string
+  /** The moves that it prefers, and those that it rejects in their favour. */
+  prefer?: MoveId[]
+  over?: MoveId[]
   then: string
-  because?: string
+  because: string
 }
 
-/** Where they do not. */
+/** One way of doing something, and when or why it is better; the moves that are done by it. */
+export interface View {
+  id: string
+  says: string
+  because?: string
+  moves?: MoveId[]
+}
+
+/** Where practitioners do not agree. `on`: the positions and moves that it is about. */
 export interface Variant extends Entry {
   id: string
+  on: string[]
   question: string
-  views: string[]
-  reason?: string
+  views: View[]
 }
 
 export interface Caution extends Entry {

@@ -1,4 +1,4 @@
-import { computed, inject, onScopeDispose, provide, reactive, watch, type ComputedRef, type InjectionKey } from 'vue'
+import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'
 import { putOn, takeOff } from '../../core/chart/edits/holds'
@@ -10,9 +10,9 @@ import type { Worths } from '../../core/insight/figures'
 import { nextHolds, type NextHold } from '../../core/pin/arrange'
 import { pinCheck, type PinCheck } from '../../core/pin/pinCheck'
 import { useFigures } from '../../stores/figures'
-import { TrialsClient } from '../../workers/trialsClient'
+import type { Trial } from '../../workers/trialsClient'
 import { holdsOnShelf } from '../../core/shelf/additions'
-import { trialsWorker } from '../../stores/trials'
+import { useTrials } from '../../stores/trials'
 import { useShelf } from '../../stores/shelf'
 import { provideSheet } from '../worksheet/worksheet'
 
@@ -60,7 +60,14 @@ export function provideHolds(): Holds {
   )
   const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id, more.value) : []))
   const selected = computed(() => lookUp(chart.value.holds, word(route.query.hold)))
-  const worths = useTrials(chart, position, on, next, more)
+  const worths = useTrials(
+    () => {
+      const id = position.value?.id
+      const trials = id ? otherHolds(chart.value, id, on.value, next.value, more.value) : []
+      return id ? { chart: chart.value, position: id, trials } : null
+    },
+    () => position.value?.id,
+  )
 
   const select = (hold: string | undefined) =>
     void router.replace({ path: `/holds/${position.value?.id ?? ''}`, query: hold ? { hold } : {} })
@@ -71,32 +78,12 @@ export function provideHolds(): Holds {
 
 export const useHolds = (): Holds => inject(KEY)!
 
-/** Solves the chart as it would be without each hold that is on, and with each of the best that could be. */
-function useTrials(
-  chart: ComputedRef<Chart>,
-  position: ComputedRef<Position | undefined>,
-  on: ComputedRef<Hold[]>,
-  next: ComputedRef<NextHold[]>,
-  onShelf: ComputedRef<Hold[]>,
-) {
-  const figures = useFigures()
-  const worths = reactive(new Map<string, Worths | null>())
-  const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
-  onScopeDispose(() => client.stop())
-
-  watch(
-    () => [figures.figures, position.value?.id] as const,
-    ([solved, id]) => {
-      worths.clear()
-      if (!solved || !id || !figures.scenario) return client.stop()
-      const variant = (change: (draft: Chart) => void) => produce(chart.value, change)
-      const without = on.value.filter((hold) => holder(hold) === 'ours').map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) })) // prettier-ignore
-      const more = next.value.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf.value)) })) // prettier-ignore
-      client.ask(chart.value, figures.scenario, id, [...without, ...more])
-    },
-    { immediate: true },
-  )
-  return worths
+/** The chart as it would be without each hold that is on, and with each of the best that could be. */
+function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold[], onShelf: Hold[]): Trial[] {
+  const variant = (change: (draft: Chart) => void) => produce(chart, change)
+  const without = on.filter((hold) => holder(hold) === 'ours').map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) })) // prettier-ignore
+  const more = next.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf)) })) // prettier-ignore
+  return [...without, ...more]
 }
 
 /** Puts a hold on, one that the chart has or one of `more`, which then comes into it. */

@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, reactive, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { changeText, counted, hundred } from '../../components/figureText'
 import { BUILT_IN_RULES } from '../../core/chart/builtInRules'
 import { copyRuleSet } from '../../core/chart/edits/ruleSets'
 import type { RuleSet } from '../../core/chart/ruleSet'
 import { underRules } from '../../core/game/scenario'
-import type { Worths } from '../../core/insight/figures'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
-import { trialsWorker } from '../../stores/trials'
-import { TrialsClient } from '../../workers/trialsClient'
+import { useTrials } from '../../stores/trials'
 import { roundsText, takenOut } from './rules'
 import RuleSheet from './RuleSheet.vue'
 
@@ -24,20 +22,13 @@ const chosen = ref(store.scenario?.rules ?? BUILT_IN_RULES[0].id)
 const set = computed((): RuleSet | undefined => sets.value.find(({ id }) => id === chosen.value) ?? sets.value[0])
 const isOwn = computed(() => own.value.some(({ id }) => id === set.value?.id))
 
-const worths = reactive(new Map<string, Worths | null>())
-const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
-onScopeDispose(() => client.stop())
-watch(
-  () => store.figures,
-  (figures) => {
-    worths.clear()
-    const { chart } = charts
-    if (!figures || !chart || !store.scenario) return client.stop()
-    const trials = [NONE, ...sets.value.map(({ id }) => id)].map((key) => ({ key, chart, instead: underRules(chart, key || null) })) // prettier-ignore
-    client.ask(chart, store.scenario, figures.start, trials)
-  },
-  { immediate: true },
-)
+const worths = useTrials(() => {
+  const { chart } = charts
+  const keys = [NONE, ...sets.value.map(({ id }) => id)]
+  if (!chart || !store.figures) return null
+  const trials = keys.map((key) => ({ key, chart, instead: underRules(chart, key || null) }))
+  return { chart, position: store.figures.start, trials }
+})
 
 const rows = computed(() => {
   const free = worths.get(NONE)?.start

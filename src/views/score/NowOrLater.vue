@@ -1,38 +1,24 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, reactive, watch } from 'vue'
+import { computed } from 'vue'
 import { changeText, finer } from '../../components/figureText'
 import { nowOrLater } from '../../core/score/nowOrLater'
 import { leftWords } from '../../core/pin/words'
-import type { Worths } from '../../core/insight/figures'
-import { useFigures } from '../../stores/figures'
-import { trialsWorker } from '../../stores/trials'
-import { TrialsClient } from '../../workers/trialsClient'
+import { useTrials } from '../../stores/trials'
 import { useScore } from './score'
 
 /** Whether the plan takes the run's way or tries the finish at once, against someone who reads us more or less. */
 const { chart, run } = useScore()
-const store = useFigures()
 const SHARPNESS = [0, 0.5, 0.9]
 /** Closer than this is too close to call from guessed tries. */
 const CLOSE = 0.02
 
 const asked = computed(() => (run.value ? nowOrLater(chart.value, run.value) : null))
-const worths = reactive(new Map<string, Worths | null>())
-const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
-onScopeDispose(() => client.stop())
-watch(
-  () => [store.figures, run.value?.start, asked.value?.first.id] as const,
-  ([figures, start]) => {
-    worths.clear()
-    if (!figures || !start || !asked.value || !store.scenario) return client.stop()
-    const trials = SHARPNESS.map((sharpness) => ({
-      key: String(sharpness),
-      chart: chart.value,
-      instead: { sharpness },
-    }))
-    client.ask(chart.value, store.scenario, start, trials)
+const worths = useTrials(
+  () => {
+    const trials = SHARPNESS.map((sharpness) => ({ key: String(sharpness), chart: chart.value, instead: { sharpness } })) // prettier-ignore
+    return run.value && asked.value ? { chart: chart.value, position: run.value.start, trials } : null
   },
-  { immediate: true },
+  () => `${run.value?.start} ${asked.value?.first.id}`,
 )
 
 const rows = computed(() =>

@@ -1,9 +1,13 @@
 <script setup lang="ts">
-import type { ShelfRegion } from '../../core/shelf/shelf'
+import { lookUp } from '../../core/chart/lookUp'
+import type { Found } from '../../core/shelf/search'
+import type { Shelf, ShelfRegion } from '../../core/shelf/shelf'
 import CheckMark from './CheckMark.vue'
+import VariantCard from './VariantCard.vue'
 
 /** What practitioners say of a region: the rules that they decide by, where they differ, and what is dangerous. */
-defineProps<{ region: ShelfRegion }>()
+defineProps<{ shelf: Shelf; region: ShelfRegion }>()
+const emit = defineEmits<{ open: [found: Found] }>()
 </script>
 
 <template>
@@ -19,21 +23,38 @@ defineProps<{ region: ShelfRegion }>()
       <ul>
         <li v-for="one in region.rules" :key="one.id">
           <p>
-            <span v-if="one.when" class="muted">{{ one.when }}: </span>{{ one.then }}.
+            <span class="muted">{{ one.when }}: </span>{{ one.then }}. <CheckMark v-if="one.check" />
           </p>
-          <p v-if="one.because" class="muted small">{{ one.because }} <CheckMark v-if="one.check" /></p>
+          <p class="muted small">{{ one.because }}.</p>
+          <p v-if="one.prefer" class="small moves">
+            <button
+              v-for="id in one.prefer"
+              :key="id"
+              type="button"
+              class="plain link"
+              @click="emit('open', { kind: 'move', id })"
+            >
+              {{ lookUp(shelf.moves, id)?.name }}
+            </button>
+            <template v-if="one.over">
+              <span class="muted">rather than</span>
+              <button
+                v-for="id in one.over"
+                :key="id"
+                type="button"
+                class="plain link"
+                @click="emit('open', { kind: 'move', id })"
+              >
+                {{ lookUp(shelf.moves, id)?.name }}
+              </button>
+            </template>
+          </p>
         </li>
       </ul>
     </section>
     <section v-if="region.variants.length">
       <h2>Where they differ</h2>
-      <ul>
-        <li v-for="one in region.variants" :key="one.id">
-          <b>{{ one.question }}</b>
-          <p v-for="view in one.views" :key="view" class="view">{{ view }}</p>
-          <p v-if="one.reason" class="muted small">{{ one.reason }} <CheckMark v-if="one.check" /></p>
-        </li>
-      </ul>
+      <VariantCard v-for="one in region.variants" :key="one.id" :shelf="shelf" :variant="one" />
     </section>
   </div>
 </template>
@@ -49,10 +70,10 @@ li {
   border-top: 1px solid var(--line);
 }
 
-.view {
-  padding-left: 10px;
-  border-left: 3px solid var(--line-ours);
-  margin-top: 3px;
+.moves {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
 }
 
 .caution {

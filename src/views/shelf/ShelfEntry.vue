@@ -75,6 +75,7 @@ const wanted = computed(() => {
         <template v-else>a finish</template>
       </p>
       <p v-if="reaction" class="small muted">ends in {{ placeName(reaction.endsIn) }}</p>
+      <p v-if="record.notes" class="says">{{ record.notes }}</p>
       <CheckMark v-if="record.check" />
     </header>
     <section v-if="hazard" class="caution">
@@ -131,7 +132,6 @@ const wanted = computed(() => {
         </li>
       </ul>
     </section>
-    <p v-if="reaction?.notes">{{ reaction.notes }}</p>
     <p v-if="reaction?.opens"><span class="muted">It opens: </span>{{ reaction.opens }}</p>
     <p v-if="reaction?.common" class="small"><span class="muted">How often: </span>{{ reaction.common }}</p>
     <section v-for="{ head, items } in links" :key="head">
@@ -155,11 +155,6 @@ const wanted = computed(() => {
 .entry {
   display: grid;
   gap: 10px;
-}
-
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
 }
 
 .link.reaction {

@@ -143,7 +143,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
     </section>
     <aside aria-label="In detail">
       <ShelfEntry v-if="at" :key="place.at" :shelf="shelf" :found="at" @open="go({ at: keyOf($event) })" />
-      <RegionTalk v-else-if="region" :region="region" />
+      <RegionTalk v-else-if="region" :shelf="shelf" :region="region" @open="go({ at: keyOf($event) })" />
       <p v-else class="muted">Choose an entry, or a region for its rules, its differences and its dangers.</p>
     </aside>
   </div>

@@ -29,8 +29,10 @@ const figure = computed(() => store.figures?.moves[props.move.id])
 const isBest = computed(() => store.figures?.positions[position.value!.id]?.best === props.move.id)
 const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
 const hazard = computed(() => props.move.hazard as { part?: string } | undefined)
-/** Why the rules in force do not allow it; empty where they do. */
+/** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
+  const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
+  if (otherWay) return `set aside: our way is ${otherWay.says.toLowerCase()}`
   const { rules, forbids = [], noFinish } = store.scenario ?? {}
   const tag = props.move.tags?.find((one) => forbids.includes(one))
   const { ruleSets, group } = charts.chart?.settings ?? {}

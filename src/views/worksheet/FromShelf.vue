@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { produce } from 'immer'
-import { computed, onScopeDispose, reactive, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { changeText, counted, hundred } from '../../components/figureText'
 import type { Chart } from '../../core/chart/chart'
 import { lookUp } from '../../core/chart/lookUp'
 import type { ReactionId } from '../../core/chart/ids'
-import type { Worths } from '../../core/insight/figures'
 import { couldAdd, couldAnswer } from '../../core/shelf/additions'
 import { pullIn } from '../../core/shelf/pull'
 import { useFigures } from '../../stores/figures'
 import { useShelf } from '../../stores/shelf'
-import { TrialsClient } from '../../workers/trialsClient'
-import { trialsWorker } from '../../stores/trials'
+import { useTrials } from '../../stores/trials'
 import { usePulling } from '../shelf/shelf'
 import { useWorksheet } from './worksheet'
 
@@ -42,19 +40,13 @@ const additions = computed(() => {
   return [...answers, ...here].filter(({ move }) => !seen.has(move.id) && seen.add(move.id)).slice(0, MOST)
 })
 
-const worths = reactive(new Map<string, Worths | null>())
-const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
-onScopeDispose(() => client.stop())
-watch(
-  () => [figures.figures, additions.value] as const,
-  ([solved, list]) => {
-    worths.clear()
-    if (!solved || !list.length || !figures.scenario) return client.stop()
+const worths = useTrials(
+  () => {
     const withMove = (id: string): Chart => produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id], onward: ONWARD })) // prettier-ignore
-    const trials = list.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
-    client.ask(chart.value, figures.scenario, position.value!.id, trials)
+    const trials = additions.value.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
+    return position.value ? { chart: chart.value, position: position.value.id, trials } : null
   },
-  { immediate: true },
+  () => isOpen.value && store.shelf,
 )
 
 /** All have been tried out: only then are they put in order, so that nothing moves away from under a hand. */

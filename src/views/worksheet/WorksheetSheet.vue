@@ -11,6 +11,7 @@ import PositionInspector from './PositionInspector.vue'
 import PositionList from './PositionList.vue'
 import ReactionInspector from './ReactionInspector.vue'
 import SayMoves from './SayMoves.vue'
+import ShelfSays from './ShelfSays.vue'
 import { provideWorksheet } from './worksheet'
 
 const { position, moves, selected } = provideWorksheet()
@@ -49,6 +50,7 @@ useEventListener(document, 'keydown', (event) => {
       <ForkCard v-for="move in moves" :key="move.id" :move="move" />
       <HoldStill />
       <SayMoves ref="say" :key="position.id" />
+      <ShelfSays :key="`says ${position.id}`" />
       <FromShelf :key="`shelf ${position.id}`" />
     </section>
     <section v-else class="sheet muted">Name a position on the left: where do you start from?</section>

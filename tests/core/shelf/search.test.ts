@@ -25,7 +25,18 @@ const CUES: [cue: string, meant: string[]][] = [
   ['chin tucked', ['chin-thumb-slide', 'r-chin-tuck']],
   ['pushes my face', ['crossface-arm-lock', 'rx-crossface-us']],
   ['americana', ['americana-finish', 'side-americana-lock', 'inside-arm-americana', 'americana-neck-crank', 'side-two-on-far-arm']], // prettier-ignore
-  ['kimra', ['kimura-side', 'kimura-guard', 'side-kimura-grip', 'kimura-to-armbar', 'kimura-leg-over-head']],
+  [
+    'kimra',
+    [
+      'kimura-roll-top',
+      'closed-guard-kimura',
+      'kimura-side',
+      'kimura-guard',
+      'side-kimura-grip',
+      'kimura-to-armbar',
+      'kimura-leg-over-head',
+    ],
+  ],
   ['leg comes back in front', ['rx-leg-in-front', 'scoop-bottom-leg']],
   ['strips our bottom hook', ['r-clear-bottom-hook', 'crucifix-switch']],
   ['crossed legs on our hip', ['back-crossed-legs', 'def-back-crossed-legs', 'ra-cross-legs', 'cross-legs-shut-hip']],

@@ -1,0 +1,109 @@
+import type { Chart, Way } from '../chart/chart'
+import type { MoveId, PositionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+import { inChart } from './search'
+import type { DecisionRule, Shelf, Variant, View } from './shelf'
+
+/** How far two values must lie apart for it to say something against a rule. */
+export const DIFFERS = 0.02
+
+/** What moves of a chart are worth, where they can be tried or given: from their own position, or as answers. */
+export interface Valued {
+  moves: Partial<Record<string, { value: number | null }>>
+  met: readonly { position: PositionId; reaction: string; answers: readonly { answer: number; value: number }[] }[]
+}
+
+/** A rule as it stands in a chart: moves of the chart, and what the values say. */
+export interface Judged {
+  rule: DecisionRule
+  prefer: MoveId[]
+  over: MoveId[]
+  /** The best of both, where both are charted and can be compared; `by`: how much better the preferred one is. */
+  compared?: {
+    preferred: MoveId
+    rejected: MoveId
+    by: number
+    says: 'as the rule' | 'no difference' | 'the other way'
+  }
+}
+
+/** What of the Shelf is a chart's position or a move from there, by id or by name. */
+function aboutHere(chart: Chart, shelf: Shelf, position: PositionId): Set<string> {
+  const own = lookUp(chart.positions, position)
+  const from = chart.moves.filter((move) => move.from === position)
+  const positions = own ? shelf.positions.filter((one) => inChart([own], one)) : []
+  const moves = shelf.moves.filter((one) => inChart(from, one))
+  return new Set<string>([...positions, ...moves].map(({ id }) => id))
+}
+
+/**
+ * The rules that apply in a position of the chart: they name it, or a move that is charted from there. Those that the
+ * values contradict come first, then those that they can be held against.
+ */
+export function rulesHere(chart: Chart, shelf: Shelf, position: PositionId, valued: Valued): Judged[] {
+  const about = aboutHere(chart, shelf, position)
+  const rules = shelf.regions.flatMap(({ rules }) => rules)
+  const here = rules.filter(({ at, prefer = [], over = [] }) => [...at, ...prefer, ...over].some((id) => about.has(id)))
+  const order = ['the other way', 'as the rule', 'no difference', undefined]
+  const rank = ({ compared }: Judged) => order.indexOf(compared?.says)
+  return here.map((rule) => judged(chart, shelf, position, valued, rule)).sort((a, b) => rank(a) - rank(b))
+}
+
+function judged(chart: Chart, shelf: Shelf, position: PositionId, valued: Valued, rule: DecisionRule): Judged {
+  const own = (ids: readonly MoveId[] | undefined) => ownMoves(chart, shelf, ids ?? [])
+  const prefer = own(rule.prefer)
+  const over = own(rule.over)
+  const compared = compare(chart, position, valued, prefer, over)
+  return { rule, prefer, over, ...(compared ? { compared } : {}) }
+}
+
+/** The chart's moves that are moves of the Shelf, by id or by name. */
+export const ownMoves = (chart: Chart, shelf: Shelf, ids: readonly MoveId[]): MoveId[] => {
+  const wanted = ids.flatMap((id) => lookUp(shelf.moves, id) ?? [])
+  return chart.moves.filter((move) => wanted.some((one) => inChart([move], one))).map(({ id }) => id)
+}
+
+/** Side by side as moves from the position, or as answers to the same reaction there, whichever sets them further apart. */
+function compare(
+  chart: Chart,
+  position: PositionId,
+  valued: Valued,
+  prefer: MoveId[],
+  over: MoveId[],
+): Judged['compared'] {
+  const asMoves = new Map<MoveId, number>()
+  for (const { id, from } of chart.moves) {
+    const value = from === position ? valued.moves[id]?.value : null
+    if (typeof value === 'number') asMoves.set(id, value)
+  }
+  const asAnswers = valued.met
+    .filter((met) => met.position === position)
+    .map(({ answers }) => new Map(answers.map(({ answer, value }) => [chart.answers[answer].move, value])))
+  const found = [asMoves, ...asAnswers].flatMap((values) => apart(values, prefer, over) ?? [])
+  const best = found.sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
+  if (!best) return undefined
+  const says = best.by <= -DIFFERS ? 'the other way' : best.by >= DIFFERS ? 'as the rule' : 'no difference'
+  return { ...best, says }
+}
+
+function apart(values: Map<MoveId, number>, prefer: MoveId[], over: MoveId[]) {
+  const best = (ids: MoveId[]) => ids.filter((id) => values.has(id)).sort((a, b) => values.get(b)! - values.get(a)!)[0]
+  const preferred = best(prefer)
+  const rejected = best(over.filter((id) => !prefer.includes(id)))
+  if (!preferred || !rejected) return undefined
+  return { preferred, rejected, by: values.get(preferred)! - values.get(rejected)! }
+}
+
+/** The differences between schools that are about a position of the chart, or about its moves from there. */
+export function variantsHere(chart: Chart, shelf: Shelf, position: PositionId): Variant[] {
+  const about = aboutHere(chart, shelf, position)
+  return shelf.regions.flatMap(({ variants }) => variants).filter(({ on }) => on.some((id) => about.has(id)))
+}
+
+/** What choosing one way means for a chart: its moves that are done another way are set aside. */
+export function wayOf(chart: Chart, shelf: Shelf, variant: Variant, view: View): Way {
+  const kept = ownMoves(chart, shelf, view.moves ?? [])
+  const others = variant.views.filter((one) => one !== view).flatMap(({ moves }) => moves ?? [])
+  const aside = ownMoves(chart, shelf, others).filter((id) => !kept.includes(id))
+  return { variant: variant.id, view: view.id, says: view.says, aside: kept.length ? aside : [] }
+}
