@@ -25,7 +25,7 @@ module.exports = {
     only('pin-knows-holds', '^src/core/pin', ['^src/core/(pin|holds|chart|problem)']),
     only('score-plays-by-the-rules', '^src/core/score', ['^src/core/(score|pin|sides|game|holds|chart|problem)']),
     only('figures-draw-holds', '^src/core/figure', ['^src/core/(figure|score|sides|chart)']),
-    only('shelf-joins-charts', '^src/core/shelf', ['^src/core/(shelf|sides|chart)', ...npm('minisearch')]),
+    only('shelf-joins-charts', '^src/core/shelf', ['^src/core/(shelf|sides|chart|format|problem)', ...npm('minisearch')]),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),

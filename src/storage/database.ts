@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Chart } from '../core/chart/chart'
 import type { Diff } from '../core/chart/diff'
+import type { ShelfRegion } from '../core/shelf/shelf'
 import type { SlopeLayout } from '../core/slope/places'
 
 /** A chart as it is kept. `revision` grows with every write, so that two tabs notice each other. */
@@ -32,7 +33,16 @@ export interface StoredView {
   folded: string[]
 }
 
+/** A shelf of the coach's own. */
+export interface StoredShelf {
+  id: string
+  region: ShelfRegion
+  /** Set while it lies in the bin. */
+  removedAt?: number
+}
+
 interface Schema extends DBSchema {
+  shelves: { key: string; value: StoredShelf }
   charts: { key: string; value: StoredChart }
   steps: { key: [string, number]; value: StoredStep }
   views: { key: string; value: StoredView }
@@ -41,7 +51,7 @@ interface Schema extends DBSchema {
 export type Database = IDBPDatabase<Schema>
 
 const NAME = 'ataque'
-const VERSION = 2
+const VERSION = 3
 
 /** Opens the browser's store of charts. Rejects where there is none, as in some private modes. */
 export function openDatabase(name = NAME): Promise<Database> {
@@ -52,6 +62,7 @@ export function openDatabase(name = NAME): Promise<Database> {
         db.createObjectStore('steps', { keyPath: ['chart', 'number'] })
       }
       if (oldVersion < 2) db.createObjectStore('views', { keyPath: 'chart' })
+      if (oldVersion < 3) db.createObjectStore('shelves', { keyPath: 'id' })
     },
     blocking(_current, _wanted, event) {
       ;(event.target as IDBDatabase).close()

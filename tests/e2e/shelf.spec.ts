@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { exported, openDemo, settled, worth } from './coach'
@@ -141,5 +142,56 @@ test('the Worksheet holds rules of thumb against the numbers, and a way is chose
   await expect(page.getByText('set aside: our way is leave it out early on')).toBeVisible()
   await expect.poll(() => worth(page)).not.toBe(before)
   await shooting.getByRole('button', { name: 'Our way: Leave it out early on' }).click()
+  await expect.poll(() => worth(page)).toBe(before)
+})
+
+test('a part of a chart is published, exported, put in the bin and taken in again from its file', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/shelf')
+  const own = page.getByRole('region', { name: 'Your own shelves' })
+  await own.getByRole('button', { name: 'Publish from this chart' }).click()
+  await own.getByRole('button', { name: 'Publish', exact: true }).click()
+  await expect(own.getByRole('alert')).toHaveText('Say a name, and at least one position.')
+  await own.getByLabel('Name of the shelf').fill('Tuesday')
+  await own.getByLabel('Positions to publish').fill('Knee on')
+  await page.getByRole('option', { name: 'Knee on belly' }).click()
+  await page.keyboard.press('Escape')
+  await own.getByRole('button', { name: 'Publish', exact: true }).click()
+  const list = page.getByRole('region', { name: 'On the Shelf' })
+  await expect(list.getByRole('heading', { name: 'Tuesday' })).toBeVisible()
+  await expect(list).toContainText('Knee slide to mount')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    list.getByRole('button', { name: 'Export', exact: true }).click(),
+  ])
+  const text = readFileSync(await file.path(), 'utf8')
+  expect(file.suggestedFilename()).toBe('tuesday.shelf.json')
+  await page.reload()
+  await expect(page.getByRole('button', { name: /^Tuesday/ })).toBeVisible()
+  await page.getByRole('button', { name: /^Tuesday/ }).click()
+  await list.getByRole('button', { name: 'Remove' }).click()
+  await expect(page.getByText('Tuesday is in the bin:')).toBeVisible()
+  await page.getByLabel('Shelf file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{}') }) // prettier-ignore
+  await expect(own.getByRole('alert')).toContainText('x.json was not taken in')
+  await page.getByLabel('Shelf file').setInputFiles({ name: 't.json', mimeType: 'application/json', buffer: Buffer.from(text) }) // prettier-ignore
+  await expect(list.getByRole('heading', { name: 'Tuesday' })).toBeVisible()
+  await page.getByRole('button', { name: 'bring back' }).click()
+  await expect(page.getByRole('button', { name: /^Tuesday/ })).toHaveCount(2)
+})
+
+test('moves are found by what must be on, and a finish can stop at control', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/shelf')
+  await page.getByLabel('On already').selectOption('seatbelt')
+  const list = page.getByRole('region', { name: 'On the Shelf' })
+  await expect(list).toContainText('Foot across the hip')
+  await expect(list).not.toContainText('Dig the underhook')
+  await page.goto('/#/worksheet/side-control-head-and-far-arm?move=americana')
+  const caution = page.getByRole('region', { name: 'Caution' })
+  await expect(caution).toContainText('whoever defends taps')
+  const before = await worth(page)
+  await caution.getByRole('button', { name: 'Position only: stop at control' }).click()
+  await expect.poll(() => worth(page)).not.toBe(before)
+  await caution.getByRole('button', { name: /Stopping at control/ }).click()
   await expect.poll(() => worth(page)).toBe(before)
 })

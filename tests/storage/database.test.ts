@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
 import { openDatabase } from '../../src/storage/database'
+import { addShelf, forgetShelf, listShelves, setShelfRemoved } from '../../src/storage/ownShelves'
 import { addChart, forgetChart, readStored } from '../../src/storage/shelfOfCharts'
 import { demoPlan } from '../fixtures/demoPlan'
 
@@ -37,5 +38,20 @@ test('how a chart was looked at is forgotten with it, and with no other', async 
   expect(await db.get('views', chart.id)).toBeUndefined()
   expect(await db.get('views', 'other')).toEqual({ chart: 'other', layout: null, folded: ['side'] })
   expect(await readStored(db, chart.id)).toBeNull()
+  db.close()
+})
+
+test('a shelf of one’s own is kept, put in the bin, brought back and forgotten', async () => {
+  const db = await openDatabase('own-shelves')
+  const region = { id: 'mine', title: 'Mine', positions: [], holds: [], moves: [], reactions: [], answers: [], rules: [], variants: [], cautions: [] } // prettier-ignore
+  await addShelf(db, region)
+  await expect(addShelf(db, region)).rejects.toThrow()
+  await setShelfRemoved(db, 'mine', 5)
+  expect(await listShelves(db)).toEqual([{ id: 'mine', region, removedAt: 5 }])
+  await setShelfRemoved(db, 'mine', null)
+  await setShelfRemoved(db, 'nothing', 5)
+  expect(await listShelves(db)).toEqual([{ id: 'mine', region }])
+  await forgetShelf(db, 'mine')
+  expect(await listShelves(db)).toEqual([])
   db.close()
 })

@@ -141,6 +141,7 @@ describe('the palette', () => {
       'holds',
       'score',
       'shelf',
+      'rules',
       'charts',
       'shortcuts',
     ])

@@ -64,6 +64,8 @@ export class Settings {
   /** Rule sets of the coach's own. */
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => RuleSet) ruleSets?: RuleSet[]
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Way) ways?: Way[]
+  /** Moves that came from the Shelf, by id, each with a mark of what the Shelf said of it then. */
+  @Optional() @IsWordMap() fromShelf?: Record<string, string>
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
 }

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
+import { Hazard } from './hazard'
 import type { HoldId, MoveId, PositionId } from './ids'
 import { Tries } from './tries'
 import { KINDS, type Kind } from './words'
@@ -55,7 +56,7 @@ export class Move {
   @Optional() @IsObject() turns?: Record<string, unknown>
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Checkpoint) checkpoints?: Checkpoint[]
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
-  @Optional() @IsObject() hazard?: Record<string, unknown>
+  @Optional() @IsObject() @ValidateNested() @Type(() => Hazard) hazard?: Hazard
   @Optional() @IsObject() fit?: Record<string, unknown>
   @Optional() @IsString() notes?: string
 }

@@ -8,6 +8,8 @@ export class Tries {
   @Optional() @IsTryMap() elsewhere?: Record<string, number>
   /** Reaction id to count. */
   @Optional() @IsTryMap() reactions?: Record<string, number>
+  /** How many real tries they count for, where that is not their total: a guess of little weight. */
+  @Optional() @IsTryCount() weight?: number
 }
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
@@ -15,6 +17,9 @@ const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}
 /** How many tries there are in all. */
 export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions }: Tries): number =>
   lands + stalls + sum(elsewhere) + sum(reactions)
+
+/** How sure the coach is of the tries: in real tries. */
+export const weightOf = (tries: Tries): number => tries.weight ?? totalOf(tries)
 
 /** True when the tries have something that can come of them besides nothing. */
 export function comesToSomething(tries: Tries): boolean {

@@ -1,5 +1,9 @@
+import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import type { Position } from '../chart/position'
 import type { Ahead } from '../chart/words'
+import { inChart } from './search'
 import type { Shelf, ShelfMove } from './shelf'
 
 /** A cue that holds for a family of moves, written once, with the moves that are exceptions and why. */
@@ -19,16 +23,24 @@ export interface Governing {
 }
 
 /** The principles that a move stands under. */
-export function principlesOf(shelf: Shelf, principles: readonly Principle[], move: ShelfMove): Governing[] {
+export const principlesOf = (shelf: Shelf, principles: readonly Principle[], move: ShelfMove): Governing[] =>
+  governing(principles, move, lookUp(shelf.positions, move.from), [move.id])
+
+/** The same for a move of a chart, which may be one of the Shelf under a name of its own. */
+export function principlesIn(chart: Chart, shelf: Shelf, principles: readonly Principle[], move: Move): Governing[] {
+  const known = shelf.moves.filter((one) => inChart([move], one)).map(({ id }) => id)
+  return governing(principles, move, lookUp(chart.positions, move.from), [move.id, ...known])
+}
+
+function governing(principles: readonly Principle[], move: Move, from: Position | undefined, ids: string[]) {
   return principles.flatMap((principle): Governing[] => {
-    const exception = principle.except.find((one) => one.move === move.id)?.why
+    const exception = principle.except.find((one) => ids.includes(one.move))?.why
     if (exception) return [{ principle, exception }]
-    return governs(shelf, principle, move) ? [{ principle }] : []
+    return governs(principle, move, from) ? [{ principle }] : []
   })
 }
 
-function governs(shelf: Shelf, { on }: Principle, move: ShelfMove): boolean {
-  const from = lookUp(shelf.positions, move.from)
+function governs({ on }: Principle, move: Move, from: Position | undefined): boolean {
   if (on.finish && move.to !== 'finish') return false
   if (on.families && !on.families.includes(from?.family ?? '')) return false
   if (on.ahead && from?.ahead !== on.ahead) return false

@@ -2,8 +2,11 @@ import type { Chart } from '../chart/chart'
 import type { Hold } from '../chart/hold'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
+import type { Tries } from '../chart/tries'
+import { bare, copyOf } from './bare'
 import { inChart } from './search'
-import type { Shelf, ShelfMove } from './shelf'
+import type { Shelf } from './shelf'
+import { leaveUpdate } from './updates'
 
 /** What is to come into a chart; everything that it needs comes along. */
 export interface Wanted {
@@ -28,19 +31,10 @@ export function wantedOfRegion(shelf: Shelf, region: string): Wanted {
   return { positions: own?.positions.map(({ id }) => id), moves: own?.moves.map(({ id }) => id) }
 }
 
-/** What only the Shelf says of a record. */
-const SHELF_ONLY = ['check', 'catalogue', 'made', 'takes', 'leaves', 'cue', 'holdsFirst', 'size', 'ruleNote', 'alsoFrom', 'opens', 'common'] // prettier-ignore
+/** What the tries of the Shelf, honest guesses for peers of equal skill, count for in real tries. */
+export const GUESS_WEIGHT = 3
 
-const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as R
-
-/** A record as a chart keeps it: when to go, for whom, and whether to check it, go into its notes. */
-function bare<R extends { notes?: string }>(record: R): R {
-  const { cue, size, ruleNote, check } = record as Partial<ShelfMove>
-  const kept = Object.entries(copyOf(record)).filter(([key]) => !SHELF_ONLY.includes(key))
-  const said = [record.notes, cue && `When: ${cue}.`, size && `Build: ${size}.`, ruleNote && `Rules: ${ruleNote}.`, check && 'Check with your coach.'] // prettier-ignore
-  const notes = said.filter(Boolean).join(' ')
-  return { ...(Object.fromEntries(kept) as R), ...(notes ? { notes } : {}) }
-}
+const guessed = (tries: Tries): Tries => ({ ...tries, weight: GUESS_WEIGHT })
 
 class Pull {
   /** The chart's id for one of the Shelf's, of positions, holds and reactions. */
@@ -112,9 +106,10 @@ class Pull {
     const leads = lookUp(this.shelf.positions, record.to)
     const isNew = leads && !inChart(this.chart.positions, leads)
     const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
-    const tries = { ...record.tries, ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}) } // prettier-ignore
+    const tries = { ...guessed(record.tries), ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}) } // prettier-ignore
     this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
     this.came.push(id)
+    leaveUpdate(this.chart, record)
     if (isNew && onward > 0) this.onward(leads.id, onward - 1)
   }
 
@@ -134,7 +129,8 @@ class Pull {
       const move = this.ids.get(`m ${answer.move}`) ?? moves.get(answer.move)
       const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))
       if (!reaction || this.chart.answers.some((one) => one.reaction === reaction && one.move === move)) continue
-      this.chart.answers.push({ ...copyOf(answer), reaction: reaction as never, move: move as never })
+      const tries = answer.tries ? { tries: guessed(answer.tries) } : {}
+      this.chart.answers.push({ ...copyOf(answer), ...tries, reaction: reaction as never, move: move as never })
     }
     const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
     for (const reaction of this.chart.reactions) {

@@ -4,6 +4,7 @@ import { MAX_BYTES } from '../../core/format/guard'
 import type { Problem } from '../../core/problem'
 import { useCharts } from '../../stores/charts'
 import type { Imported } from '../../stores/importing'
+import { downloadJson } from '../frame/download'
 
 /** What the last file was that the coach has to know about or decide on. */
 export interface Report {
@@ -32,11 +33,4 @@ export async function importFile(file: File): Promise<void> {
 export const useImport = () => ({ report, close: () => (report.value = null) })
 
 /** Gives the open chart to the browser's downloads. */
-export function downloadChart(text: string, id: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = `${id}${CHART_EXTENSION}`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
-}
+export const downloadChart = (text: string, id: string): void => downloadJson(text, `${id}${CHART_EXTENSION}`)

@@ -1,13 +1,17 @@
 import './printPart.css'
 
-/** Prints a part of a screen by itself, on white, under a line that says of what and in which scenario. */
-export function printPart(part: HTMLElement, head: string): void {
+/**
+ * Prints a part of a screen by itself, on white, under a line that says of what and in which scenario; `cautions` stand
+ * below it.
+ */
+export function printPart(part: HTMLElement, head: string, cautions: readonly string[] = []): void {
   document.querySelector('.part-print')?.remove()
   const sheet = document.createElement('div')
   sheet.className = 'part-print'
   const line = document.createElement('p')
   line.textContent = head
   sheet.append(line, part.cloneNode(true))
+  for (const text of cautions) sheet.append(Object.assign(document.createElement('p'), { textContent: text }))
   document.body.append(sheet)
   const root = document.documentElement
   const isDark = root.classList.contains('dark')

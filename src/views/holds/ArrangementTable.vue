@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { hundred } from '../../components/figureText'
+import { cautionLines } from '../../core/chart/hazard'
 import { arrangementsOf, compareArrangements, switchingPlan } from '../../core/pin/compare'
 import { useFigures } from '../../stores/figures'
 import { useCharts } from '../../stores/charts'
@@ -15,9 +16,14 @@ const { chart, position } = useHolds()
 const store = useFigures()
 const charts = useCharts()
 const root = ref<HTMLElement>()
-const print = () => printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped))
 const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
+/** With what the moves from there can injure. */
+function print() {
+  const ids = new Set<string>(compared.value.arrangements.map(({ id }) => id))
+  const cautions = cautionLines(chart.value.moves.filter(({ from }) => ids.has(from)))
+  printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped), cautions)
+}
 const plan = computed(() => switchingPlan(chart.value, position.value!.id, compared.value))
 const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
 </script>

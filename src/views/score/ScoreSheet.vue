@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import CautionLines from '../../components/CautionLines.vue'
+import { cautionLines } from '../../core/chart/hazard'
+import { lookUp } from '../../core/chart/lookUp'
 import { useCharts } from '../../stores/charts'
 import { printPart } from '../frame/printPart'
 import { scenarioLine } from '../frame/scenarioLine'
@@ -13,6 +16,10 @@ import { provideScore } from './score'
 
 const { run } = provideScore()
 const charts = useCharts()
+/** Of the moves of the run. */
+const cautions = computed(() =>
+  cautionLines((run.value?.steps ?? []).flatMap(({ move }) => lookUp(charts.chart!.moves, move) ?? [])),
+)
 const printed = ref<HTMLElement>()
 
 function print() {
@@ -30,6 +37,7 @@ function print() {
         <ScoreGrid />
         <StepFigure />
         <RemarkList />
+        <CautionLines :lines="cautions" />
       </div>
       <NowOrLater :key="run.id" />
     </template>

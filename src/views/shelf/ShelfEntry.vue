@@ -9,6 +9,7 @@ import { useCharts } from '../../stores/charts'
 import { useShelf } from '../../stores/shelf'
 import CheckMark from './CheckMark.vue'
 import OtherChair from './OtherChair.vue'
+import PrincipleList from './PrincipleList.vue'
 import { usePulling } from './shelf'
 
 /** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
@@ -22,7 +23,7 @@ const position = computed(() => (props.found.kind === 'position' ? lookUp(props.
 const move = computed(() => (props.found.kind === 'move' ? lookUp(props.shelf.moves, props.found.id) : undefined))
 const reaction = computed(() => (props.found.kind === 'reaction' ? lookUp(props.shelf.reactions, props.found.id) : undefined)) // prettier-ignore
 const record = computed(() => position.value ?? move.value ?? reaction.value)
-const hazard = computed(() => move.value?.hazard as { part: string; speed: string; caution: string } | undefined)
+const hazard = computed(() => move.value?.hazard)
 const placeName = (id: string) => (id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)) // prettier-ignore
 
 const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
@@ -79,8 +80,13 @@ const wanted = computed(() => {
       <CheckMark v-if="record.check" />
     </header>
     <section v-if="hazard" class="caution">
-      <HazardBadge :part="hazard.part" />
-      <p class="small">{{ hazard.speed }}. {{ hazard.caution }}</p>
+      <HazardBadge :part="hazard.part ?? 'not said yet'" :speed="hazard.speed" />
+      <p class="small">{{ hazard.caution }}</p>
+      <p v-if="hazard.control" class="small">
+        <span class="muted">whoever attacks controls: </span>{{ hazard.control }}.
+      </p>
+      <p v-if="hazard.tap" class="small"><span class="muted">whoever defends: </span>{{ hazard.tap }}.</p>
+      <p v-if="hazard.protect" class="small"><span class="muted">kept safe by: </span>{{ hazard.protect }}.</p>
     </section>
     <button
       v-if="charts.chart"
@@ -121,17 +127,7 @@ const wanted = computed(() => {
         </div>
       </li>
     </ol>
-    <section v-if="governing.length" aria-label="Principles">
-      <h3>Always</h3>
-      <ul>
-        <li v-for="{ principle, exception } in governing" :key="principle.id" :title="principle.why">
-          <template v-if="exception"
-            ><s>{{ principle.says }}</s> <span class="small muted">not here: {{ exception }}</span></template
-          >
-          <template v-else>{{ principle.says }}</template>
-        </li>
-      </ul>
-    </section>
+    <PrincipleList :governing="governing" />
     <p v-if="reaction?.opens"><span class="muted">It opens: </span>{{ reaction.opens }}</p>
     <p v-if="reaction?.common" class="small"><span class="muted">How often: </span>{{ reaction.common }}</p>
     <section v-for="{ head, items } in links" :key="head">

@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Found } from '../../core/shelf/search'
+import { needsOf, type Need } from '../../core/shelf/needs'
 import { wantedOfRegion } from '../../core/shelf/pull'
 import type { Shelf } from '../../core/shelf/shelf'
 import { counted } from '../../components/figureText'
 import { keptFrom } from '../../core/chart/ruleSets'
 import { useCharts } from '../../stores/charts'
 import { useShelf } from '../../stores/shelf'
+import OwnShelf from './OwnShelf.vue'
+import RegionList from './RegionList.vue'
 import RegionTalk from './RegionTalk.vue'
 import ShelfEntry from './ShelfEntry.vue'
+import ShelfUpdates from './ShelfUpdates.vue'
 import { foundOf, keyOf, usePulling, useShelfPlace } from './shelf'
 
 /** The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it. */
@@ -20,10 +24,7 @@ const { place, go } = useShelfPlace()
 const { pull, isThere } = usePulling()
 const MOST = 60
 
-const text = ref(place.value.text)
-watch(() => place.value.text, (now) => (text.value = now)) // prettier-ignore
 const region = computed(() => lookUp(props.shelf.regions, place.value.region))
-const attacked = computed(() => [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => String(hazard?.part ?? '')))].sort()) // prettier-ignore
 
 const everything = computed((): Found[] => {
   const { positions, moves, reactions } = region.value ?? props.shelf
@@ -42,11 +43,12 @@ const hidden = computed(() => candidates.value.length - found.value.length)
 const candidates = computed(() => {
   const all = place.value.text.trim() ? store.index!.search(place.value.text) : everything.value
   const inRegion = region.value ? all.filter(({ id }) => props.shelf.regionOf.get(id) === region.value) : all
-  const { attacks } = place.value
-  if (!attacks) return inRegion
+  const { attacks, needs } = place.value
+  if (!attacks && !needs) return inRegion
   return inRegion.filter(({ kind, id }) => {
     const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
-    return move?.to === 'finish' && (attacks === 'any' || move.hazard?.part === attacks)
+    if (!move || (needs && !needsOf(move).includes(needs as Need))) return false
+    return !attacks || (move.to === 'finish' && (attacks === 'any' || move.hazard?.part === attacks))
   })
 })
 const rows = computed(() =>
@@ -68,44 +70,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
 
 <template>
   <div class="shelf">
-    <nav aria-label="Regions of the Shelf">
-      <input
-        v-model="text"
-        class="field"
-        type="search"
-        aria-label="Search the Shelf"
-        placeholder="What do you see?"
-        @input="go({ text })"
-        @keydown.stop
-      />
-      <p class="muted small">By name, or as you see it: “pushes my face”, “hides the arm”.</p>
-      <button type="button" class="plain region" :class="{ here: !region }" @click="go({ region: '', at: '' })">
-        Everything
-      </button>
-      <button
-        v-for="one in shelf.regions"
-        :key="one.id"
-        type="button"
-        class="plain region"
-        :class="{ here: one.id === region?.id }"
-        :aria-pressed="one.id === region?.id"
-        @click="go({ region: one.id, at: '' })"
-      >
-        {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
-      </button>
-      <label>
-        <span class="label">Finishes of</span>
-        <select
-          class="field"
-          :value="place.attacks"
-          @change="go({ attacks: ($event.target as HTMLSelectElement).value })"
-        >
-          <option value="">not only finishes</option>
-          <option value="any">anything</option>
-          <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
-        </select>
-      </label>
-    </nav>
+    <RegionList class="regions" :shelf="shelf" />
     <section class="list" aria-label="On the Shelf">
       <header>
         <h1>{{ region?.title ?? 'The Shelf' }}</h1>
@@ -118,6 +83,8 @@ const at = computed(() => foundOf(place.value.at) ?? null)
           Bring all of it into the chart
         </button>
       </header>
+      <OwnShelf v-if="region && store.own.includes(region)" :region="region" @gone="go({ region: '', at: '' })" />
+      <ShelfUpdates :shelf="shelf" />
       <p class="muted small">
         Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what
         says “check with your coach” is inferred or doubtful.
@@ -156,44 +123,10 @@ const at = computed(() => foundOf(place.value.at) ?? null)
   height: 100%;
 }
 
-nav,
 .list,
 aside {
   padding: 14px 14px 60px;
   overflow-y: auto;
-}
-
-nav {
-  display: grid;
-  align-content: start;
-  gap: 4px;
-  border-right: 1px solid var(--line);
-}
-
-.region {
-  display: flex;
-  justify-content: space-between;
-  padding: 4px 8px;
-  border-radius: 6px;
-}
-
-.region:hover {
-  background: var(--ours-soft);
-}
-
-.region.here {
-  background: var(--ours);
-  color: var(--ours-ink);
-}
-
-.region.here .muted {
-  color: inherit;
-}
-
-nav label {
-  display: grid;
-  gap: 2px;
-  margin-top: 10px;
 }
 
 header {
@@ -261,7 +194,7 @@ aside {
     grid-template-rows: minmax(0, 1fr) minmax(0, 1fr);
   }
 
-  nav {
+  .regions {
     grid-row: 1 / -1;
   }
 

@@ -16,12 +16,13 @@ export function useShelfPlace() {
     region: word(route.query.region),
     text: word(route.query.q),
     attacks: word(route.query.attacks),
+    needs: word(route.query.needs),
     at: word(route.query.at),
   }))
 
   function go(instead: Partial<(typeof place)['value']>) {
-    const { region, text, attacks, at } = { ...place.value, ...instead }
-    const query = { region, q: text, attacks, at }
+    const { region, text, attacks, needs, at } = { ...place.value, ...instead }
+    const query = { region, q: text, attacks, needs, at }
     void router.replace({ path: '/shelf', query: Object.fromEntries(Object.entries(query).filter(([, one]) => one)) })
   }
   return { place, go }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { cautionLines } from '../../core/chart/hazard'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Item } from '../../core/slope/items'
 import { useCharts } from '../../stores/charts'
@@ -187,7 +188,7 @@ const save = (kind: 'svg' | 'png') =>
     if (failed) charts.tell(failed, 'warning')
   })
 const print = (pages: 'one' | 'tiled') =>
-  whole((picture) => printPicture(picture, scene.value!, charts.chart!.title, pages))
+  whole((picture) => printPicture(picture, scene.value!, charts.chart!.title, pages, cautionLines(charts.chart!.moves)))
 </script>
 
 <template>

@@ -7,7 +7,13 @@ const PAGE = { width: 1080, height: 725 }
 const OVERLAP = 40
 
 /** Prints the picture on one page, or on as many as it needs to be read. */
-export function printPicture(root: HTMLElement, scene: Scene, title: string, pages: 'one' | 'tiled'): void {
+export function printPicture(
+  root: HTMLElement,
+  scene: Scene,
+  title: string,
+  pages: 'one' | 'tiled',
+  cautions: readonly string[],
+): void {
   document.querySelector('.slope-print')?.remove()
   const sheet = document.createElement('div')
   sheet.className = 'slope-print'
@@ -28,7 +34,15 @@ export function printPicture(root: HTMLElement, scene: Scene, title: string, pag
       sheet.append(page)
     }
   }
+  if (cautions.length) sheet.lastElementChild!.append(listOf(cautions))
   document.body.append(sheet)
   window.addEventListener('afterprint', () => sheet.remove(), { once: true })
   window.print()
+}
+
+function listOf(lines: readonly string[]): HTMLElement {
+  const list = document.createElement('ul')
+  list.className = 'slope-cautions'
+  for (const line of lines) list.append(Object.assign(document.createElement('li'), { textContent: line }))
+  return list
 }

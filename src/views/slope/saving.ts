@@ -1,4 +1,5 @@
 import type { Scene } from '../../core/slope/scene'
+import { download } from '../frame/download'
 
 /** What of an element's look goes along with an exported picture, so that it needs no style sheet. */
 const LOOK = ['fill', 'stroke', 'stroke-width', 'stroke-dasharray', 'stroke-linecap', 'stroke-linejoin', 'paint-order', 'opacity', 'font-family', 'font-size', 'font-weight', 'text-anchor', 'dominant-baseline'] // prettier-ignore
@@ -96,12 +97,4 @@ async function drawnAt(picture: SVGSVGElement, { width, height }: Scene): Promis
   canvas.height = Math.round(height * scale)
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
   return new Promise((done, failed) => canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error('no picture')))))
-}
-
-function download(blob: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(blob)
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
 }

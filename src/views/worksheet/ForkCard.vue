@@ -9,6 +9,7 @@ import { ruleSetOf } from '../../core/chart/ruleSets'
 import type { ReactionId } from '../../core/chart/ids'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Move } from '../../core/chart/move'
+import { weightOf } from '../../core/chart/tries'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
@@ -28,7 +29,6 @@ const card = ref<HTMLElement>()
 const figure = computed(() => store.figures?.moves[props.move.id])
 const isBest = computed(() => store.figures?.positions[position.value!.id]?.best === props.move.id)
 const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
-const hazard = computed(() => props.move.hazard as { part?: string } | undefined)
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
   const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
@@ -104,7 +104,7 @@ function onKey(event: KeyboardEvent) {
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
       <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
       <span v-if="isBest" class="tag">best here</span>
-      <HazardBadge v-if="hazard?.part" :part="hazard.part" />
+      <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
         <button type="button" class="button slight" title="As a line (L)" @click="isSaying = !isSaying">line</button>
         <button
@@ -143,6 +143,9 @@ function onKey(event: KeyboardEvent) {
       :name="move.name"
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, move.tries, counts, move.name, join)"
     />
+    <p v-if="move.tries.weight !== undefined" class="muted small">
+      A guess: it counts for {{ weightOf(move.tries) }} real tries, until you set it yourself.
+    </p>
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
     </ul>

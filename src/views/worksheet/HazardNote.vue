@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import InlineText from '../../components/InlineText.vue'
+import type { Hazard } from '../../core/chart/hazard'
 import type { Move } from '../../core/chart/move'
+import { useFigures } from '../../stores/figures'
 
 /** What a move can injure, how fast, and what the partners must heed. */
-interface Hazard {
-  part?: string
-  speed?: string
-  caution?: string
-}
-
 const props = defineProps<{ move: Move }>()
-const emit = defineEmits<{ set: [hazard: Record<string, unknown>] }>()
-const hazard = computed(() => (props.move.hazard ?? {}) as Hazard)
+const emit = defineEmits<{ set: [hazard: Hazard] }>()
+const figures = useFigures()
+const hazard = computed((): Hazard => props.move.hazard ?? {})
+/** The rest of it, each with its question and what stands there while nothing is said. */
+const MORE = [
+  { field: 'control', label: 'whoever attacks controls', none: 'what must be held' },
+  { field: 'tap', label: 'whoever defends taps', none: 'when, and by hand, foot or voice' },
+  { field: 'protect', label: 'and is kept safe by', none: 'head tucked, chin, post' },
+] as const
+/** Stopping where the finish would begin. */
+const isGoal = computed(() => figures.scenario?.goal.includes(props.move.from))
 const isAsked = ref(false)
 const isShown = computed(() => props.move.hazard !== undefined || props.move.to === 'finish' || isAsked.value)
 const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.hazard, [field]: value })
@@ -41,6 +46,21 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
         multiline
         @change="set('caution', $event)"
       />
+    </p>
+    <p v-for="{ field, label, none } in MORE" :key="field" class="small">
+      <span class="muted">{{ label }}: </span>
+      <InlineText :value="hazard[field] ?? ''" :label="label" :placeholder="none" @change="set(field, $event)" />
+    </p>
+    <p v-if="move.to === 'finish'">
+      <button
+        type="button"
+        class="button slight"
+        :aria-pressed="isGoal"
+        title="The goal is the position that the finish begins from"
+        @click="figures.setScenario({ goal: isGoal ? [] : [move.from] })"
+      >
+        {{ isGoal ? 'Stopping at control: plan the finish again' : 'Position only: stop at control' }}
+      </button>
     </p>
     <p class="small muted">
       Tap early, apply slowly, release at once. Beginners and minors only with a coach beside them.

@@ -12,6 +12,7 @@ import { RULE_TAGS, type RuleTag } from '../../core/chart/ruleSet'
 import { KINDS } from '../../core/chart/words'
 import { useCharts } from '../../stores/charts'
 import CheckpointList from './CheckpointList.vue'
+import GoverningList from './GoverningList.vue'
 import HazardNote from './HazardNote.vue'
 import HoldLists from './HoldLists.vue'
 import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
@@ -93,6 +94,7 @@ function setAliases(text: string) {
       <p class="muted small">from {{ nameOf(move.from) }}</p>
     </header>
     <CheckpointList :move="move" />
+    <GoverningList :move="move" />
     <HazardNote :move="move" @set="(hazard) => set('Caution', (draft) => (draft.hazard = hazard))" />
     <div class="fields">
       <label class="across"

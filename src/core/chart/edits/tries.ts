@@ -13,8 +13,13 @@ export type Part =
   | { part: 'elsewhere'; place: PositionId | 'caught' }
   | { part: 'reaction'; reaction: ReactionId }
 
-/** The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. */
-export function withPart(tries: Tries, part: Part, count: number): Tries {
+/**
+ * The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. What the coach has set is
+ * the coach's own, and counts for what it says.
+ */
+export function withPart(before: Tries, part: Part, count: number): Tries {
+  const tries = { ...before }
+  delete tries.weight
   if (part.part === 'lands') return { ...tries, lands: count }
   if (part.part === 'stalls') return { ...tries, stalls: count }
   if (part.part === 'elsewhere') return { ...tries, elsewhere: { ...tries.elsewhere, [part.place]: count } }

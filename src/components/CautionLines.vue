@@ -1,0 +1,24 @@
+<script setup lang="ts">
+/** What a sheet must say of what its moves can injure. */
+defineProps<{ lines: readonly string[] }>()
+</script>
+
+<template>
+  <ul v-if="lines.length" class="lines" aria-label="Cautions">
+    <li v-for="line in lines" :key="line">{{ line }}</li>
+  </ul>
+</template>
+
+<style scoped>
+.lines {
+  padding: 8px 12px;
+  border: 1.5px solid var(--caution);
+  border-radius: 8px;
+  background: var(--caution-soft);
+  font-size: 14px;
+}
+
+li:last-child {
+  font-weight: 700;
+}
+</style>

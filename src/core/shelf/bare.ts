@@ -1,0 +1,15 @@
+import type { ShelfMove } from './shelf'
+
+/** What only the Shelf says of a record. */
+const SHELF_ONLY = ['check', 'catalogue', 'made', 'takes', 'leaves', 'cue', 'holdsFirst', 'size', 'ruleNote', 'alsoFrom', 'opens', 'common'] // prettier-ignore
+
+export const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as R
+
+/** A record as a chart keeps it: when to go, for whom, and whether to check it, go into its notes. */
+export function bare<R extends { notes?: string }>(record: R): R {
+  const { cue, size, ruleNote, check } = record as Partial<ShelfMove>
+  const kept = Object.entries(copyOf(record)).filter(([key]) => !SHELF_ONLY.includes(key))
+  const said = [record.notes, cue && `When: ${cue}.`, size && `Build: ${size}.`, ruleNote && `Rules: ${ruleNote}.`, check && 'Check with your coach.'] // prettier-ignore
+  const notes = said.filter(Boolean).join(' ')
+  return { ...(Object.fromEntries(kept) as R), ...(notes ? { notes } : {}) }
+}

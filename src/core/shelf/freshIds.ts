@@ -1,0 +1,80 @@
+import { idFromName } from '../chart/ids'
+import type { Tries } from '../chart/tries'
+import type { Shelf, ShelfMove, ShelfRegion } from './shelf'
+
+type Renamed = ReadonlyMap<string, string>
+
+/** Every id that is on a shelf. */
+export const idsOnShelf = ({ regions, positions, holds, moves, reactions }: Shelf): Set<string> =>
+  new Set([...regions, ...positions, ...holds, ...moves, ...reactions].map(({ id }) => id))
+
+/** The same shelf with other ids where some are taken, wherever they stand. */
+export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): ShelfRegion {
+  const used = new Set(taken)
+  const id = used.has(region.id) ? idFromName(region.title, used) : region.id
+  used.add(id)
+  const places = freshen(region.positions, used)
+  const holds = freshen(region.holds, used)
+  const moves = freshen(region.moves, used)
+  const reactions = freshen(region.reactions, used)
+  const of = <I extends string>(map: Renamed, one: I): I => (map.get(one) ?? one) as I
+  const all = <I extends string>(map: Renamed, list: I[] | undefined) => list?.map((one) => of(map, one))
+  const tries = (one: Tries | undefined) =>
+    one && { ...one, ...defined({ elsewhere: keys(one.elsewhere, places), reactions: keys(one.reactions, reactions) }) }
+  const move = (one: ShelfMove): ShelfMove => ({
+    ...one,
+    ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to), tries: tries(one.tries)! },
+    ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), alsoFrom: all(places, one.alsoFrom) }),
+    ...defined({ needs: all(holds, one.needs), adds: all(holds, one.adds), drops: all(holds, one.drops) }),
+    ...defined({ keeps: all(holds, one.keeps), strips: all(holds, one.strips), checkpoints: gated(one, holds) }),
+  })
+  return {
+    ...region,
+    id,
+    positions: region.positions.map((one) => ({
+      ...one,
+      id: of(places, one.id),
+      ...defined({ holds: all(holds, one.holds), mirror: one.mirror && of(places, one.mirror) }),
+      ...(one.unprompted ? { unprompted: { ...one.unprompted, reactions: keys(one.unprompted.reactions, reactions)! } } : {}), // prettier-ignore
+    })),
+    holds: region.holds.map((one) => ({ ...one, id: of(holds, one.id) })),
+    moves: region.moves.map(move),
+    reactions: region.reactions.map((one) => ({
+      ...one,
+      ...{ id: of(reactions, one.id), endsIn: of(places, one.endsIn) },
+      ...defined({ adds: all(holds, one.adds), strips: all(holds, one.strips), mirror: one.mirror && of(moves, one.mirror) }), // prettier-ignore
+    })),
+    answers: region.answers.map((one) => ({
+      ...one,
+      ...{ reaction: of(reactions, one.reaction), move: of(moves, one.move) },
+      ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), tries: tries(one.tries) }),
+    })),
+  }
+}
+
+/** Takes an id for each record: its own where that is free. */
+function freshen(records: readonly { id: string; name: string }[], used: Set<string>): Renamed {
+  const fresh = new Map<string, string>()
+  for (const { id, name } of records) {
+    const own = used.has(id) ? idFromName(name, used) : id
+    used.add(own)
+    fresh.set(id, own)
+  }
+  return fresh
+}
+
+const keys = (map: Record<string, number> | undefined, fresh: Renamed): Record<string, number> | undefined =>
+  map && Object.fromEntries(Object.entries(map).map(([key, n]) => [fresh.get(key) ?? key, n]))
+
+const gated = ({ checkpoints }: ShelfMove, holds: Renamed): ShelfMove['checkpoints'] =>
+  checkpoints?.map((one) => {
+    const { gate } = one
+    if (!gate) return one
+    const renamed = (id: typeof gate.hold) => (holds.get(id) ?? id) as typeof gate.hold
+    return { ...one, gate: { hold: renamed(gate.hold), next: renamed(gate.next) } }
+  })
+
+/** Without the fields that are not there. */
+function defined<T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined | ''> } {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== '')) as { [K in keyof T]?: Exclude<T[K], undefined | ''> } // prettier-ignore
+}

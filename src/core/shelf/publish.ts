@@ -1,0 +1,68 @@
+import type { Answer } from '../chart/answer'
+import type { Chart } from '../chart/chart'
+import { idFromName } from '../chart/ids'
+import type { Move } from '../chart/move'
+import type { Reaction } from '../chart/reaction'
+import type { Tries } from '../chart/tries'
+import { withFreshIds } from './freshIds'
+import type { ShelfRegion } from './shelf'
+
+/**
+ * A part of a chart as a shelf of its own: the positions with their holds, what is tried from them and where that leads,
+ * what they do about it and what is answered. `taken`: ids that are on other shelves, which it must not use.
+ */
+export function publish(
+  chart: Chart,
+  positions: readonly string[],
+  title: string,
+  taken: ReadonlySet<string>,
+): ShelfRegion {
+  const chosen = new Set(positions)
+  const moves = chart.moves.filter(({ from }) => chosen.has(from))
+  const answers = answersAmong(chart, moves)
+  const reactions = metBy(chart, chosen, [...moves, ...answers])
+  const places = new Set([...chosen, ...moves.flatMap(placesOf), ...answers.flatMap(placesOf), ...reactions.map(({ endsIn }) => endsIn as string)]) // prettier-ignore
+  const there = chart.positions.filter(({ id }) => places.has(id))
+  const held = new Set<string>([...there.flatMap(({ holds = [] }) => holds), ...moves.flatMap(holdsOf), ...reactions.flatMap(({ adds = [], strips = [] }) => [...adds, ...strips])]) // prettier-ignore
+  const moveIds = new Set<string>(moves.map(({ id }) => id))
+  const checkpoints = new Set(moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
+  const region: ShelfRegion = {
+    ...{ id: idFromName(title, taken), title, rules: [], variants: [], cautions: [] },
+    positions: there.map((one) => only(one, { mirror: places.has(one.mirror ?? ''), unprompted: chosen.has(one.id) })),
+    holds: (chart.holds ?? []).filter(({ id }) => held.has(id)),
+    moves,
+    reactions: reactions.map((one) => {
+      const bare = only(one, { mirror: moveIds.has(one.mirror ?? '') })
+      return one.breaks ? { ...bare, breaks: one.breaks.filter((id) => checkpoints.has(id)) } : bare
+    }),
+    answers,
+  }
+  return withFreshIds(region, taken)
+}
+
+/** The record without the fields that are not to be kept. */
+function only<R extends object>(record: R, kept: Partial<Record<keyof R, boolean>>): R {
+  return Object.fromEntries(Object.entries(record).filter(([key]) => kept[key as keyof R] ?? true)) as R
+}
+
+function answersAmong(chart: Chart, moves: readonly Move[]): Answer[] {
+  const ids = new Set<string>(moves.map(({ id }) => id))
+  const met = new Set(moves.flatMap(({ tries }) => Object.keys(tries.reactions ?? {})))
+  return chart.answers.filter(({ move, reaction }) => ids.has(move) && met.has(reaction))
+}
+
+function metBy(chart: Chart, positions: ReadonlySet<string>, tried: readonly { tries?: Tries }[]): Reaction[] {
+  const ids = new Set(tried.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})))
+  for (const { id, unprompted } of chart.positions) {
+    if (positions.has(id)) for (const one of Object.keys(unprompted?.reactions ?? {})) ids.add(one)
+  }
+  return chart.reactions.filter(({ id }) => ids.has(id))
+}
+
+const placesOf = ({ to, stallsIn, tries }: { to?: string; stallsIn?: string; tries?: Tries }): string[] =>
+  [to ?? '', stallsIn ?? '', ...Object.keys(tries?.elsewhere ?? {})].filter(Boolean)
+
+function holdsOf({ needs = [], adds = [], drops = [], keeps = [], strips = [], checkpoints = [] }: Move): string[] {
+  const gates = checkpoints.flatMap(({ gate }) => (gate ? [gate.hold, gate.next] : []))
+  return [...needs, ...adds, ...drops, ...keeps, ...strips, ...gates]
+}
