@@ -61,6 +61,10 @@ const worths = useTrials(
       <span v-if="variants.length" class="muted small"> · schools differ on {{ variants.length }}</span>
       <span v-if="against" class="finding"> · the numbers say otherwise on {{ against }}</span>
     </summary>
+    <p v-if="against" class="muted small">
+      Where the numbers say otherwise it is a finding, not an error: look at the tries, or at what this chart knows and
+      the rule does not.
+    </p>
     <ul>
       <li v-for="{ rule, compared } in rules" :key="rule.id">
         <p>
@@ -69,8 +73,7 @@ const worths = useTrials(
         <p class="muted small">{{ rule.because }}.</p>
         <p v-if="compared?.says === 'the other way'" class="finding">
           Here the numbers say otherwise: {{ nameOf(compared.rejected) }} is worth
-          {{ changeText(-compared.by) }} against {{ nameOf(compared.preferred) }}. A finding, not an error: look at the
-          tries, or at what this chart knows that the rule does not.
+          {{ changeText(-compared.by) }} against {{ nameOf(compared.preferred) }}.
         </p>
         <p v-else-if="compared" class="small agrees">
           {{
