@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import DrillList from './DrillList.vue'
 import FirstSteps from './FirstSteps.vue'
 import HundredExchanges from './HundredExchanges.vue'
 import LooseEnds from './LooseEnds.vue'
@@ -24,10 +25,13 @@ const figures = useFigures()
     </p>
     <template v-if="figures.figures">
       <div class="column">
-        <WorstLeaks />
+        <DrillList />
         <MovesInUse />
       </div>
-      <LooseEnds />
+      <div class="column">
+        <WorstLeaks />
+        <LooseEnds />
+      </div>
     </template>
     <FirstSteps class="wide" />
     <p class="muted small wide">

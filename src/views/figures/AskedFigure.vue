@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { costText, finer, hundred, share, signed } from '../../components/figureText'
+import { changeText, costText, finer, hundred, share, signed } from '../../components/figureText'
 import NetMark from '../../components/NetMark.vue'
 import { NOTEWORTHY } from '../../core/insight/nets'
 import { useAsking } from './ask'
@@ -11,7 +11,7 @@ const props = defineProps<{
   value: number | null | undefined
   asked: Asked
   label: string
-  form?: 'value' | 'net' | 'cost' | 'share'
+  form?: 'value' | 'net' | 'cost' | 'share' | 'gain'
 }>()
 
 const { ask, anchor } = useAsking()
@@ -20,6 +20,7 @@ const text = computed(() => {
   const value = props.value ?? 0
   if (props.form === 'net') return signed(value)
   if (props.form === 'cost') return costText(value)
+  if (props.form === 'gain') return changeText(value)
   return props.form === 'share' ? share(value) : hundred(value)
 })
 const moved = ref<'up' | 'down' | null>(null)

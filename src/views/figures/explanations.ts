@@ -22,6 +22,8 @@ export type Asked =
   | { of: 'start' }
   /** What a loose end costs: `cost` more if nothing came of it. */
   | { of: 'cost'; reaction: string; cost: number }
+  /** What the start would rise by: the plan solved anew with what is said. */
+  | { of: 'gain'; head: string; with: string; gain: number }
   /** What a leak takes from an exchange: how often it is met times its net. */
   | { of: 'leak'; reaction: string; visits: number; net: number }
   | { of: 'uses'; move: MoveId }
@@ -55,6 +57,14 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
     ]
     const plan = 'The plan worked out anew, with these tries moved to nothing:'
     return { title: `What it costs: ${asked.reaction}`, plan, rows, total: asked.cost, isDifference: true }
+  }
+  if (asked.of === 'gain') {
+    const rows = [
+      { text: `worth of the start with it`, chance: 1, value: figures.value + asked.gain },
+      { text: 'less: worth of the start now', chance: -1, value: figures.value },
+    ]
+    const plan = `The plan worked out anew, with ${asked.with}:`
+    return { title: `What it would bring: ${asked.head}`, plan, rows, total: asked.gain, isDifference: true }
   }
   if (asked.of === 'leak') {
     const rows = [{ text: 'met, each time this much worse', chance: asked.visits, value: asked.net }]

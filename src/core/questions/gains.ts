@@ -1,0 +1,118 @@
+import type { Chart } from '../chart/chart'
+import { idFromName, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
+import type { Move } from '../chart/move'
+import { totalOf, type Tries } from '../chart/tries'
+import type { Scenario } from '../game/scenario'
+import type { LooseEnd } from '../insight/looseEnds'
+import { nextHolds } from '../pin/arrange'
+import { occupancyOf } from '../solve/occupancy'
+import type { Solution } from '../solve/solution'
+import type { DrillTarget } from './target'
+import { mostVisited, rankDrills, rankLooseEnds } from './leaders'
+import { solved, startWorth, type Work } from './work'
+
+/** What would be worth having, and how much the start's value would rise by it. */
+export type Gain = { gain: number } & (
+  | { of: 'drill'; target: DrillTarget }
+  | { of: 'new answer'; end: LooseEnd; visits: number }
+  | { of: 'hold'; position: PositionId; hold: string }
+)
+
+/** So many of each kind are solved again; the others promise less. Of drills more where a solve takes little. */
+const LEADERS = { drills: { fewest: 8, most: 24 }, looseEnds: 6, holds: 3 }
+const STATES_A_LIST = 50_000
+
+/** What an answer that is not there yet is taken to do: it lands half of the time, and brings us back to where we were. */
+export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
+
+/** A chart as it would be, and what is found by solving it. */
+interface Trial {
+  chart: Chart
+  found(gain: number): Gain
+}
+
+/**
+ * The drills, new answers and holds that buy the most, best first. Each is solved again; which are is decided by what
+ * they promise to first order.
+ */
+export function* drillGains(chart: Chart, scenario: Scenario): Work<Gain[]> {
+  const solution = solved(chart, scenario, { everySecond: true })
+  if (!solution) return []
+  const now = solution.values[solution.game.start]
+  const trials = leadersOf(chart, solution)
+  const gains: Gain[] = []
+  for (let i = 0; i < trials.length; i++) {
+    yield (i + 1) / (trials.length + 1)
+    const worth = startWorth(trials[i].chart, scenario)
+    if (worth !== null) gains.push(trials[i].found(worth - now))
+  }
+  return gains.sort((a, b) => b.gain - a.gain)
+}
+
+function leadersOf(chart: Chart, solution: Solution): Trial[] {
+  const occupancy = occupancyOf(solution)
+  const { fewest, most } = LEADERS.drills
+  const some = Math.max(fewest, Math.min(most, Math.floor(STATES_A_LIST / solution.game.stateCount)))
+  const drills = rankDrills(solution, occupancy).slice(0, some)
+  const ends = rankLooseEnds(solution, occupancy).slice(0, LEADERS.looseEnds)
+  const places = mostVisited(solution, occupancy)
+  const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, LEADERS.holds)
+  return [
+    ...drills.map((target): Trial => ({ chart: withDrilled(chart, target), found: (gain) => ({ of: 'drill', target, gain }) })), // prettier-ignore
+    ...ends.map(({ end, visits }): Trial => ({ chart: withNewAnswer(chart, end), found: (gain) => ({ of: 'new answer', end, visits, gain }) })), // prettier-ignore
+    ...holds.map(({ position, hold }): Trial => ({ chart: withHold(chart, position, hold), found: (gain) => ({ of: 'hold', position, hold, gain }) })), // prettier-ignore
+  ]
+}
+
+/** The tries with a tenth of all of them (or what there is) moved from the other outcomes, in proportion, to landing. */
+export function drilledTries(tries: Tries): Tries {
+  const { lands = 0, stalls = 0, elsewhere, reactions } = tries
+  const total = totalOf(tries)
+  const others = total - lands
+  if (others <= 0) return tries
+  const moved = Math.min(total / 10, others)
+  const keep = 1 - moved / others
+  const scale = (map: Record<string, number>) =>
+    Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * keep]))
+  return {
+    ...tries,
+    ...{ lands: lands + moved, stalls: stalls * keep },
+    ...(elsewhere ? { elsewhere: scale(elsewhere) } : {}),
+    ...(reactions ? { reactions: scale(reactions) } : {}),
+  }
+}
+
+/** The chart once a move or an answer has been drilled: one more of ten lands. */
+export function withDrilled(chart: Chart, target: DrillTarget): Chart {
+  if (target.of === 'move') {
+    const moves = chart.moves.map((move) => (move.id === target.move ? { ...move, tries: drilledTries(move.tries) } : move)) // prettier-ignore
+    return { ...chart, moves }
+  }
+  const answers = chart.answers.map((answer, i) =>
+    i === target.answer && answer.tries ? { ...answer, tries: drilledTries(answer.tries) } : answer,
+  )
+  return { ...chart, answers }
+}
+
+/** The chart with an answer to a loose end that lands half of the time and brings us back to where it was met. */
+export function withNewAnswer(chart: Chart, { position, reaction }: LooseEnd): Chart {
+  const move: Move = {
+    ...{ id: idFromName('A new answer', new Set(chart.moves.map(({ id }) => id))) as MoveId, name: 'A new answer' },
+    ...{ kind: 'hold' as const, seconds: 3, tries: NEW_ANSWER },
+    ...{ from: position, to: position },
+  }
+  const answer = { reaction: reaction as ReactionId, move: move.id }
+  return { ...chart, moves: [...chart.moves, move], answers: [...chart.answers, answer] }
+}
+
+/** The hold that takes most from them in a position, if one takes anything. */
+function nextHold(chart: Chart, position: PositionId): { position: PositionId; hold: HoldId } | undefined {
+  const next = nextHolds(chart, position).find(({ takes }) => takes > 0)
+  return next && { position, hold: next.hold as HoldId }
+}
+
+/** The chart with one more hold, of a limb that is free, on in a position. */
+export function withHold(chart: Chart, position: PositionId, hold: HoldId): Chart {
+  const positions = chart.positions.map((one) => (one.id === position ? { ...one, holds: [...(one.holds ?? []), hold] } : one)) // prettier-ignore
+  return { ...chart, positions }
+}

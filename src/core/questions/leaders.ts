@@ -1,0 +1,105 @@
+import type { PositionId } from '../chart/ids'
+import { moveId, positionId } from '../game/describe'
+import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
+import { FINISH } from '../game/chartIndex'
+import { looseEndsOf, visitsOf, type LooseEnd } from '../insight/looseEnds'
+import type { Occupancy } from '../solve/occupancy'
+import { fullClock, type Solution } from '../solve/solution'
+import type { DrillTarget } from './target'
+
+/*
+ * What promises most, to first order: the plan stays as it is, and the value of the start changes by how often each
+ * action is taken times what it would be worth more (the envelope theorem). With the values of the full clock at all
+ * times this is no more than an order; what leads it is solved again.
+ */
+
+const TENTH = 0.1
+
+/** What can be drilled, by what it promises, the most first. */
+export function rankDrills(solution: Solution, occupancy: Occupancy): DrillTarget[] {
+  const { game } = solution
+  const answers = ownTries(game)
+  const promises = new Map<string, { target: DrillTarget; promise: number }>()
+  for (let g = 0; g < game.groupCount; g++) {
+    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      const move = game.meaning.actionMove[a]
+      const more = move === NONE ? 0 : promiseOf(solution, occupancy, g, a)
+      if (more <= 0) continue
+      const answer = game.meaning.actionAnswer[a]
+      const isOwn = answers.has(answer)
+      const key = isOwn ? `answer ${answer}` : `move ${move}`
+      const target: DrillTarget = isOwn ? { of: 'answer', answer } : { of: 'move', move: moveId(game, move) }
+      promises.set(key, { target, promise: (promises.get(key)?.promise ?? 0) + more })
+    }
+  }
+  return [...promises.values()].sort((one, other) => other.promise - one.promise).map(({ target }) => target)
+}
+
+function ownTries({ meaning }: Game): Set<number> {
+  const answers = meaning.index.reactions.flatMap((reaction) => reaction.answers)
+  return new Set(answers.filter(({ record }) => record.tries).map(({ index }) => index))
+}
+
+/** What one action promises: as often as it is taken; or as far as it would overtake what is better now. */
+function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number): number {
+  const { game, values, evaluator } = solution
+  const worth = TENTH * game.actionAlive[a] * landingOverRest(solution, a)
+  let promise = 0
+  for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
+    if (occupancy.states[state] === 0) continue
+    const over = evaluator.actionInState(a, fullClock(solution), state) + worth - values[state]
+    if (over > 0) promise += occupancy.states[state] * over
+  }
+  return Math.max(promise, occupancy.actions[a] * worth)
+}
+
+/** How much better landing is than what comes of it otherwise. */
+function landingOverRest({ game, values }: Solution, a: number): number {
+  let rest = 0
+  let mass = 0
+  let landing: number | null = null
+  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
+    if (game.meaning.outcomeKind[o] === OUTCOME.lands) {
+      landing = values[game.outcomeState[o]]
+      continue
+    }
+    rest += game.outcomeChance[o] * values[game.outcomeState[o]]
+    mass += game.outcomeChance[o]
+  }
+  if (mass === 0) return 0
+  return (landing ?? whereItWouldLand(game, values, a)) - rest / mass
+}
+
+function whereItWouldLand({ meaning }: Game, values: Float64Array, a: number): number {
+  const { to } = meaning.index.moves[meaning.actionMove[a]]
+  if (to === FINISH) return 1
+  return to < 0 || meaning.ownState[to] === NONE ? -1 : values[meaning.ownState[to]]
+}
+
+/** The loose ends, those first that cost most as often as they are met. */
+export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: LooseEnd; visits: number }[] {
+  const { game, values } = solution
+  const { index, ownState } = game.meaning
+  const ends = looseEndsOf(index)
+  const visits = visitsOf(game, occupancy, ends)
+  const fall = ({ position, reaction }: LooseEnd) => {
+    const from = values[ownState[index.positionOf.get(position)!]]
+    const { endsIn } = index.reactions.find(({ record }) => record.id === reaction)!
+    return from - (endsIn < 0 ? -1 : values[ownState[endsIn]])
+  }
+  return ends
+    .map((end, i) => ({ end, visits: visits[i] }))
+    .sort((a, b) => b.visits * fall(b.end) - a.visits * fall(a.end) || fall(b.end) - fall(a.end))
+}
+
+/** Positions that an exchange is in, those that it comes to most often first. */
+export function mostVisited({ game }: Solution, occupancy: Occupancy): PositionId[] {
+  const visits = new Map<number, number>()
+  for (let state = TERMINALS; state < game.stateCount; state++) {
+    const g = game.stateGroup[state]
+    if (game.groupIsReaction[g] || occupancy.states[state] === 0) continue
+    const place = game.meaning.groupPlace[g]
+    visits.set(place, (visits.get(place) ?? 0) + occupancy.states[state])
+  }
+  return [...visits].sort((a, b) => b[1] - a[1]).map(([place]) => positionId(game, place))
+}

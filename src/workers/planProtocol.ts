@@ -1,0 +1,19 @@
+import type { Changed } from '../core/chart/changes'
+import type { Scenario } from '../core/game/scenario'
+import type { Gain } from '../core/questions/gains'
+
+/** What is asked of a plan, by question; each is work of its own that shows how far it is and can be given up. */
+export interface PlanAnswers {
+  gains: Gain[]
+}
+
+export type PlanQuestion = { of: 'gains' }
+export type AnswerTo<Q extends PlanQuestion> = PlanAnswers[Q['of']]
+
+export type ToPlan =
+  { kind: 'ask'; ticket: number; changed: Changed; scenario: Scenario; question: PlanQuestion } | { kind: 'stop' }
+
+/** How far it is, 0 to 1; or the answer, null where it could not be worked out. */
+export type FromPlan =
+  | { kind: 'done'; ticket: number; done: number }
+  | { kind: 'answer'; ticket: number; answer: PlanAnswers[keyof PlanAnswers] | null }

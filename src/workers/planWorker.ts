@@ -1,0 +1,40 @@
+import { withChanged } from '../core/chart/changes'
+import type { Chart } from '../core/chart/chart'
+import { checkReferences } from '../core/chart/references'
+import type { Scenario } from '../core/game/scenario'
+import { drillGains } from '../core/questions/gains'
+import type { Work } from '../core/questions/work'
+import type { FromPlan, PlanAnswers, PlanQuestion, ToPlan } from './planProtocol'
+
+/** Works out what is asked of a plan, a step at a time, until it is done or something newer is asked. */
+export class PlanWorker {
+  private newest = -1
+  private chart: Chart | null = null
+
+  constructor(
+    private readonly send: (message: FromPlan) => void,
+    /** Lets messages that have come in be heard before going on. */
+    private readonly pause: () => Promise<void>,
+  ) {}
+
+  async receive(message: ToPlan): Promise<void> {
+    if (message.kind === 'stop') return void (this.newest = -1)
+    const { ticket, changed, scenario, question } = message
+    this.newest = ticket
+    const chart = withChanged(this.chart, changed)
+    this.chart = chart
+    if (checkReferences(chart).length) return this.send({ kind: 'answer', ticket, answer: null })
+    const work = workOn(chart, scenario, question)
+    for (;;) {
+      await this.pause()
+      if (this.newest !== ticket) return
+      const { done, value } = work.next()
+      if (done) return this.send({ kind: 'answer', ticket, answer: value })
+      this.send({ kind: 'done', ticket, done: value })
+    }
+  }
+}
+
+function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<PlanAnswers[keyof PlanAnswers] | null> {
+  return { gains: () => drillGains(chart, scenario) }[question.of]()
+}
