@@ -14,6 +14,7 @@ export const router = createRouter({
       component: () => import('../views/worksheet/WorksheetView.vue'),
     },
     { path: '/holds/:position?', name: 'holds', component: () => import('../views/holds/HoldsView.vue') },
+    { path: '/runs/:what?', name: 'runs', component: () => import('../views/runs/RunsView.vue') },
     { path: '/score/:run?', name: 'score', component: () => import('../views/score/ScoreView.vue') },
     { path: '/shelf', name: 'shelf', component: () => import('../views/shelf/ShelfView.vue') },
     { path: '/rules', name: 'rules', component: () => import('../views/rules/RulesView.vue') },

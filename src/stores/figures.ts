@@ -6,6 +6,8 @@ import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
 import { pointsOf } from '../core/insight/scored'
 import { useCharts } from './charts'
+import type { PositionId } from '../core/chart/ids'
+import type { ScriptLength } from '../core/questions/script'
 import type { RunPath } from '../workers/protocol'
 import { CHANGE_MARK, useSolving } from './solving'
 
@@ -72,5 +74,6 @@ export const useFigures = defineStore('figures', () => {
 
   const explain = (question: Question) => client.explain(question)
   const along = (run: RunPath) => client.along(run)
-  return { ...found, scenario, rules, points, met, setScenario, explain, along }
+  const script = (from: PositionId, length: ScriptLength) => client.script(from, length)
+  return { ...found, scenario, rules, points, met, setScenario, explain, along, script }
 })

@@ -7,6 +7,7 @@ import type { Figures, Worths } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
 import type { Scored } from '../core/insight/scored'
 import type { Problem } from '../core/problem'
+import type { Script, ScriptLength } from '../core/questions/script'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 
 /** Where a run begins and what happens in it. */
@@ -17,6 +18,7 @@ export type ToSolver =
   | { kind: 'solve'; ticket: number; changed: Changed; scenario: Scenario }
   | { kind: 'explain'; ticket: number; question: Question }
   | { kind: 'along'; ticket: number; run: RunPath }
+  | { kind: 'script'; ticket: number; from: PositionId; length: ScriptLength }
 
 /** Everything that the solver says to the page. */
 export type FromSolver =
@@ -24,6 +26,7 @@ export type FromSolver =
   | { kind: 'problems'; ticket: number; problems: Problem[] }
   | { kind: 'explanation'; ticket: number; explanation: Explanation | null }
   | { kind: 'worths'; ticket: number; worths: (number | null)[] | null }
+  | { kind: 'script'; ticket: number; script: Script | null }
 
 /**
  * A loose end of the figures, by its place there; and the start's value, which its cost is measured against. `scores`:

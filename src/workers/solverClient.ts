@@ -3,7 +3,9 @@ import type { Chart } from '../core/chart/chart'
 import type { Scenario } from '../core/game/scenario'
 import type { Explanation, Question } from '../core/insight/explain'
 import type { Figures } from '../core/insight/figures'
+import type { PositionId } from '../core/chart/ids'
 import type { Problem } from '../core/problem'
+import type { Script, ScriptLength } from '../core/questions/script'
 import type { FromSolver, RunPath, ToSolver } from './protocol'
 import type { WorkerLike } from './workerLike'
 
@@ -58,6 +60,12 @@ export class SolverClient {
     return heard.then((answer) => (answer?.kind === 'worths' ? answer.worths : null))
   }
 
+  /** The best plan from a position as far as it matters, of the newest solved chart; null where it has none. */
+  script(from: PositionId, length: ScriptLength): Promise<Script | null> {
+    const heard = this.query((ticket) => ({ kind: 'script', ticket, from, length }))
+    return heard.then((answer) => (answer?.kind === 'script' ? answer.script : null))
+  }
+
   private query(message: (ticket: number) => ToSolver): Promise<FromSolver | null> {
     const ticket = ++this.ticket
     return new Promise((answer) => {
@@ -96,7 +104,7 @@ export class SolverClient {
   }
 
   private receive(message: FromSolver): void {
-    if (message.kind === 'explanation' || message.kind === 'worths') {
+    if (message.kind === 'explanation' || message.kind === 'worths' || message.kind === 'script') {
       this.questions.get(message.ticket)?.(message)
       this.questions.delete(message.ticket)
       return

@@ -6,6 +6,7 @@ import { worthsAlong } from '../core/insight/along'
 import { explain } from '../core/insight/explain'
 import { figuresOf } from '../core/insight/figures'
 import type { Problem } from '../core/problem'
+import { scriptFrom } from '../core/questions/script'
 import type { Solution } from '../core/solve/solution'
 import type { FromSolver, ToSolver } from './protocol'
 
@@ -24,6 +25,10 @@ export class SolverWorker {
     }
     if (message.kind === 'along') {
       return this.send({ kind: 'worths', ticket, worths: this.solution && worthsAlong(this.solution, message.run) })
+    }
+    if (message.kind === 'script') {
+      const script = this.solution && scriptFrom(this.solution, message.from, message.length)
+      return this.send({ kind: 'script', ticket, script })
     }
     try {
       this.solve(ticket, message.changed, message.scenario)

@@ -138,6 +138,7 @@ describe('the palette', () => {
       'desk',
       'slope',
       'worksheet',
+      'runs',
       'holds',
       'score',
       'shelf',

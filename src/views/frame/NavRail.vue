@@ -26,6 +26,7 @@ const GROUPS: { name: string; screens: Screen[] }[] = [
       { to: '/desk', name: 'Desk' },
       { to: '/slope', name: 'Slope' },
       { to: '/worksheet', name: 'Worksheet' },
+      { to: '/runs', name: 'Runs' },
       { to: '/holds', name: 'Holds', also: '/score' },
     ],
   },

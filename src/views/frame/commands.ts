@@ -23,6 +23,13 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
     { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },
     { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
+    {
+      key: 'runs',
+      name: 'Runs',
+      aliases: ['script', 'chain', 'how they would beat us'],
+      where: 'screen',
+      go: { path: '/runs' },
+    },
     { key: 'holds', name: 'Holds', aliases: ['pin', 'controls'], where: 'screen', go: { path: '/holds' } },
     { key: 'score', name: 'Limb score', aliases: ['runs', 'arms and legs'], where: 'screen', go: { path: '/score' } },
     { key: 'shelf', name: 'Shelf', aliases: ['library', 'catalogue'], where: 'screen', go: { path: '/shelf' } },

@@ -1,0 +1,187 @@
+import type { Chart } from '../chart/chart'
+import { ALWAYS } from '../chart/hazard'
+import { lookUp } from '../chart/lookUp'
+import type { Move } from '../chart/move'
+import type { Script, ScriptStep, ScriptWay } from './script'
+import { listed, lowerFirst, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
+
+/** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
+export interface Told {
+  number: number
+  key: number
+  /** The position, and the move that is told. */
+  position: string
+  move: string | null
+  head: string
+  /** Sentences as one would say them. */
+  says: string[]
+  /** What to watch: a checkpoint with its test, the usual mistake, the caution. */
+  watch: string[]
+  /** Of the position; null where another move has just come to nothing, which is worth less. */
+  value: number | null
+  reach: number
+}
+
+/** How many answers deep one sentence goes before it says where to read on. */
+const DEEP = 3
+
+/** The script as a coach would say it, a paragraph a position. */
+export function sayScript(chart: Chart, script: Script): Told[] {
+  return new Saying(chart, script).all()
+}
+
+class Saying {
+  private readonly byKey: Map<number, ScriptStep>
+  /** The number of the paragraph that tells a step. What is tried in one position is told once, whatever came to nothing before. */
+  private readonly numbers = new Map<number, number>()
+  private readonly paragraphs: ScriptStep[] = []
+
+  constructor(
+    private readonly chart: Chart,
+    script: Script,
+  ) {
+    this.byKey = new Map(script.steps.map((step) => [step.key, step]))
+    for (const step of script.steps) {
+      if (step.reaction || this.isSaidAbove(step)) continue
+      const same = this.paragraphs.findIndex(({ position, does }) => position === step.position && does === step.does)
+      if (same < 0) this.paragraphs.push(step)
+      this.numbers.set(step.key, same < 0 ? this.paragraphs.length : same + 1)
+    }
+  }
+
+  all(): Told[] {
+    return this.paragraphs.map((step, i) => this.paragraph(step, i + 1))
+  }
+
+  /** Trying the same again where it has just come to nothing is said in the sentence before. */
+  private isSaidAbove({ stalled, does, ways }: ScriptStep): boolean {
+    return stalled !== undefined && (does === stalled || does === 'wait' || ways.length === 0)
+  }
+
+  private paragraph(step: ScriptStep, number: number): Told {
+    const move = step.does ? lookUp(this.chart.moves, step.does) : undefined
+    return {
+      ...{ number, key: step.key, value: step.stalled ? null : step.value, reach: step.reach },
+      ...{ position: step.position, move: move?.id ?? null, head: this.headOf(step) },
+      says: [this.lead(step, number), ...this.follows(step)],
+      watch: move ? watchOf(move) : [],
+    }
+  }
+
+  private headOf({ position, does }: ScriptStep): string {
+    const name = this.placeName(position)
+    const isShared = this.paragraphs.filter((one) => one.position === position).length > 1
+    return isShared && does && lookUp(this.chart.moves, does) ? `${name}: ${lowerFirst(this.moveName(does))}` : name
+  }
+
+  private lead(step: ScriptStep, number: number): string {
+    const place = lowerFirst(this.placeName(step.position))
+    const does = this.telling(step)
+    if (step.stalled) return `In ${place}, once the other came to nothing, ${does}.`
+    return number === 1 ? `From ${place}, ${does}.` : `In ${place}, ${does}.`
+  }
+
+  private telling({ does }: ScriptStep): string {
+    if (does === null) return 'time is up'
+    if (does === 'wait') return 'hold still'
+    return does === 'concede' ? 'let it go' : tellMove(this.moveName(does))
+  }
+
+  /** What comes of a step: landing, what they do, nothing; the most frequent first, landing before all. */
+  private follows(step: ScriptStep): string[] {
+    const landing = step.ways.filter(({ kind }) => kind === 'lands')
+    const met = step.ways.filter(({ kind }) => kind === 'reaction')
+    const rest = step.ways.filter(({ kind }) => kind === 'elsewhere')
+    const nothing = step.ways.filter(({ kind }) => kind === 'nothing')
+    const told = met.filter(({ to }) => this.byKey.has(to as number))
+    const seldom = met.filter((way) => !told.includes(way))
+    return [
+      ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
+      ...told.map((way) => this.answered(way, 1)),
+      ...rest.map((way) => `${upperFirst(timesOfTen(way.share))} it ends elsewhere: ${this.whereTo(way)}.`),
+      ...(step.does === 'wait' ? [] : nothing.map((way) => this.otherwise(step, way))),
+      ...(seldom.length ? [`More seldom ${listed(seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))), 'or')}.`] : []), // prettier-ignore
+    ]
+  }
+
+  /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
+  private answered(way: ScriptWay, depth: number): string {
+    const step = this.byKey.get(way.to as number)!
+    const often = depth === 1 ? ` (${timesOfTen(way.share)})` : ''
+    const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(way.reaction!))}${depth > 1 ? ' then' : ''}${often}`
+    if (step.does === 'concede' || step.does === null)
+      return `${start}, ${this.conceded(way, step)}${depth === 1 ? '.' : ''}`
+    const lands = step.ways.find(({ kind }) => kind === 'lands')
+    const said = `${start}, ${tellMove(this.moveName(step.does as string))}${lands ? `: ${this.whereTo(lands)}` : ''}`
+    const deeper = step.ways.filter(({ kind, to }) => kind === 'reaction' && this.byKey.has(to as number))
+    const more = depth < DEEP ? deeper.map((next) => this.answered(next, depth + 1)) : []
+    return `${[said, ...more].join('; ')}${depth === 1 ? '.' : ''}`
+  }
+
+  private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
+    const where = ways.length ? this.whereTo(ways[0]) : position === 'caught' ? 'they finish us' : `we are in ${lowerFirst(this.placeName(position))}` // prettier-ignore
+    const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
+    return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
+  }
+
+  private otherwise(step: ScriptStep, way: ScriptWay): string {
+    const next = typeof way.to === 'number' ? this.byKey.get(way.to) : undefined
+    if (typeof way.to !== 'number') return `Otherwise ${this.whereTo(way)}.`
+    if (!next)
+      return way.position === step.position ? 'Otherwise we are still there.' : `Otherwise ${this.whereTo(way)}.`
+    if (!next.stalled && next.position !== step.position) return `Otherwise ${this.whereTo(way)}.`
+    if (next.does === step.does) return 'Otherwise try it again.'
+    if (next.does === 'wait') return 'Otherwise hold still.'
+    return `Otherwise ${this.telling(next)}${this.onAt(next.key)}.`
+  }
+
+  private whereTo({ to, position }: ScriptWay): string {
+    if (to === 'finish') return 'that is the finish'
+    if (to === 'goal') return 'that is what we wanted'
+    if (to === 'caught') return 'they finish us'
+    return `we are in ${lowerFirst(this.placeName(position))}${this.onAt(to)}`
+  }
+
+  private onAt(key: number): string {
+    const number = this.numbers.get(key)
+    return number === undefined ? '' : ` (${number})`
+  }
+
+  private placeName(position: string): string {
+    return lookUp(this.chart.positions, position)?.name ?? 'their finish'
+  }
+  private moveName(move: string): string {
+    return lookUp(this.chart.moves, move)?.name ?? ''
+  }
+  private reactionName(reaction: string): string {
+    return lookUp(this.chart.reactions, reaction)?.name ?? ''
+  }
+}
+
+/** What a coach looks at while it is done: the first checkpoint, what may not be let go, the usual mistake, the caution. */
+export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[] {
+  const cue = /When: (.+?)\.(?: |$)/.exec(notes)?.[1]
+  const [first] = checkpoints
+  const gate = checkpoints.find(({ until }) => until)
+  const wrong = checkpoints.find(({ fault }) => fault?.fix)?.fault
+  const heed = hazard?.tap ?? hazard?.caution
+  return [
+    ...(cue ? [`Go when: ${lowerFirst(cue)}`] : []),
+    ...(first ? [`${plain(first.text)}${first.test ? ` (test: ${first.test})` : ''}`] : []),
+    ...(gate ? [upperFirst(plain(gate.until!))] : []),
+    ...(wrong ? [`Usual mistake: ${lowerFirst(plain(wrong.mistake))}. ${upperFirst(plain(wrong.fix))}`] : []),
+    ...(heed ? [`Caution${hazard?.part ? `, ${hazard.part}` : ''}: ${lowerFirst(heed)}`] : []),
+  ].map((line) => line.replace(/[.;]*$/, '.'))
+}
+
+/** A checkpoint's words without the braces of its limbs. */
+const plain = (text: string) => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/, '')
+
+/** The script as a text to save: Markdown, with what every sheet must say. */
+export function scriptAsMarkdown(title: string, scenario: string, told: readonly Told[]): string {
+  const paragraphs = told.map(
+    ({ number, head, says, watch }) =>
+    [`## ${number}. ${head}`, says.join(' '), ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : [])].join('\n\n'), // prettier-ignore
+  )
+  return [`# ${title}`, scenario, ...paragraphs, ALWAYS].join('\n\n') + '\n'
+}

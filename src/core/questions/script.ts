@@ -1,0 +1,156 @@
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { moveId, positionId, reactionId } from '../game/describe'
+import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
+import { follow, Ways } from '../solve/follow'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+
+/** What is done in one place of the plan: a position, perhaps with a move just come to nothing; or a reaction that was met. */
+export interface ScriptStep {
+  key: number
+  /** The position; of a reaction, where conceding leads, or `caught`. */
+  position: PositionId | 'caught'
+  reaction?: ReactionId
+  stalled?: MoveId
+  /** A move, or what is done instead of one. */
+  does: MoveId | 'wait' | 'concede' | null
+  value: number
+  /** How often an exchange that begins at the script's start comes here, as far as the script goes. */
+  reach: number
+  /** The most frequent first. */
+  ways: ScriptWay[]
+}
+
+export interface ScriptWay {
+  kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction'
+  reaction?: ReactionId
+  share: number
+  /** Key of the step that it leads to, or how it ends. `open`: the script ends before it. */
+  to: number | 'finish' | 'caught' | 'goal'
+  position: PositionId | 'finish' | 'caught' | 'goal'
+}
+
+export interface Script {
+  start: number
+  /** Steps in the order in which they are told. */
+  steps: ScriptStep[]
+  /** Share of exchanges that stay within it. */
+  covered: number
+}
+
+/** How far a script goes: it tells what comes up most until it covers the share, or has so many steps. */
+export interface ScriptLength {
+  share: number
+  steps: number
+}
+
+const ENDS = { [TERMINAL.finish]: 'finish', [TERMINAL.caught]: 'caught', [TERMINAL.goal]: 'goal' } as const
+
+/**
+ * The best plan from a position as far as it matters: best first by how likely an exchange comes there, against this
+ * defender, with the clock running down along the way. Null where the position is not in the game.
+ */
+export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
+  const { game } = solution
+  const p = game.meaning.index.positionOf.get(position)
+  const start = p === undefined ? NONE : game.meaning.ownState[p]
+  return start < TERMINALS ? null : new Telling(solution, length).from(start)
+}
+
+interface Waiting {
+  reach: number
+  left: number
+}
+
+class Telling {
+  private readonly told = new Map<number, ScriptStep>()
+  private readonly waiting = new Map<number, Waiting>()
+  private readonly ways = new Ways()
+
+  constructor(
+    private readonly solution: Solution,
+    private readonly length: ScriptLength,
+  ) {}
+
+  from(start: number): Script {
+    this.waiting.set(start, { reach: 1, left: fullClock(this.solution) })
+    while (this.told.size < this.length.steps && this.outside() > 1 - this.length.share) {
+      const [state, { reach, left }] = [...this.waiting].reduce((best, one) =>
+        one[1].reach > best[1].reach ? one : best,
+      )
+      this.waiting.delete(state)
+      this.tell(state, reach, left)
+    }
+    return { start, steps: inOrder(this.told, start), covered: Math.max(0, 1 - this.outside()) }
+  }
+
+  /** Chance that an exchange leaves what has been told. */
+  private outside(): number {
+    return [...this.waiting.values()].reduce((sum, { reach }) => sum + reach, 0)
+  }
+
+  private tell(state: number, reach: number, left: number): void {
+    const { evaluator, game, values } = this.solution
+    const action = evaluator.bestAction(left, state, tieTolerance(this.solution))
+    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), value: values[state], reach, ways: [] } // prettier-ignore
+    this.told.set(state, step)
+    if (action === NONE) return
+    follow(evaluator, action, left, state, this.ways)
+    const after = this.solution.seconds === null ? left : left - game.actionSeconds[action]
+    const { count, outcome, state: to, chance } = this.ways
+    const found = Array.from({ length: count }, (_, i) => this.way(outcome[i], to[i], chance[i]))
+    step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
+    for (let i = 0; i < count; i++) this.expect(to[i], reach * chance[i] * game.actionAlive[action], after, state)
+  }
+
+  private way(o: number, to: number, share: number): ScriptWay {
+    const { game } = this.solution
+    const kind = o === NONE ? OUTCOME.stalls : game.meaning.outcomeKind[o]
+    const name = (['lands', 'nothing', 'elsewhere', 'reaction'] as const)[kind]
+    const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, game.meaning.outcomeReaction[o]) } : {}
+    if (to < TERMINALS) return { kind: name, ...met, share, to: ENDS[to as 0], position: ENDS[to as 0] }
+    return { kind: name, ...met, share, to, position: placeOf(game, to).position }
+  }
+
+  private expect(to: number, reach: number, left: number, from: number): void {
+    if (to < TERMINALS || reach <= 0 || to === from) return
+    const told = this.told.get(to)
+    if (told) return void (told.reach += reach)
+    const before = this.waiting.get(to)
+    this.waiting.set(to, { reach: (before?.reach ?? 0) + reach, left: Math.max(before?.left ?? 0, left) })
+  }
+}
+
+function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActions }: Game, state: number) {
+  const game = { meaning } as Game
+  const g = stateGroup[state]
+  const place = meaning.groupPlace[g]
+  if (groupIsReaction[g]) {
+    const { endsIn } = meaning.index.reactions[place]
+    return { key: state, reaction: reactionId(game, place), position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn) } // prettier-ignore
+  }
+  const stalled = stateStalled[state]
+  const move = stalled === NONE || stalled < groupActions[g] ? NONE : meaning.actionMove[stalled]
+  return { key: state, position: positionId(game, place), ...(move === NONE ? {} : { stalled: moveId(game, move) }) }
+}
+
+function nameOf(game: Game, state: number, action: number): ScriptStep['does'] {
+  if (action === NONE) return null
+  const move = game.meaning.actionMove[action]
+  if (move !== NONE) return moveId(game, move)
+  return game.groupIsReaction[game.stateGroup[state]] ? 'concede' : 'wait'
+}
+
+/** From the start on, each step followed by what comes of it most. */
+function inOrder(told: Map<number, ScriptStep>, start: number): ScriptStep[] {
+  const steps: ScriptStep[] = []
+  const seen = new Set<number>()
+  const tell = (key: number) => {
+    const step = told.get(key)
+    if (!step || seen.has(key)) return
+    seen.add(key)
+    steps.push(step)
+    for (const { to } of step.ways) if (typeof to === 'number') tell(to)
+  }
+  tell(start)
+  return steps
+}

@@ -1,0 +1,75 @@
+/* How a coach's names become parts of sentences. What is not known to be a verb is said as a thing, in the coach's words. */
+
+/** Verbs that names of moves and of what they do begin with. */
+const VERBS = new Set(
+  `add answer attack bail bait base block break bridge bring bump bury catch change circle clamp clasp clear climb clock close collapse
+  come cover cross cuff cup deny dig do draw drag drive drop duck enter escape expect face fall feel fight flatten float fold follow
+  force frame free freeze gather get give glue go grab grip guard hang have help hide hitch hold hook hop hug hunt jam jerk join
+  jump keep kick lay lean leave let lie lift lock lower make meet mount move open overhook palm parry peel pin place plant
+  pop post press pull pummel punch push put race raise reach refuse release retreat rip rise roll rotate run scoop scrape
+  set settle shake shelve shift shoot show shrimp sink sit slide slip smother snap sneak spin split sprawl square stack stand
+  stay step stop straighten strip sweep swim swing switch take tap threaten throw tip track trap triangle try tuck turn turtle
+  use wait walk wedge whip whizzer win withdraw work wrap wriggle yank`.split(/\s+/),
+)
+
+/** Names that begin like this say where something goes: they want a verb before them. */
+const PARTS =
+  /^(top |bottom |near |far |second |inside |head-side |hip-side |both |late )?(hands?|arms?|elbows?|forearm|knees?|legs?|foot|feet|shin|chest|head|chin|fist|palm|thumb|shoulders?)\b.* (to|over|behind|across|under|round|on|onto|along|in|through|between|near)\b/i
+const MANY = /^(both|hands|arms|elbows|knees|legs|feet|shoulders)\b/i
+
+export const lowerFirst = (text: string): string =>
+  /^[A-Z][a-z’' ]/.test(text) ? text[0].toLowerCase() + text.slice(1) : text
+export const upperFirst = (text: string): string => text && text[0].toUpperCase() + text.slice(1)
+
+/** Words that are as often things as verbs: a verb only before one of those that follow verbs. */
+const ALSO_THINGS = new Set('attack base block bridge choke clamp clasp clock collapse cross drag drop escape face float fold frame grip guard hold hook hunt lift lock mount palm pin place post press pull punch push race roll scoop shift shoot slide slip snap spin split sprawl square stack step strip sweep switch tap throw tip track trap triangle turn walk wedge whip whizzer work wrap'.split(' ')) // prettier-ignore
+const AFTER_VERBS = new Set('the a an our their your his her its it them him us to on in into onto over under up down out off back behind across round around along away through with as and at from for both one two here tall together straight between them, down, over, up,'.split(' ')) // prettier-ignore
+
+const wordOf = (text: string) => text.toLowerCase().replace(/[^a-z-]/g, '')
+const isVerb = (word: string) => VERBS.has(word)
+
+/** A move as it is told to do: "Snap the head down" -> "snap the head down", "Kimura" -> "go for the kimura". */
+export function tellMove(name: string): string {
+  const said = lowerFirst(name.trim())
+  const [first, next] = said.split(' ')
+  if (next && isVerb(wordOf(first)) && (!ALSO_THINGS.has(wordOf(first)) || AFTER_VERBS.has(next))) return said
+  if (PARTS.test(said)) return `bring ${MANY.test(said) || /^(a|an|the|our) /.test(said) ? '' : 'the '}${said}`
+  if (/^(a|an|the|our|your) /.test(said)) return `go for ${said}`
+  if (/^from /.test(said)) return `change ${said}`
+  return `go for the ${said}`
+}
+
+/** What they do after an "if": "Sprawls on us" -> "they sprawl on us"; what is no verb stays as the coach says it. */
+export function whenThey(name: string): string {
+  const words = name.trim().split(' ')
+  const base = baseOf(words[0])
+  if (!base) return `they answer with “${lowerFirst(name.trim())}”`
+  const rest = words
+    .slice(1)
+    .map((word, i) => (/^and$|,$/.test(words[i]) ? (baseOf(word, words[i + 2]) ?? word) : word))
+  return `they ${[base, ...rest].join(' ')}`
+}
+
+const IRREGULAR: Partial<Record<string, string>> = { is: 'are', has: 'have', does: 'do', goes: 'go', lies: 'lie', ties: 'tie' } // prettier-ignore
+
+/** The plain form of a verb in the third person, with what is written behind it; null where it is none. */
+function baseOf(word: string, next = ''): string | null {
+  const low = wordOf(word)
+  const tail = /[,;:]$/.exec(word)?.[0] ?? ''
+  if (IRREGULAR[low]) return IRREGULAR[low] + tail
+  if (low === 'hips' && /^(out|back|away)$/.test(next)) return `hip${tail}`
+  const forms = [low.replace(/ies$/, 'y'), low.replace(/es$/, ''), low.replace(/s$/, '')]
+  const base = low.endsWith('s') ? forms.reverse().find((form) => form !== low && isVerb(form)) : undefined
+  return base ? base + tail : null
+}
+
+/** "a", "a and b", "a, b and c". */
+export const listed = (parts: readonly string[], and = 'and'): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} ${and} ${parts[parts.length - 1]}`
+
+/** A share of tries as it is said: 0.31 -> "three times of ten". */
+export function timesOfTen(share: number): string {
+  const n = Math.round(share * 10)
+  if (n <= 0) return share > 0 ? 'now and then' : 'never'
+  return ['once in ten', 'twice in ten', 'three times of ten', 'four times of ten', 'half of the time', 'six times of ten', 'seven times of ten', 'eight times of ten', 'nine times of ten', 'nearly always'][n - 1] // prettier-ignore
+}

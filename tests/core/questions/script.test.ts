@@ -1,0 +1,117 @@
+import { ALWAYS } from '../../../src/core/chart/hazard'
+import type { PositionId } from '../../../src/core/chart/ids'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
+import { figuresOf } from '../../../src/core/insight/figures'
+import { sayScript, scriptAsMarkdown, watchOf } from '../../../src/core/questions/sayScript'
+import { scriptFrom, type Script } from '../../../src/core/questions/script'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { randomChart, randomScenario } from '../../reference/randomChart'
+import { taken } from '../../reference/taken'
+
+const demo = demoPlan()
+const { start } = scenarioOf(demo)
+const scriptOf = (from: PositionId, share: number, instead: Partial<Scenario> = {}, steps = 60) =>
+  scriptFrom(taken(figuresOf(demo, scenarioOf(demo, instead))).solution, from, { share, steps })!
+const script = scriptOf(start, 0.8)
+const told = sayScript(demo, script)
+
+describe('the plan as a script', () => {
+  it('does what the figures say is best, begins at the start and covers what was asked', () => {
+    const { figures } = taken(figuresOf(demo, scenarioOf(demo)))
+    expect(script.steps[0]).toMatchObject({ key: script.start, position: start, does: figures.best, value: figures.value }) // prettier-ignore
+    expect(script.steps[0].reach).toBeGreaterThanOrEqual(1)
+    expect(script.covered).toBeGreaterThanOrEqual(0.8)
+    for (const { ways } of script.steps) {
+      if (ways.length) expect(ways.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+      expect([...ways].sort((a, b) => b.share - a.share)).toEqual(ways)
+    }
+  })
+
+  it('grows with what is asked, and stops at so many steps', () => {
+    const sizes = [0.5, 0.7, 0.9].map((share) => scriptOf(start, share).steps.length)
+    expect([...sizes].sort((a, b) => a - b)).toEqual(sizes)
+    expect(scriptOf(start, 1, {}, 7).steps).toHaveLength(7)
+  })
+
+  it.each([2, 5, 11, 16, 23, 30])('on chart %i stays within the chances that there are', (seed) => {
+    const chart = randomChart(seed, true)
+    const { solution } = taken(figuresOf(chart, scenarioOf(chart, randomScenario(chart, seed, seed % 2 === 0))))
+    const found: Script | null = scriptFrom(solution, solution.game.scenario.start, { share: 0.95, steps: 40 })
+    if (!found) return
+    expect(found.covered).toBeLessThanOrEqual(1)
+    const keys = new Set(found.steps.map(({ key }) => key))
+    expect(keys.size).toBe(found.steps.length)
+    for (const { key, stalled, does } of found.steps)
+      if (key !== found.start && stalled) expect(does).not.toBeUndefined()
+    expect(sayScript(chart, found).every(({ says }) => says.join(' ').length > 10)).toBe(true)
+  })
+
+  it('is nothing from a position that is a goal', () => {
+    const solved = taken(figuresOf(demo, scenarioOf(demo, { goal: ['mount-head-and-arm' as PositionId] }))).solution
+    expect(scriptFrom(solved, 'mount-head-and-arm' as PositionId, { share: 0.8, steps: 9 })).toBeNull()
+  })
+
+  it('follows the clock: with no time for anything it holds still or takes what is left', () => {
+    const short = scriptOf(start, 0.9, { seconds: 3 })
+    expect(short.steps.length).toBeLessThan(scriptOf(start, 0.9).steps.length)
+  })
+})
+
+describe('the script, said', () => {
+  it('says the demo plan sentence by sentence', () => {
+    expect(told[0]).toMatchObject({
+      number: 1,
+      position: start,
+      head: 'Underhook, head clear: snap from the underhook',
+    })
+    expect(told[0].says).toEqual([
+      'From underhook, head clear, snap from the underhook.',
+      expect.stringMatching(/^Four times of ten it lands: we are in front headlock, on the feet \(2\)\.$/),
+      expect.stringMatching(/^If they step around \(three times of ten\), we have no answer yet: we are in standing, open hands( \(\d+\))?\.$/), // prettier-ignore
+      expect.stringMatching(/^If they stand tall again \(once in ten\), shoot the high crotch: we are in high crotch, in on the leg \(\d+\)\.$/), // prettier-ignore
+      expect.stringMatching(/^Otherwise shoot the high crotch \(\d+\)\.$/),
+    ])
+    const choke = told.find(({ head }) => head === 'Front headlock, knees down: arm-in choke')!
+    expect(choke.says.slice(0, 2)).toEqual(['In front headlock, knees down, go for the arm-in choke.', 'Once in ten it lands: that is the finish.']) // prettier-ignore
+    expect(choke.watch).toEqual(expect.arrayContaining([expect.stringMatching(/^Usual mistake: squeezing with the arms only\./), expect.stringMatching(/^Caution, neck: tap/)])) // prettier-ignore
+    const second = told.find(({ head }) => head === 'Front headlock, knees down: spin behind')!
+    expect(second.says[0]).toBe('In front headlock, knees down, once the other came to nothing, spin behind.')
+    expect([second.value, choke.value === null]).toEqual([null, false])
+  })
+
+  it('tells each thing once, numbers it, and points only to what is told', () => {
+    const told = sayScript(demo, scriptOf(start, 0.9))
+    expect(told.map(({ number }) => number)).toEqual(told.map((_, i) => i + 1))
+    expect(new Set(told.map(({ head }) => head)).size).toBe(told.length)
+    for (const { says } of told) {
+      for (const [, number] of says.join(' ').matchAll(/\((\d+)\)/g))
+        expect(Number(number)).toBeLessThanOrEqual(told.length)
+      for (const sentence of says) expect(sentence).toMatch(/^[A-Z].*\.$/)
+      expect(says.join(' ')).not.toMatch(/undefined|null|\.\.|,,|\s{2}| \.|\bthey [a-z]+s (the|us|our|in)\b/)
+    }
+  })
+
+  it('says to hold still where that is best, and what they do meanwhile', () => {
+    const still = taken(figuresOf(demo, scenarioOf(demo, { sharpness: 0 })))
+    const holding = demo.positions.find(({ id }) => still.figures.positions[id]?.best === 'wait')
+    if (!holding) return
+    const [first] = sayScript(demo, scriptFrom(still.solution, holding.id, { share: 0.9, steps: 20 })!)
+    expect(first.says[0]).toMatch(/, hold still\.$/)
+  })
+
+  it('saves as a text that has every paragraph and what always holds', () => {
+    const text = scriptAsMarkdown('The chain', 'from here', told)
+    expect(text.startsWith('# The chain\n\nfrom here\n\n## 1. Underhook, head clear')).toBe(true)
+    expect(text.match(/^## /gm)).toHaveLength(told.length)
+    expect(text.trimEnd().endsWith(ALWAYS)).toBe(true)
+  })
+
+  it('says of a move what to watch: the cue, a checkpoint with its test, what stays on, the mistake', () => {
+    const pass = lookUp(demo.moves, 'cross-face-and-pass')!
+    expect(watchOf(pass)).toContain('Keep the cross-face until the knee is through.')
+    expect(watchOf({ ...pass, notes: 'Ours. When: They lie flat. Build: heavy.' })[0]).toBe('Go when: they lie flat.')
+    const tested = { ...pass, checkpoints: [{ id: 'a', text: 'Knee at {their near hip}', test: 'no gap' }] }
+    expect(watchOf(tested)[0]).toBe('Knee at their near hip (test: no gap).')
+  })
+})

@@ -1,0 +1,63 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { openDemo, settled } from './coach'
+
+test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('link', { name: 'Runs' }).click()
+  const chain = page.getByRole('region', { name: 'The chain, said' })
+  await expect(chain.getByRole('heading', { level: 1 })).toHaveText('The chain from Underhook, head clear')
+  await expect(chain.locator('#told-1')).toContainText('From underhook, head clear, snap from the underhook. Four times of ten it lands') // prettier-ignore
+  const paragraphs = chain.getByRole('article')
+  const few = await paragraphs.count()
+  await chain.getByLabel('How much is told').selectOption('0.9')
+  await expect.poll(() => paragraphs.count()).toBeGreaterThan(few)
+  await chain.locator('#told-1').getByRole('link', { name: '(2)' }).click()
+  await expect(chain.locator('#told-2')).toBeInViewport()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    chain.getByRole('button', { name: /Markdown/ }).click(),
+  ])
+  const text = readFileSync(await file.path(), 'utf8')
+  expect(text).toContain('# The chain from Underhook, head clear')
+  expect(text).toContain('breaks up after 60 s')
+  expect(text).toContain('Tap early, apply slowly, release at once.')
+  await page.evaluate(() => (window.print = () => document.documentElement.setAttribute('data-printed', 'yes')))
+  await chain.getByRole('button', { name: 'Print' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-printed', 'yes')
+  await page.emulateMedia({ media: 'print' })
+  const sheet = page.locator('.part-print')
+  await expect(sheet).toContainText('snap from the underhook')
+  await expect(sheet.getByRole('list', { name: 'Cautions' })).toContainText('Tap early')
+})
+
+test('the chain follows the plan: another answer is another sentence, and another start another chain', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/#/runs')
+  const chain = page.getByRole('region', { name: 'The chain, said' })
+  await expect(chain.locator('#told-1')).toContainText('we have no answer yet')
+  await page.goto('/#/worksheet/underhook-head-clear?move=snap-from-the-underhook&reaction=steps-around&answer=1')
+  await page.keyboard.type('snap the head')
+  await page.keyboard.press('Enter')
+  await settled(page)
+  await page.goto('/#/runs')
+  await expect(chain.locator('#told-1')).toContainText('If they step around (three times of ten), snap the head down')
+  await chain.getByLabel('Told from').fill('Knee on belly')
+  await page.getByRole('option', { name: 'Knee on belly' }).click()
+  await expect(chain.getByRole('heading', { level: 1 })).toHaveText('The chain from Knee on belly')
+  await expect(chain.locator('#told-1')).toContainText('From knee on belly,')
+})
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on Runs, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme })
+    await openDemo(page)
+    await page.goto('/#/runs')
+    await expect(page.locator('#told-2')).toBeVisible()
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([])
+  })
+}
