@@ -1,13 +1,15 @@
 import type { Changed } from '../core/chart/changes'
 import type { Scenario } from '../core/game/scenario'
+import type { Beaten } from '../core/questions/beat'
 import type { Gain } from '../core/questions/gains'
 
 /** What is asked of a plan, by question; each is work of its own that shows how far it is and can be given up. */
 export interface PlanAnswers {
   gains: Gain[]
+  beaten: Beaten | null
 }
 
-export type PlanQuestion = { of: 'gains' }
+export type PlanQuestion = { of: 'gains' } | { of: 'beaten' }
 export type AnswerTo<Q extends PlanQuestion> = PlanAnswers[Q['of']]
 
 export type ToPlan =

@@ -2,6 +2,7 @@ import { withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
+import { beatenBy } from '../core/questions/beat'
 import { drillGains } from '../core/questions/gains'
 import type { Work } from '../core/questions/work'
 import type { FromPlan, PlanAnswers, PlanQuestion, ToPlan } from './planProtocol'
@@ -36,5 +37,6 @@ export class PlanWorker {
 }
 
 function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<PlanAnswers[keyof PlanAnswers] | null> {
-  return { gains: () => drillGains(chart, scenario) }[question.of]()
+  if (question.of === 'gains') return drillGains(chart, scenario)
+  return beatenBy(chart, scenario)
 }

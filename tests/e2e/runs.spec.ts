@@ -61,3 +61,24 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([])
   })
 }
+
+test('they beat us in five sentences, and once it is repaired they have to look for another way', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/runs/beat')
+  const panel = page.getByRole('region', { name: 'How they would beat us' })
+  await expect(panel.getByText(/^First they .* twice as often .*With all of it the start is worth/)).toBeVisible({ timeout: 20_000 }) // prettier-ignore
+  await expect(panel.getByRole('listitem')).toHaveCount(3)
+  const first = panel.getByRole('listitem').first()
+  await first.getByRole('button').click()
+  await expect(page.getByText('worth of the start before it', { exact: false })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(panel.getByRole('link', { name: 'Repair it on the Worksheet' })).toHaveAttribute('href', /worksheet/)
+  const before = await panel.locator('.said').textContent()
+  await page.goto('/#/worksheet/underhook-head-clear?move=snap-from-the-underhook&reaction=steps-around&answer=1')
+  await page.keyboard.type('snap the head')
+  await page.keyboard.press('Enter')
+  await settled(page)
+  await page.goto('/#/runs/beat')
+  await expect(panel.locator('.said')).toBeVisible({ timeout: 20_000 })
+  await expect(panel.locator('.said')).not.toHaveText(before!)
+})

@@ -103,3 +103,35 @@ export function mostVisited({ game }: Solution, occupancy: Occupancy): PositionI
   }
   return [...visits].sort((a, b) => b[1] - a[1]).map(([place]) => positionId(game, place))
 }
+
+/** What each reaction promises them where it is met, were it used more: how often, times how much it is below what they do else. */
+export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): Map<string, number> {
+  const own = ownTries(game)
+  const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
+  const promises = new Map<string, number>()
+  for (let g = 0; g < game.groupCount; g++) {
+    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      const answer = actionAnswer[a]
+      const by = own.has(answer) ? `answer ${answer}` : actionMove[a] === NONE ? (game.groupIsReaction[g] ? '' : positionId(game, groupPlace[g])) : moveId(game, actionMove[a]) // prettier-ignore
+      for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
+        const key = `${by} ${index.reactions[outcomeReaction[o]].record.id}`
+        const below = choiceBeside(game, values, g, a, o) - values[game.outcomeState[o]]
+        promises.set(key, (promises.get(key) ?? 0) + occupancy.outcomes[o] * below)
+      }
+    }
+  }
+  return promises
+}
+
+/** What it is worth to us when they do something else that they may choose: another reaction, or nothing. */
+function choiceBeside(game: Game, values: Float64Array, g: number, a: number, but: number): number {
+  let total = 0
+  let mass = 0
+  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
+    const kind = game.meaning.outcomeKind[o]
+    if (o === but || (kind !== OUTCOME.stalls && kind !== OUTCOME.reaction)) continue
+    total += game.outcomeChance[o] * values[game.outcomeState[o]]
+    mass += game.outcomeChance[o]
+  }
+  return mass > 0 ? total / mass : values[game.groupStates[g]]
+}

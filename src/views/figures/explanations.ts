@@ -23,7 +23,7 @@ export type Asked =
   /** What a loose end costs: `cost` more if nothing came of it. */
   | { of: 'cost'; reaction: string; cost: number }
   /** What the start would rise by: the plan solved anew with what is said. */
-  | { of: 'gain'; head: string; with: string; gain: number }
+  | { of: 'gain'; head: string; with: string; gain: number; from?: number }
   /** What a leak takes from an exchange: how often it is met times its net. */
   | { of: 'leak'; reaction: string; visits: number; net: number }
   | { of: 'uses'; move: MoveId }
@@ -59,9 +59,10 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
     return { title: `What it costs: ${asked.reaction}`, plan, rows, total: asked.cost, isDifference: true }
   }
   if (asked.of === 'gain') {
+    const { from = figures.value } = asked
     const rows = [
-      { text: `worth of the start with it`, chance: 1, value: figures.value + asked.gain },
-      { text: 'less: worth of the start now', chance: -1, value: figures.value },
+      { text: 'worth of the start with it', chance: 1, value: from + asked.gain },
+      { text: `less: worth of the start ${asked.from === undefined ? 'now' : 'before it'}`, chance: -1, value: from },
     ]
     const plan = `The plan worked out anew, with ${asked.with}:`
     return { title: `What it would bring: ${asked.head}`, plan, rows, total: asked.gain, isDifference: true }

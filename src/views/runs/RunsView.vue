@@ -1,16 +1,26 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
+import RunsTabs from './RunsTabs.vue'
 
-/** The questions that a coach asks of the plan: the chain from here to a finish, said. */
+/** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
 const charts = useCharts()
 const figures = useFigures()
+const route = useRoute()
+const what = computed(() => String(route.params.what ?? ''))
 </script>
 
 <template>
   <main class="runs">
-    <ChainSaid v-if="charts.chart && figures.figures" :key="charts.chart.id" />
+    <RunsTabs :at="what" />
+    <template v-if="charts.chart && figures.figures">
+      <BeatenPanel v-if="what === 'beat'" :key="charts.chart.id" />
+      <ChainSaid v-else :key="charts.chart.id" />
+    </template>
     <p v-else-if="charts.chart" class="muted">There is nothing to say yet: chart a position and a move from it.</p>
     <p v-else class="muted">Open a chart first.</p>
   </main>
@@ -18,7 +28,9 @@ const figures = useFigures()
 
 <style scoped>
 .runs {
+  display: grid;
+  gap: 12px;
   max-width: 1240px;
-  padding: 16px 20px 60px;
+  padding: 12px 20px 60px;
 }
 </style>

@@ -1,0 +1,102 @@
+import type { Chart } from '../chart/chart'
+import type { Scenario } from '../game/scenario'
+import { looseEndsOf } from '../insight/looseEnds'
+import { occupancyOf } from '../solve/occupancy'
+import type { Solution } from '../solve/solution'
+import { withDrilled, withNewAnswer, type Gain } from './gains'
+import { promiseOfMet } from './leaders'
+import { allMet, keyOfMet, withUsedMore, type Met } from './met'
+import { solved, startWorth, type Work } from './work'
+
+/** One thing that they do more of, and what that takes from the start's value, ours being played as well as it then can be. */
+export interface Blow extends Met {
+  cost: number
+  /** The start's value afterwards. */
+  worth: number
+}
+
+/** How they would beat us, and what would cost them most. */
+export interface Beaten {
+  worth: number
+  blows: Blow[]
+  /** Of the repairs to what they do, the one that brings back most while they do it. */
+  repair: Gain | null
+}
+
+/** They use it twice as often. */
+const TIMES = 2
+const BLOWS = 3
+/** So many promise most and are solved again for each blow. */
+const TRIED = 6
+/** A blow that takes less is none. */
+const LEAST = 0.0005
+
+/**
+ * Their cheapest way through the plan: the reaction that, used twice as often, costs us most, our plan solved anew; then
+ * the next on top of it, and a third. Then the one repair to these that brings back most.
+ */
+export function* beatenBy(chart: Chart, scenario: Scenario): Work<Beaten | null> {
+  let solution = solved(chart, scenario, { everySecond: true })
+  if (!solution) return null
+  const worth = solution.values[solution.game.start]
+  const blows: Blow[] = []
+  let now = chart
+  let done = 0
+  const steps = BLOWS * (TRIED + 1) + 2 * BLOWS + 1
+  for (let blow = 0; blow < BLOWS && solution; blow++) {
+    let worst: { met: Met; chart: Chart; worth: number } | null = null
+    for (const met of leaders(now, solution, blows)) {
+      const other = withUsedMore(now, met, TIMES)
+      const left = startWorth(other, scenario)
+      yield Math.min(0.99, ++done / steps)
+      if (left !== null && (!worst || left < worst.worth)) worst = { met, chart: other, worth: left }
+    }
+    const before = blows.at(-1)?.worth ?? worth
+    if (!worst || before - worst.worth < LEAST) break
+    blows.push({ ...worst.met, cost: before - worst.worth, worth: worst.worth })
+    now = worst.chart
+    solution = solved(now, scenario, { everySecond: true })
+    yield Math.min(0.99, ++done / steps)
+  }
+  return { worth, blows, repair: yield* bestRepair(now, scenario, blows, done, steps) }
+}
+
+function leaders(chart: Chart, solution: Solution, blows: readonly Met[]): Met[] {
+  const used = new Set(blows.map(keyOfMet))
+  const promise = promiseOfMet(solution, occupancyOf(solution))
+  return allMet(chart)
+    .filter((met) => !used.has(keyOfMet(met)) && (promise.get(keyOfMet(met)) ?? 0) > 0)
+    .sort((a, b) => promise.get(keyOfMet(b))! - promise.get(keyOfMet(a))!)
+    .slice(0, TRIED)
+}
+
+/** One more of ten of an answer that is there, or a new answer where there is none; measured while they do all of it. */
+function* bestRepair(
+  chart: Chart,
+  scenario: Scenario,
+  blows: readonly Blow[],
+  from: number,
+  steps: number,
+): Work<Gain | null> {
+  const worth = blows.at(-1)?.worth
+  const solution = worth === undefined ? null : solved(chart, scenario)
+  if (!solution || worth === undefined) return null
+  const open = new Set(looseEndsOf(solution.game.meaning.index).map(keyOfMet))
+  const repairs: [Chart, Gain][] = blows.flatMap((blow): [Chart, Gain][] => {
+    const { met, position, reaction } = blow
+    const end = { met, position, reaction }
+    if (open.has(keyOfMet(blow))) return [[withNewAnswer(chart, end), { of: 'new answer', end, visits: 0, gain: 0 }]]
+    return chart.answers.flatMap((answer, i): [Chart, Gain][] => {
+      if (answer.reaction !== reaction) return []
+      const target = answer.tries ? { of: 'answer' as const, answer: i } : { of: 'move' as const, move: answer.move }
+      return [[withDrilled(chart, target), { of: 'drill', target, gain: 0 }]]
+    })
+  })
+  let best: Gain | null = null
+  for (const [i, [other, gain]] of repairs.entries()) {
+    yield Math.min(0.99, (from + i) / steps)
+    const repaired = startWorth(other, scenario)
+    if (repaired !== null && repaired - worth > (best?.gain ?? 0)) best = { ...gain, gain: repaired - worth }
+  }
+  return best
+}

@@ -1,0 +1,61 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import type { LooseEnd } from '../insight/looseEnds'
+import type { Tries } from '../chart/tries'
+
+/** A reaction where it is met: by a move, by an answer with tries of its own, or unprompted. */
+export type Met = LooseEnd
+
+const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
+
+/**
+ * The tries when they use a reaction `times` as often: what it takes it takes from what they choose otherwise (their
+ * other reactions, and nothing coming of it), as far as there is any. Landing and ending elsewhere are no choice of theirs.
+ */
+export function usedMore(tries: Tries, reaction: string, times: number): Tries {
+  const { stalls = 0, reactions = {} } = tries
+  const now = reactions[reaction] ?? 0
+  const others = stalls + sum(reactions) - now
+  const more = Math.min(now * (times - 1), others)
+  if (more <= 0) return tries
+  const keep = 1 - more / others
+  const scaled = Object.fromEntries(Object.entries(reactions).map(([id, n]) => [id, id === reaction ? now + more : n * keep])) // prettier-ignore
+  return { ...tries, stalls: stalls * keep, reactions: scaled }
+}
+
+/** The chart when they use a reaction so many times as often where it is met; unprompted, it comes so much sooner. */
+export function withUsedMore(chart: Chart, { met, position, reaction }: Met, times: number): Chart {
+  if (met.by === 'move') {
+    const moves = chart.moves.map((move) => (move.id === met.move ? { ...move, tries: usedMore(move.tries, reaction, times) } : move)) // prettier-ignore
+    return { ...chart, moves }
+  }
+  if (met.by === 'answer') {
+    const answers = chart.answers.map((one, i) => (i === met.answer && one.tries ? { ...one, tries: usedMore(one.tries, reaction, times) } : one)) // prettier-ignore
+    return { ...chart, answers }
+  }
+  const positions = chart.positions.map((record) => {
+    const { unprompted } = record
+    const now = unprompted?.reactions[reaction] ?? 0
+    if (record.id !== position || !unprompted || !now) return record
+    const all = sum(unprompted.reactions)
+    const more = now * (times - 1)
+    const every = Math.max(1, (unprompted.every * all) / (all + more))
+    return { ...record, unprompted: { every, reactions: { ...unprompted.reactions, [reaction]: now + more } } }
+  })
+  return { ...chart, positions }
+}
+
+/** Every reaction where it is met in a chart. */
+export function allMet(chart: Chart): Met[] {
+  const ids = (reactions: Record<string, number> | undefined) =>
+    Object.entries(reactions ?? {}).flatMap(([id, n]) => (n > 0 ? [id as ReactionId] : []))
+  const fromOf = new Map<MoveId, PositionId>(chart.moves.map(({ id, from }) => [id, from]))
+  return [
+    ...chart.moves.flatMap(({ id, from, tries }) => ids(tries.reactions).map((reaction): Met => ({ met: { by: 'move', move: id }, position: from, reaction }))), // prettier-ignore
+    ...chart.answers.flatMap(({ move, tries }, answer) => ids(tries?.reactions).map((reaction): Met => ({ met: { by: 'answer', move, answer }, position: fromOf.get(move)!, reaction }))), // prettier-ignore
+    ...chart.positions.flatMap(({ id, unprompted }) => ids(unprompted?.reactions).map((reaction): Met => ({ met: { by: 'unprompted' }, position: id, reaction }))), // prettier-ignore
+  ]
+}
+
+export const keyOfMet = ({ met, position, reaction }: Met): string =>
+  `${met.by === 'move' ? met.move : met.by === 'answer' ? `answer ${met.answer}` : position} ${reaction}`

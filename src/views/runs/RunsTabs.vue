@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import TabLinks from '../../components/TabLinks.vue'
+
+/** The questions that Runs answers. */
+defineProps<{ at: string }>()
+const TABS = [
+  { key: '', to: '/runs', name: 'The chain, said' },
+  { key: 'beat', to: '/runs/beat', name: 'How they would beat us' },
+]
+</script>
+
+<template>
+  <TabLinks label="Runs" :tabs="TABS" :at="at" />
+</template>

@@ -1,0 +1,107 @@
+import type { Chart } from '../../../src/core/chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
+import { totalOf } from '../../../src/core/chart/tries'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
+import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
+import { withDrilled, withNewAnswer } from '../../../src/core/questions/gains'
+import { allMet, keyOfMet, usedMore, withUsedMore, type Met } from '../../../src/core/questions/met'
+import { sayBeaten } from '../../../src/core/questions/sayBeat'
+import { solve } from '../../../src/core/solve/solve'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { finished } from '../../reference/finished'
+import { randomChart, randomScenario } from '../../reference/randomChart'
+import { taken } from '../../reference/taken'
+
+const demo = demoPlan()
+const minute = scenarioOf(demo, { seconds: 60 })
+const worth = (chart: Chart, scenario: Scenario) => {
+  const game = taken(compileGame(chart, scenario))
+  return taken(solve(game)).values[game.start]
+}
+
+describe('a reaction that is used more', () => {
+  it('takes from their other choices, never from what lands or ends elsewhere', () => {
+    const tries = { lands: 3, stalls: 2, elsewhere: { p: 1 }, reactions: { a: 2, b: 2 } }
+    expect(usedMore(tries, 'a', 2)).toEqual({ lands: 3, stalls: 1, elsewhere: { p: 1 }, reactions: { a: 4, b: 1 } })
+    expect(usedMore(tries, 'a', 9)).toEqual({ lands: 3, stalls: 0, elsewhere: { p: 1 }, reactions: { a: 6, b: 0 } })
+    expect(usedMore({ lands: 5, reactions: { a: 5 } }, 'a', 2)).toEqual({ lands: 5, reactions: { a: 5 } })
+    expect(usedMore(tries, 'c', 2)).toBe(tries)
+  })
+
+  it.each([1, 2, 3, 4, 5])('keeps all tries of every move and answer of chart %i', (seed) => {
+    const chart = randomChart(seed, false)
+    for (const met of allMet(chart)) {
+      const other = withUsedMore(chart, met, 2)
+      other.moves.forEach(({ tries }, i) => expect(totalOf(tries)).toBeCloseTo(totalOf(chart.moves[i].tries), 9))
+    }
+    expect(new Set(allMet(chart).map(keyOfMet)).size).toBe(allMet(chart).length)
+  })
+
+  it('unprompted comes twice as often a second, the others as before', () => {
+    const position = { ...demo.positions[0], unprompted: { every: 10, reactions: { a: 2, b: 3 } } }
+    const met = { met: { by: 'unprompted' }, position: position.id, reaction: 'a' as ReactionId } as Met
+    const [after] = withUsedMore({ ...demo, positions: [position] }, met, 2).positions
+    const rate = ({ every, reactions }: typeof position.unprompted, id: 'a' | 'b') => reactions[id] / 5 / every
+    const { every, reactions } = after.unprompted!
+    expect(reactions.a / (reactions.a + reactions.b) / every).toBeCloseTo(2 * rate(position.unprompted, 'a'), 12)
+    expect(reactions.b / (reactions.a + reactions.b) / every).toBeCloseTo(rate(position.unprompted, 'b'), 12)
+  })
+})
+
+/** What each reaction costs when it is used twice as often, all of them solved one by one. */
+const everyBlow = (chart: Chart, scenario: Scenario) =>
+  allMet(chart).map((met) => ({ key: keyOfMet(met), cost: worth(chart, scenario) - worth(withUsedMore(chart, met, 2), scenario) })) // prettier-ignore
+
+describe('how they would beat us', () => {
+  it.each([1, 4, 8, 13, 20, 27, 34])('begins with what costs most of all, on chart %i', (seed) => {
+    const chart = randomChart(seed, seed % 2 === 0)
+    const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), sharpness: 0 })
+    const beaten = finished(beatenBy(chart, scenario))!
+    expect(beaten.worth).toBeCloseTo(worth(chart, scenario), 12)
+    const most = Math.max(0, ...everyBlow(chart, scenario).map(({ cost }) => cost))
+    expect(beaten.blows[0]?.cost ?? 0).toBeGreaterThanOrEqual(most - 5e-4)
+    let [now, before] = [chart, beaten.worth]
+    for (const blow of beaten.blows) {
+      now = withUsedMore(now, blow, 2)
+      expect(blow.worth).toBeCloseTo(worth(now, scenario), 9)
+      expect(blow.cost).toBeCloseTo(before - blow.worth, 12)
+      before = blow.worth
+    }
+  })
+
+  const beaten: Beaten = finished(beatenBy(demo, minute))!
+
+  it('in the demo plan takes three different things, and names the repair that brings back most', () => {
+    expect(new Set(beaten.blows.map(keyOfMet)).size).toBe(3)
+    const attacked = beaten.blows.reduce((chart, blow) => withUsedMore(chart, blow, 2), demo)
+    const repairs = beaten.blows.flatMap((blow) => [
+      withNewAnswer(attacked, blow),
+      ...attacked.answers.flatMap((answer, i) => (answer.reaction === blow.reaction ? [withDrilled(attacked, answer.tries ? { of: 'answer', answer: i } : { of: 'move', move: answer.move })] : [])), // prettier-ignore
+    ])
+    const gains = repairs.map((chart) => worth(chart, minute) - beaten.blows[2].worth)
+    expect(gains.some((gain) => Math.abs(gain - beaten.repair!.gain) < 1e-9)).toBe(true)
+    expect(beaten.repair!.gain).toBeGreaterThan(0)
+  })
+
+  it('is said in five sentences', () => {
+    const said = sayBeaten(demo, beaten, (value) => (value * 100).toFixed(1))
+    expect(said).toHaveLength(5)
+    expect(said[0]).toMatch(/^First they [a-z ]+ twice as often (against|while) .+: that costs us \d+\.\d\.$/)
+    expect(said[3]).toMatch(
+      /^With all of it the start is worth \d+\.\d instead of \d+\.\d, as well as we can play it\.$/,
+    )
+    expect(said[4]).toMatch(/^What would cost them most: (one more of ten landing of|an answer to) “.+ brings back \d+\.\d while they do this\.$/) // prettier-ignore
+    const nothing = { worth: 0.4, blows: [], repair: null }
+    expect(sayBeaten(demo, nothing, String)).toEqual([expect.stringContaining('Nothing that they already do')])
+    const one = { ...beaten, blows: beaten.blows.slice(0, 1), repair: null }
+    expect(sayBeaten(demo, one, String).slice(1)).toEqual([expect.stringMatching(/^With that the start/), expect.stringMatching(/^No single repair/)]) // prettier-ignore
+  })
+
+  it('finds nothing where nothing can be computed, and no blow where nothing is met', () => {
+    expect(finished(beatenBy(demo, scenarioOf(demo, { seconds: null, breakUp: null })))).toBeNull()
+    const alone = { ...demo, moves: [{ ...demo.moves[0], id: 'm' as MoveId, to: 'finish' as const, tries: { lands: 1, stalls: 1 } }], answers: [], positions: demo.positions.map((one) => ({ ...one, unprompted: undefined })) } as Chart // prettier-ignore
+    const from = scenarioOf(alone, { start: alone.moves[0].from as PositionId, seconds: 20 })
+    expect(finished(beatenBy(alone, from))).toMatchObject({ blows: [], repair: null })
+  })
+})
