@@ -1,15 +1,19 @@
 import type { Changed } from '../core/chart/changes'
 import type { Scenario } from '../core/game/scenario'
 import type { Beaten } from '../core/questions/beat'
+import type { Dependence } from '../core/questions/depends'
+import type { IfResult, Ifs } from '../core/questions/whatIf'
 import type { Gain } from '../core/questions/gains'
 
 /** What is asked of a plan, by question; each is work of its own that shows how far it is and can be given up. */
 export interface PlanAnswers {
   gains: Gain[]
   beaten: Beaten | null
+  depends: Dependence[]
+  whatIf: IfResult | null
 }
 
-export type PlanQuestion = { of: 'gains' } | { of: 'beaten' }
+export type PlanQuestion = { of: 'gains' } | { of: 'beaten' } | { of: 'depends' } | { of: 'whatIf'; ifs: Ifs }
 export type AnswerTo<Q extends PlanQuestion> = PlanAnswers[Q['of']]
 
 export type ToPlan =

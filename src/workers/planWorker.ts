@@ -3,6 +3,8 @@ import type { Chart } from '../core/chart/chart'
 import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
 import { beatenBy } from '../core/questions/beat'
+import { dependsOn } from '../core/questions/depends'
+import { whatIf } from '../core/questions/whatIf'
 import { drillGains } from '../core/questions/gains'
 import type { Work } from '../core/questions/work'
 import type { FromPlan, PlanAnswers, PlanQuestion, ToPlan } from './planProtocol'
@@ -38,5 +40,7 @@ export class PlanWorker {
 
 function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<PlanAnswers[keyof PlanAnswers] | null> {
   if (question.of === 'gains') return drillGains(chart, scenario)
+  if (question.of === 'depends') return dependsOn(chart, scenario)
+  if (question.of === 'whatIf') return whatIf(chart, scenario, question.ifs)
   return beatenBy(chart, scenario)
 }

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { openDemo, settled } from './coach'
+import { openDemo, settled, worth } from './coach'
 
 test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
   await openDemo(page)
@@ -84,4 +84,41 @@ test('they beat us in five sentences, and once it is repaired they have to look 
   await page.goto('/#/runs/beat')
   await expect(panel.locator('.said')).toBeVisible({ timeout: 20_000 })
   await expect(panel.locator('.said')).not.toHaveText(before!)
+})
+
+test('from a leak to a round: the card is made, tallied, and the leak’s number moves; undo takes it back', async ({
+  page,
+}) => {
+  await openDemo(page)
+  const before = await worth(page)
+  await page
+    .getByRole('region', { name: 'Worst leaks' })
+    .getByRole('button', { name: 'A round of Sprawls on us' })
+    .click()
+  const card = page.getByRole('article', { name: 'Sprawls on us: what now?' })
+  await expect(card).toContainText('They sprawl on us; nothing else.')
+  await expect(card).toContainText('Tap early, apply slowly, release at once.')
+  const net = await card.getByRole('button', { name: /^Net of/ }).getAttribute('title')
+  for (let i = 0; i < 3; i++) await card.getByRole('button', { name: /^It worked/ }).click()
+  await expect(card.getByRole('button', { name: 'It worked 3' })).toBeVisible()
+  await expect.poll(() => worth(page)).not.toBe(before)
+  await expect(card.getByRole('button', { name: /^Net of/ })).not.toHaveAttribute('title', net!)
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(card.getByRole('button', { name: 'It worked 0' })).toBeVisible()
+  await expect.poll(() => worth(page)).toBe(before)
+  await card.getByLabel('position only, no finish').check()
+  await card.getByLabel('Seconds of a round').fill('2')
+  await card.getByLabel('Seconds of a round').press('Enter')
+  await expect(page.locator('.toast')).toContainText('from 5 to 600 seconds')
+  await page.goto('/#/desk')
+  await page
+    .getByRole('region', { name: 'Loose ends' })
+    .getByRole('button', { name: 'A round of Steps around' })
+    .click()
+  await expect(page.getByRole('article', { name: 'Steps around: what now?' }).getByRole('link', { name: 'Name the answer' })).toBeVisible() // prettier-ignore
+  await page.evaluate(() => (window.print = () => undefined))
+  await page.getByRole('button', { name: 'Print, four to a page' }).click()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('.part-print')).toContainText('worked □□□□□')
+  await expect(page.locator('.part-print').getByRole('button')).toHaveCount(0)
 })

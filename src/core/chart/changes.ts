@@ -9,7 +9,7 @@ import type { Chart } from './chart'
 export type Changed = Partial<Chart>
 
 /** Fields that say nothing of positions and moves: what they are worth depends on them through the scenario at most. */
-const ASIDE = ['title', 'notes', 'settings', 'runs']
+const ASIDE = ['title', 'notes', 'settings', 'runs', 'cards']
 
 /** What of `chart` is another than in `before`; all of it where there is none. */
 export function changedSince(before: Chart | null, chart: Chart): Changed {

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
+import { Card } from './card'
 import {
   IsFraction,
   IsMeanSecondsOrNever,
@@ -84,6 +85,7 @@ export class Chart {
   @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
   @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Run) runs?: Run[]
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Card) cards?: Card[]
 }
 
 /** A chart with nothing in it yet. */

@@ -8,7 +8,7 @@ export interface Diff {
   fields: Record<string, { before: unknown; after: unknown }>
 }
 
-const LISTS = ['positions', 'holds', 'moves', 'reactions', 'answers', 'runs'] as const
+const LISTS = ['positions', 'holds', 'moves', 'reactions', 'answers', 'runs', 'cards'] as const
 type ListName = (typeof LISTS)[number]
 type Fields = Record<string, unknown>
 

@@ -29,7 +29,7 @@ class ReferenceCheck {
   }
 
   run(): Problem[] {
-    for (const kind of ['positions', 'holds', 'moves', 'reactions', 'runs'] as const) {
+    for (const kind of ['positions', 'holds', 'moves', 'reactions', 'runs', 'cards'] as const) {
       this.unique(this.chart[kind] ?? [], [kind])
     }
     this.checkPositions()
@@ -37,6 +37,7 @@ class ReferenceCheck {
     this.checkReactions()
     this.checkAnswers()
     this.checkRuns()
+    this.checkCards()
     return this.problems
   }
 
@@ -169,6 +170,15 @@ class ReferenceCheck {
         this.refer('reaction', this.reactions, reaction, [...path, 'steps', at, 'reaction'])
         this.place(elsewhere, [...path, 'steps', at, 'elsewhere'], 'caught')
       })
+    })
+  }
+
+  private checkCards(): void {
+    this.chart.cards?.forEach(({ position, move, reaction }, index) => {
+      const path = ['cards', index]
+      this.place(position, [...path, 'position'])
+      this.refer('move', this.moves, move, [...path, 'move'])
+      this.refer('reaction', this.reactions, reaction, [...path, 'reaction'])
     })
   }
 }

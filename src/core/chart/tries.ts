@@ -1,4 +1,12 @@
+import { Type } from 'class-transformer'
+import { IsObject, ValidateNested } from 'class-validator'
 import { IsTryCount, IsTryMap, Optional } from './constraints'
+
+/** Rounds that were tallied on the mat: in how many it worked, and in how many it did not. */
+export class Rounds {
+  @IsTryCount() worked!: number
+  @IsTryCount() failed!: number
+}
 
 /** How about ten tries go: counts, not probabilities; absent is 0. */
 export class Tries {
@@ -10,6 +18,7 @@ export class Tries {
   @Optional() @IsTryMap() reactions?: Record<string, number>
   /** How many real tries they count for, where that is not their total: a guess of little weight. */
   @Optional() @IsTryCount() weight?: number
+  @Optional() @IsObject() @ValidateNested() @Type(() => Rounds) rounds?: Rounds
 }
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
@@ -20,6 +29,31 @@ export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions }: Tries):
 
 /** How sure the coach is of the tries: in real tries. */
 export const weightOf = (tries: Tries): number => tries.weight ?? totalOf(tries)
+
+/**
+ * The tries as the plan counts them: the guess, of its weight, and the rounds that were tallied, each of one, decide
+ * together how many land; the other outcomes share the rest as the coach has guessed.
+ */
+export function withRounds(tries: Tries): Tries {
+  const { rounds, ...guess } = tries
+  const counted = rounds ? rounds.worked + rounds.failed : 0
+  if (!rounds || counted === 0) return guess
+  const total = totalOf(guess)
+  const before = (guess.lands ?? 0) / total
+  const after = (weightOf(guess) * before + rounds.worked) / (weightOf(guess) + counted)
+  const keep = before < 1 ? (1 - after) / (1 - before) : 0
+  const scaled = (map: Record<string, number> | undefined) =>
+    map && Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * keep]))
+  const stalls = before < 1 ? (guess.stalls ?? 0) * keep : total * (1 - after)
+  const [elsewhere, reactions] = [scaled(guess.elsewhere), scaled(guess.reactions)]
+  return {
+    ...guess,
+    lands: total * after,
+    stalls,
+    ...(elsewhere ? { elsewhere } : {}),
+    ...(reactions ? { reactions } : {}),
+  }
+}
 
 /** True when the tries have something that can come of them besides nothing. */
 export function comesToSomething(tries: Tries): boolean {

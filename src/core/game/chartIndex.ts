@@ -5,7 +5,7 @@ import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
 import { DEFAULT_MOVE_SECONDS } from '../chart/move'
 import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
-import type { Tries } from '../chart/tries'
+import { withRounds, type Tries } from '../chart/tries'
 import { strikeChangesOf } from '../chart/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Scenario } from './scenario'
@@ -96,12 +96,15 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       .map(([id, n]): [number, number] => [reactionOf.get(id)!, n])
       .filter(([, n]) => n > 0)
       .sort(([a], [b]) => a - b)
-  const triesOf = (tries: Tries): TryCounts => ({
-    lands: tries.lands ?? 0,
-    stalls: tries.stalls ?? 0,
-    elsewhere: Object.entries(tries.elsewhere ?? {}).flatMap(([id, n]) => (n > 0 ? [[place(id), n]] : [])),
-    reactions: reactionCounts(tries.reactions),
-  })
+  const triesOf = (guess: Tries): TryCounts => {
+    const tries = withRounds(guess)
+    return {
+      lands: tries.lands ?? 0,
+      stalls: tries.stalls ?? 0,
+      elsewhere: Object.entries(tries.elsewhere ?? {}).flatMap(([id, n]) => (n > 0 ? [[place(id), n]] : [])),
+      reactions: reactionCounts(tries.reactions),
+    }
+  }
 
   const moves = chart.moves.map((move): IndexedMove => {
     const stallsIn = move.stallsIn === undefined ? undefined : place(move.stallsIn)

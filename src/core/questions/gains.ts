@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import { idFromName, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
 import type { Move } from '../chart/move'
-import { totalOf, type Tries } from '../chart/tries'
+import { totalOf, withRounds, type Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import type { LooseEnd } from '../insight/looseEnds'
 import { nextHolds } from '../pin/arrange'
@@ -65,7 +65,8 @@ function leadersOf(chart: Chart, solution: Solution): Trial[] {
 }
 
 /** The tries with a tenth of all of them (or what there is) moved from the other outcomes, in proportion, to landing. */
-export function drilledTries(tries: Tries): Tries {
+export function drilledTries(guess: Tries): Tries {
+  const tries = withRounds(guess)
   const { lands = 0, stalls = 0, elsewhere, reactions } = tries
   const total = totalOf(tries)
   const others = total - lands

@@ -16,7 +16,7 @@ export const mirrorText = (text: string): string => text.replace(SIDE, (word) =>
 /** Fields that name records or are words of the file: an id may have a side in it, and stays what it is. */
 const NAMES = new Set([
   ...['id', 'format', 'family', 'kind', 'ahead', 'by', 'frame', 'mirror'],
-  ...['from', 'to', 'endsIn', 'stallsIn', 'elsewhere', 'reaction', 'move', 'start', 'goal', 'remark'],
+  ...['from', 'to', 'endsIn', 'stallsIn', 'elsewhere', 'reaction', 'move', 'start', 'goal', 'remark', 'position'],
   ...['holds', 'needs', 'adds', 'drops', 'keeps', 'strips', 'breaks', 'bands', 'hold', 'next'],
 ])
 

@@ -5,6 +5,7 @@ import LooseRing from '../../components/LooseRing.vue'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
+import MakeRound from './MakeRound.vue'
 import { placeOf } from './places'
 
 /** Reactions without an answer, by what they cost: how much the start would gain if nothing came of them. */
@@ -18,7 +19,8 @@ const ends = computed(() =>
     .figures!.looseEnds.map((end, i) => {
       const move = end.met.by === 'unprompted' ? null : end.met.move
       const place = placeOf(charts.chart!, move, end.position, end.reaction, true)
-      return { key: `${i} ${end.reaction}`, place, visits: end.visits, cost: store.costs[i] }
+      const { position, reaction } = end
+      return { key: `${i} ${reaction}`, place, position, reaction, move, visits: end.visits, cost: store.costs[i] }
     })
     .sort((a, b) => (b.cost ?? -1) - (a.cost ?? -1) || b.visits - a.visits),
 )
@@ -49,6 +51,7 @@ const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, 
           :label="`Cost of ${end.place.reaction}`"
         />
         <span v-else class="muted">…</span>
+        <MakeRound :name="end.place.reaction" :position="end.position" :reaction="end.reaction" :move="end.move" />
       </li>
     </ol>
     <p v-else class="muted">Every reaction has an answer.</p>

@@ -5,6 +5,7 @@ import { worstLeaks } from '../../core/insight/say'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
+import MakeRound from './MakeRound.vue'
 import { placeOf } from './places'
 
 /** The three worst leaks: how often they are met times what they cost. */
@@ -42,6 +43,7 @@ const leaks = computed(() =>
           :asked="{ of: 'leak', reaction: place.reaction, visits: met.visits, net: met.net }"
           :label="`Cost of ${place.reaction}`"
         />
+        <MakeRound :name="place.reaction" :position="met.position" :reaction="met.reaction" :move="met.move" />
       </li>
     </ol>
     <p v-else class="muted">No escape on the best plan leaks.</p>

@@ -67,6 +67,9 @@ function onKey(event: KeyboardEvent) {
       @keydown="onKey"
       >{{ move.name }}</RouterLink
     >
+    <span v-if="answer.tries?.rounds" class="muted small" title="Rounds on the mat in which it worked">
+      {{ answer.tries.rounds.worked }} of {{ answer.tries.rounds.worked + answer.tries.rounds.failed }} rounds
+    </span>
     <TenTries
       v-if="answer.tries"
       class="strip"

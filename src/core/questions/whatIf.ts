@@ -1,0 +1,81 @@
+import type { Chart } from '../chart/chart'
+import { holder } from '../chart/hold'
+import type { PositionId } from '../chart/ids'
+import type { Limb } from '../chart/words'
+import type { Scenario } from '../game/scenario'
+import { figuresOf, type Figures } from '../insight/figures'
+import { withUsedMore, type Met } from './met'
+import type { Work } from './work'
+
+/** What is supposed to be otherwise; what is absent stays as it is. */
+export interface Ifs {
+  /** They use it so many times as often; Infinity: whenever they can choose. */
+  often?: { met: Met; times: number }
+  /** A capability that they do not have. */
+  theyCannot?: string
+  /** A limb of ours that cannot hold anything. */
+  weCannot?: Limb
+  sharpness?: number
+  seconds?: number | null
+}
+
+/** What comes of it: the start's value, and where the plan is another. */
+export interface IfResult {
+  now: number
+  then: number
+  finish: { now: number; then: number }
+  behind: { now: number; then: number }
+  /** Positions that an exchange comes to in which something else is best, those met most first. Ids of moves, `wait`, or null. */
+  changes: { position: PositionId; was: string | null; now: string | null; visits: number }[]
+}
+
+/** Rarer than this a position is not worth a word. */
+const SELDOM = 0.005
+/** As good as always, for counts. */
+const ALWAYS = 1000
+
+/** The plan worked out anew with everything that is supposed; null where that cannot be computed. */
+export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Work<IfResult | null> {
+  const before = figuresOf(chart, scenario)
+  yield 0.5
+  const { chart: other, scenario: instead } = supposed(chart, scenario, ifs)
+  const after = figuresOf(other, instead)
+  if (!before.ok || !after.ok) return null
+  return compared(before.value.figures, after.value.figures)
+}
+
+/** The chart and the scenario as they are supposed to be. */
+export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: Chart; scenario: Scenario } {
+  const { often, theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
+  const used = often ? withUsedMore(chart, often.met, Math.min(often.times, ALWAYS)) : chart
+  const strikes = theyCannot ? [...scenario.strikes, { uses: theyCannot, says: '', left: 0 }] : scenario.strikes
+  const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
+  const without = weCannot ? withoutLimb(used, weCannot) : { chart: used, aside: [] }
+  return { chart: without.chart, scenario: { ...scenario, sharpness, seconds, strikes, aside: [...scenario.aside, ...without.aside] } } // prettier-ignore
+}
+
+/** No position begins with a hold of the limb, and no move that puts one on is tried. */
+function withoutLimb(chart: Chart, limb: Limb) {
+  const held = new Set((chart.holds ?? []).filter((hold) => holder(hold) === 'ours' && hold.limbs.includes(limb)).map(({ id }) => id)) // prettier-ignore
+  const positions = chart.positions.map((one) => (one.holds?.some((id) => held.has(id)) ? { ...one, holds: one.holds.filter((id) => !held.has(id)) } : one)) // prettier-ignore
+  const aside = chart.moves.filter(({ adds = [] }) => adds.some((id) => held.has(id))).map(({ id }) => id)
+  return { chart: { ...chart, positions }, aside }
+}
+
+function compared(now: Figures, then: Figures): IfResult {
+  const behind = ({ endings }: Figures) => endings.theirs + endings.caught
+  const changes = (Object.keys(then.positions) as PositionId[])
+    .map((position) => ({
+      position,
+      was: now.positions[position]?.best ?? null,
+      now: then.positions[position].best,
+      visits: Math.max(now.positions[position]?.visits ?? 0, then.positions[position].visits),
+    }))
+    .filter(({ was, now: best, visits }) => was !== best && visits >= SELDOM)
+    .sort((a, b) => b.visits - a.visits)
+  return {
+    ...{ now: now.value, then: then.value, changes },
+    finish: { now: now.endings.finish, then: then.endings.finish },
+    behind: { now: behind(now), then: behind(then) },
+  }
+}
