@@ -122,3 +122,28 @@ test('from a leak to a round: the card is made, tallied, and the leak’s number
   await expect(page.locator('.part-print')).toContainText('worked □□□□□')
   await expect(page.locator('.part-print').getByRole('button')).toHaveCount(0)
 })
+
+test('forty seconds left and someone who always turns in: what if, and what the start depends on', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/runs/what-if')
+  const panel = page.getByRole('region', { name: 'What if' })
+  await expect(panel).toContainText('nothing of it changes the chart')
+  const before = await worth(page)
+  await panel.getByLabel('What they use').fill('turns in under')
+  await page
+    .getByRole('option', { name: /Turns in under us/ })
+    .first()
+    .click()
+  await panel.getByLabel('Left on the clock').fill('0:40')
+  await panel.getByLabel('Left on the clock').press('Enter')
+  await expect(panel.getByText(/^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish/)).toBeVisible() // prettier-ignore
+  const first = panel.locator('.said')
+  const twice = await first.textContent()
+  await panel.getByLabel('What we cannot use').selectOption('right-hand')
+  await expect(first).not.toHaveText(twice!)
+  await panel.getByRole('button', { name: 'As it is' }).click()
+  await expect(panel).toContainText('nothing of it changes the chart')
+  expect(await worth(page)).toBe(before)
+  const depends = page.getByRole('region', { name: 'What the start depends on' })
+  await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/, { timeout: 20_000 }) // prettier-ignore
+})

@@ -9,7 +9,7 @@ export type Met = LooseEnd
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
 /**
- * The tries when they use a reaction `times` as often: what it takes it takes from what they choose otherwise (their
+ * The tries when they use a reaction `times` as often (0: never): what it takes it takes from what they choose otherwise (their
  * other reactions, and nothing coming of it), as far as there is any. Landing and ending elsewhere are no choice of theirs.
  */
 export function usedMore(guess: Tries, reaction: string, times: number): Tries {
@@ -18,10 +18,10 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
   const now = reactions[reaction] ?? 0
   const others = stalls + sum(reactions) - now
   const more = Math.min(now * (times - 1), others)
-  if (more <= 0) return tries
-  const keep = 1 - more / others
+  if (more === 0) return tries
+  const keep = others > 0 ? 1 - more / others : 1
   const scaled = Object.fromEntries(Object.entries(reactions).map(([id, n]) => [id, id === reaction ? now + more : n * keep])) // prettier-ignore
-  return { ...tries, stalls: stalls * keep, reactions: scaled }
+  return { ...tries, stalls: stalls * keep - (others > 0 ? 0 : more), reactions: scaled }
 }
 
 /** The chart when they use a reaction so many times as often where it is met; unprompted, it comes so much sooner. */

@@ -7,6 +7,7 @@ const TABS = [
   { key: '', to: '/runs', name: 'The chain, said' },
   { key: 'rounds', to: '/runs/rounds', name: 'Rounds' },
   { key: 'beat', to: '/runs/beat', name: 'How they would beat us' },
+  { key: 'what-if', to: '/runs/what-if', name: 'What if' },
 ]
 </script>
 

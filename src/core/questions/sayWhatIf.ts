@@ -1,0 +1,39 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import { totalOf } from '../chart/tries'
+import type { Dependence } from './depends'
+import { lowerFirst, tellMove, upperFirst } from './speech'
+import type { IfResult } from './whatIf'
+
+/** What would come of it, in sentences. `say`: a worth in words. */
+export function sayWhatIf(result: IfResult, say: (worth: number) => string): string[] {
+  const { now, then, finish, behind, changes } = result
+  if (Math.abs(then - now) < 0.0005 && !changes.length) return ['It would change nothing that matters from the start.']
+  const times = (share: number) => Math.round(share * 100)
+  const worth = `Then the start is worth ${say(then)} instead of ${say(now)}: of a hundred exchanges we finish ${times(finish.then)} instead of ${times(finish.now)}, and end behind or caught ${times(behind.then)} instead of ${times(behind.now)}.` // prettier-ignore
+  const plan = changes.length
+    ? 'The plan is another in these places, those met most first.'
+    : 'The plan stays the same.'
+  return [worth, plan]
+}
+
+/** A place in which something else is best then: "In knee on belly, mount instead of holding still." */
+export function sayChange(chart: Chart, { position, was, now }: IfResult['changes'][number]): string {
+  const place = lowerFirst(lookUp(chart.positions, position)?.name ?? '')
+  const before = was === 'wait' ? 'holding still' : was === null ? 'nothing' : `“${lowerFirst(lookUp(chart.moves, was)?.name ?? '')}”` // prettier-ignore
+  const after = now === 'wait' ? 'hold still' : now === null ? 'nothing is left to do' : tellMove(lookUp(chart.moves, now)?.name ?? '') // prettier-ignore
+  return `In ${place}, ${after} instead of ${before}.`
+}
+
+/** Which figure it is that something depends on: the move or answer, and what of its tries. */
+export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
+  const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
+  const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer!.move)!
+  const tries = answer?.tries ?? move.tries
+  const count = part.of === 'lands' ? (tries.lands ?? 0) : (tries.reactions?.[part.reaction] ?? 0)
+  const ofTen = Math.round((count / (totalOf(tries) || 1)) * 10)
+  const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
+  const what =
+    part.of === 'lands' ? 'lands' : `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”`
+  return { head: upperFirst(move.name), detail: `${what} ${ofTen} of ten${against}` }
+}

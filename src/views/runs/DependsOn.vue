@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { changeText } from '../../components/figureText'
+import { sayDependence } from '../../core/questions/sayWhatIf'
+import { useCharts } from '../../stores/charts'
+import { useQuestion } from '../../stores/questions'
+
+/** What the start's value depends on most: each figure with one try in ten less and more. */
+const charts = useCharts()
+const { answer, done } = useQuestion(() => ({ of: 'depends' as const }))
+const rows = computed(() => (answer.value ?? []).map((one) => ({ ...one, ...sayDependence(charts.chart!, one) })))
+const most = computed(() =>
+  Math.max(0.001, ...rows.value.flatMap(({ less, more }) => [Math.abs(less), Math.abs(more)])),
+)
+const width = (change: number) => `${(50 * Math.abs(change)) / most.value}%`
+/** A bar from the middle: to the right where the start gains. */
+const bar = (change: number) => (change >= 0 ? { left: '50%', width: width(change) } : { right: '50%', width: width(change) }) // prettier-ignore
+</script>
+
+<template>
+  <section class="panel" aria-label="What the start depends on">
+    <h2>What the start depends on most</h2>
+    <p class="muted small">
+      Each figure with one try in ten less (hollow) and one more (filled), the plan worked out anew; in 100 exchanges.
+      <span v-if="done !== null" role="status">Working it out, {{ Math.round(done * 100) }} % …</span>
+    </p>
+    <table v-if="rows.length">
+      <thead>
+        <tr>
+          <th scope="col"><span class="unseen">figure</span></th>
+          <th scope="col">one less</th>
+          <th scope="col"><span class="unseen">picture</span></th>
+          <th scope="col">one more</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="`${row.head} ${row.detail}`">
+          <th scope="row">
+            {{ row.head }} <span class="muted small">{{ row.detail }}</span>
+          </th>
+          <td>{{ changeText(row.less) }}</td>
+          <td class="bars" aria-hidden="true">
+            <span class="less" :style="bar(row.less)" /><span class="more" :style="bar(row.more)" />
+          </td>
+          <td>{{ changeText(row.more) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 16px 18px;
+}
+
+table {
+  width: 100%;
+  margin-top: 8px;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 5px 10px 5px 0;
+  border-top: 1px solid var(--line);
+  text-align: right;
+}
+
+th[scope='row'] {
+  text-align: left;
+  font-weight: 600;
+}
+
+thead th {
+  border-top: 0;
+  font: 600 15px/1.2 var(--label);
+  color: var(--muted);
+}
+
+.bars {
+  position: relative;
+  width: 34%;
+  min-width: 150px;
+  background: linear-gradient(var(--strong-line), var(--strong-line)) center / 1px 100% no-repeat;
+}
+
+.bars span {
+  position: absolute;
+  height: 9px;
+  border-radius: 3px;
+}
+
+.less {
+  top: 5px;
+  border: 1.5px solid var(--ours);
+}
+
+.more {
+  top: 17px;
+  background: var(--ours);
+}
+</style>

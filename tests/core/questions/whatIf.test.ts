@@ -1,0 +1,121 @@
+import { produce } from 'immer'
+import type { Chart } from '../../../src/core/chart/chart'
+import { holder } from '../../../src/core/chart/hold'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import { totalOf, type Tries } from '../../../src/core/chart/tries'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
+import { figuresOf } from '../../../src/core/insight/figures'
+import { dependsOn, shifted } from '../../../src/core/questions/depends'
+import { allMet, usedMore } from '../../../src/core/questions/met'
+import { sayChange, sayDependence, sayWhatIf } from '../../../src/core/questions/sayWhatIf'
+import { supposed, whatIf } from '../../../src/core/questions/whatIf'
+import { solve } from '../../../src/core/solve/solve'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { finished } from '../../reference/finished'
+import { randomChart, randomScenario } from '../../reference/randomChart'
+import { taken } from '../../reference/taken'
+
+const demo = demoPlan()
+const minute = scenarioOf(demo, { seconds: 60 })
+const worth = (chart: Chart, scenario: Scenario) => {
+  const game = taken(compileGame(chart, scenario))
+  return taken(solve(game)).values[game.start]
+}
+
+describe('what the start depends on', () => {
+  it('moves a try in ten into or out of one figure, and keeps how many there are', () => {
+    const tries: Tries = { lands: 2, stalls: 4, elsewhere: { p: 1 }, reactions: { a: 2, b: 1 } }
+    expect(shifted(tries, { of: 'lands' }, 0.1)).toEqual({ lands: 3, stalls: 3.5, elsewhere: { p: 0.875 }, reactions: { a: 1.75, b: 0.875 } }) // prettier-ignore
+    expect(shifted(tries, { of: 'reaction', reaction: 'a' }, -0.1).reactions!.a).toBeCloseTo(1, 12)
+    expect(shifted({ lands: 0.5, stalls: 9.5 }, { of: 'lands' }, -0.1)).toEqual({ lands: 0, stalls: 10 })
+    expect(shifted({ lands: 10 }, { of: 'lands' }, -0.1)).toEqual({ lands: 9, stalls: 1 })
+    for (const part of [{ of: 'lands' as const }, { of: 'reaction' as const, reaction: 'b' }]) {
+      for (const by of [-0.1, 0.1, 0.9]) expect(totalOf(shifted(tries, part, by))).toBeCloseTo(10, 12)
+    }
+  })
+
+  it.each([3, 6, 14, 21])('is what solving again says, largest first, on chart %i', (seed) => {
+    const chart = randomChart(seed, true)
+    const scenario = scenarioOf(chart, randomScenario(chart, seed, true))
+    const now = worth(chart, scenario)
+    const found = finished(dependsOn(chart, scenario))
+    const size = ({ less, more }: { less: number; more: number }) => Math.max(Math.abs(less), Math.abs(more))
+    expect(found.map(size)).toEqual(found.map(size).sort((a, b) => b - a))
+    for (const { target, part, less, more } of found) {
+      const by = (share: number) => worth(produce(chart, (draft) => { // prettier-ignore
+        const record = target.of === 'move' ? lookUp(draft.moves, target.move)! : draft.answers[target.answer]
+        record.tries = shifted(record.tries!, part, share)
+      }), scenario) - now // prettier-ignore
+      expect([less, more]).toEqual([expect.closeTo(by(-0.1), 9), expect.closeTo(by(0.1), 9)])
+    }
+  })
+
+  it('is said by what the move or the answer does of ten', () => {
+    const said = finished(dependsOn(demo, minute)).map((one) => sayDependence(demo, one))
+    expect(said.length).toBeGreaterThan(8)
+    expect(said).toContainEqual({ head: 'Arm-in choke', detail: 'lands 1 of ten' })
+    expect(said.some(({ detail }) => /^meets “[a-z ]+” \d of ten/.test(detail))).toBe(true)
+  })
+})
+
+describe('what if', () => {
+  const answer = (ifs: Parameters<typeof whatIf>[2]) => finished(whatIf(demo, minute, ifs))!
+
+  it('changes nothing where nothing is supposed, and the chart never', () => {
+    const before = JSON.stringify(demo)
+    const same = answer({})
+    expect([same.then, same.changes]).toEqual([same.now, []])
+    expect(sayWhatIf(same, String)).toEqual(['It would change nothing that matters from the start.'])
+    answer({ theyCannot: 'bridge', weCannot: 'left-hand', often: { met: allMet(demo)[0], times: Infinity } })
+    expect(JSON.stringify(demo)).toBe(before)
+  })
+
+  it('is the plan of the chart and the scenario as they are supposed to be', () => {
+    const turnsIn = allMet(demo).find(({ reaction, met }) => reaction === 'turns-in-under-us' && met.by === 'move')!
+    const ifs = { often: { met: turnsIn, times: Infinity }, sharpness: 0.5, seconds: 40 }
+    const result = answer(ifs)
+    const other = supposed(demo, minute, ifs)
+    expect(other.scenario).toMatchObject({ sharpness: 0.5, seconds: 40 })
+    expect(result.then).toBeCloseTo(worth(other.chart, other.scenario), 12)
+    const { figures } = taken(figuresOf(other.chart, other.scenario))
+    for (const { position, now } of result.changes) expect(figures.positions[position].best).toBe(now)
+    expect(result.behind.then).toBeCloseTo(figures.endings.theirs + figures.endings.caught, 12)
+  })
+
+  it('always is as often as they can choose it, and never is never', () => {
+    const tries: Tries = { lands: 3, stalls: 3, reactions: { a: 2, b: 2 } }
+    expect(usedMore(tries, 'a', 1000)).toEqual({ lands: 3, stalls: 0, reactions: { a: 7, b: 0 } })
+    const never = usedMore(tries, 'a', 0)
+    expect([never.lands, never.stalls, never.reactions!.a, never.reactions!.b]).toEqual([3, expect.closeTo(4.2, 12), 0, expect.closeTo(2.8, 12)]) // prettier-ignore
+    expect(usedMore({ lands: 5, reactions: { a: 5 } }, 'a', 0)).toEqual({ lands: 5, stalls: 5, reactions: { a: 0 } })
+  })
+
+  it('they cannot do what needs a capability that they do not have', () => {
+    const { figures } = taken(figuresOf(demo, supposed(demo, minute, { theyCannot: 'turn-in' }).scenario))
+    const needs = new Set(demo.reactions.filter(({ uses = [] }) => uses.includes('turn-in')).map(({ id }) => id))
+    expect(needs.size).toBeGreaterThan(1)
+    expect(figures.met.filter(({ reaction }) => needs.has(reaction))).toEqual([])
+  })
+
+  it('we hold nothing with a limb that we cannot use', () => {
+    const { chart, scenario } = supposed(demo, minute, { weCannot: 'right-hand' })
+    const held = new Set<string>(demo.holds!.filter((hold) => holder(hold) === 'ours' && hold.limbs.includes('right-hand')).map(({ id }) => id)) // prettier-ignore
+    expect(chart.positions.flatMap(({ holds = [] }) => holds).filter((id) => held.has(id))).toEqual([])
+    expect(scenario.aside.length).toBeGreaterThan(3)
+    expect(answer({ weCannot: 'right-hand' }).then).toBeLessThan(answer({}).then)
+  })
+
+  it('is said with what it does to the plan', () => {
+    const result = answer({ weCannot: 'right-hand' })
+    expect(sayWhatIf(result, (value) => (value * 100).toFixed(0))[0]).toMatch(/^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish \d+ instead of \d+, and end behind or caught \d+ instead of \d+\.$/) // prettier-ignore
+    const changes = ['turn-in', 'bridge', 'left-hand', 'right-hand'].flatMap(
+      (one) => answer({ theyCannot: one }).changes,
+    )
+    expect(changes.length).toBeGreaterThan(0)
+    for (const change of changes) expect(sayChange(demo, change)).toMatch(/^In [a-z].+ instead of .+\.$/)
+    const position = demo.positions[0].id
+    expect(sayChange(demo, { position, was: 'wait', now: null, visits: 1 })).toMatch(/nothing is left to do instead of holding still\.$/) // prettier-ignore
+    expect(sayChange(demo, { position, was: null, now: 'wait', visits: 1 })).toMatch(/hold still instead of nothing\.$/)
+  })
+})
