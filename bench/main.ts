@@ -4,6 +4,7 @@ import { taken } from '../tests/reference/taken'
 import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
 import { benchInterface } from './interface'
 import { meets, table, type Row } from './measure'
+import { benchQuestions } from './questions'
 import { benchLayout, benchPanning } from './slope'
 
 // `npm run bench` prints a table part by part; with `--json`, all rows as JSON. With names of parts, only those.
@@ -15,6 +16,7 @@ const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
   unclocked: benchUnclocked,
   holds: benchHolds,
   layout: () => benchLayout(demo()),
+  questions: benchQuestions,
   panning: benchPanning,
   interface: benchInterface,
 }

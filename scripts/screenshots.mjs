@@ -16,6 +16,9 @@ const PICTURES = [
   { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
   { name: 'score-dark', path: '/#/score/two-arms-and-the-roll', height: 1020, colorScheme: 'dark' },
   { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
+  { name: 'runs', path: '/#/runs' },
+  { name: 'beat', path: '/#/runs/beat', wait: 6000 },
+  { name: 'what-if', path: '/#/runs/what-if', wait: 6000 },
   { name: 'rules', path: '/#/rules' },
   { name: 'rules-of-thumb', path: '/#/worksheet/they-have-our-back', scroll: 'details.says' },
   { name: 'charts', path: '/#/charts' },
@@ -31,12 +34,12 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, path, colorScheme = 'light', height = 800, scroll } of PICTURES) {
+for (const { name, path, colorScheme = 'light', height = 800, scroll, wait = 2500 } of PICTURES) {
   const page = await browser.newPage({ viewport: { width: 1280, height }, colorScheme, reducedMotion: 'reduce' })
   await page.goto(`${base}/#/demo`)
   await page.getByRole('heading', { name: 'Loose ends' }).waitFor()
   await page.goto(base + path)
-  await page.waitForTimeout(2500)
+  await page.waitForTimeout(wait)
   if (scroll) await page.locator(scroll).evaluate((part) => part.scrollIntoView())
   await page.evaluate('document.fonts.ready')
   await page.screenshot({ path: `${FOLDER}${name}.png` })

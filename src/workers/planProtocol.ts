@@ -3,6 +3,7 @@ import type { Scenario } from '../core/game/scenario'
 import type { Beaten } from '../core/questions/beat'
 import type { Dependence } from '../core/questions/depends'
 import type { IfResult, Ifs } from '../core/questions/whatIf'
+import type { Limited } from '../core/questions/limit'
 import type { Gain } from '../core/questions/gains'
 
 /** What is asked of a plan, by question; each is work of its own that shows how far it is and can be given up. */
@@ -11,9 +12,11 @@ export interface PlanAnswers {
   beaten: Beaten | null
   depends: Dependence[]
   whatIf: IfResult | null
+  limit: Limited | null
 }
 
-export type PlanQuestion = { of: 'gains' } | { of: 'beaten' } | { of: 'depends' } | { of: 'whatIf'; ifs: Ifs }
+export type PlanQuestion =
+  { of: 'gains' } | { of: 'beaten' } | { of: 'depends' } | { of: 'whatIf'; ifs: Ifs } | { of: 'limit'; limit: number }
 export type AnswerTo<Q extends PlanQuestion> = PlanAnswers[Q['of']]
 
 export type ToPlan =

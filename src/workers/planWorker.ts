@@ -4,6 +4,7 @@ import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
 import { beatenBy } from '../core/questions/beat'
 import { dependsOn } from '../core/questions/depends'
+import { limitBehind } from '../core/questions/limit'
 import { whatIf } from '../core/questions/whatIf'
 import { drillGains } from '../core/questions/gains'
 import type { Work } from '../core/questions/work'
@@ -42,5 +43,6 @@ function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<
   if (question.of === 'gains') return drillGains(chart, scenario)
   if (question.of === 'depends') return dependsOn(chart, scenario)
   if (question.of === 'whatIf') return whatIf(chart, scenario, question.ifs)
+  if (question.of === 'limit') return limitBehind(chart, scenario, question.limit)
   return beatenBy(chart, scenario)
 }

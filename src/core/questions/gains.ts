@@ -18,9 +18,10 @@ export type Gain = { gain: number } & (
   | { of: 'hold'; position: PositionId; hold: string }
 )
 
-/** So many of each kind are solved again; the others promise less. Of drills more where a solve takes little. */
-const LEADERS = { drills: { fewest: 8, most: 24 }, looseEnds: 6, holds: 3 }
-const STATES_A_LIST = 50_000
+/** So many drills are solved again, and of loose ends and holds a part of that: more where a solve takes little. */
+const FEWEST = 5
+const MOST = 24
+const STATES_A_LIST = 9000
 
 /** What an answer that is not there yet is taken to do: it lands half of the time, and brings us back to where we were. */
 export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
@@ -51,12 +52,11 @@ export function* drillGains(chart: Chart, scenario: Scenario): Work<Gain[]> {
 
 function leadersOf(chart: Chart, solution: Solution): Trial[] {
   const occupancy = occupancyOf(solution)
-  const { fewest, most } = LEADERS.drills
-  const some = Math.max(fewest, Math.min(most, Math.floor(STATES_A_LIST / solution.game.stateCount)))
+  const some = Math.max(FEWEST, Math.min(MOST, Math.floor(STATES_A_LIST / solution.game.stateCount)))
   const drills = rankDrills(solution, occupancy).slice(0, some)
-  const ends = rankLooseEnds(solution, occupancy).slice(0, LEADERS.looseEnds)
+  const ends = rankLooseEnds(solution, occupancy).slice(0, Math.ceil(some / 4))
   const places = mostVisited(solution, occupancy)
-  const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, LEADERS.holds)
+  const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, Math.ceil(some / 8))
   return [
     ...drills.map((target): Trial => ({ chart: withDrilled(chart, target), found: (gain) => ({ of: 'drill', target, gain }) })), // prettier-ignore
     ...ends.map(({ end, visits }): Trial => ({ chart: withNewAnswer(chart, end), found: (gain) => ({ of: 'new answer', end, visits, gain }) })), // prettier-ignore

@@ -14,6 +14,7 @@ import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useQuestion } from '../../stores/questions'
 import DependsOn from './DependsOn.vue'
+import LimitPanel from './LimitPanel.vue'
 
 /** What would come of it if something were otherwise, without changing the chart; and what the start depends on most. */
 const charts = useCharts()
@@ -134,6 +135,7 @@ function clear() {
       </ul>
     </template>
   </section>
+  <LimitPanel />
   <DependsOn />
 </template>
 
