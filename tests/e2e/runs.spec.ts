@@ -147,3 +147,42 @@ test('forty seconds left and someone who always turns in: what if, and what the 
   const depends = page.getByRole('region', { name: 'What the start depends on' })
   await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/, { timeout: 20_000 }) // prettier-ignore
 })
+
+test('runs stand side by side with what sets them apart, one kept from the chain, with notes', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/runs')
+  await page.getByRole('button', { name: 'Keep as a run' }).click()
+  await page.getByRole('link', { name: 'Side by side' }).click()
+  const side = page.getByRole('region', { name: 'Runs side by side' })
+  await side.getByRole('checkbox', { name: 'From Underhook, head clear' }).check()
+  const names = side.getByRole('article').getByRole('heading')
+  await expect(names).toHaveCount(3)
+  await side.getByRole('checkbox', { name: 'Both arms by the legs, with the roll' }).uncheck()
+  await expect(names).toHaveText(['Two arms trapped, then the choke', 'From Underhook, head clear'])
+  await expect(side.getByText(/begins where it is worth \d+ more than where/)).toBeVisible()
+  await side.getByRole('button', { name: 'Notes on From Underhook, head clear' }).click()
+  await page.keyboard.type('against wrestlers')
+  await page.keyboard.press('Control+Enter')
+  await page.getByRole('heading', { level: 1 }).click()
+  await settled(page)
+  await page.reload()
+  await side.getByRole('checkbox', { name: 'From Underhook, head clear' }).check()
+  await expect(page.getByText('against wrestlers')).toBeVisible()
+})
+
+test('a limit on ending behind is searched, said and planned', async ({ page }) => {
+  await openDemo(page)
+  const before = await worth(page)
+  await page.goto('/#/runs/what-if')
+  const limit = page.getByRole('region', { name: 'Never risk more than' })
+  await limit.getByLabel('Of a hundred exchanges, ending behind').fill('90')
+  await limit.getByLabel('Of a hundred exchanges, ending behind').press('Enter')
+  await expect(limit).toContainText('The plan keeps that already', { timeout: 20_000 })
+  await limit.getByLabel('Of a hundred exchanges, ending behind').fill('2')
+  await limit.getByLabel('Of a hundred exchanges, ending behind').press('Enter')
+  await expect(limit).toContainText(/The plan keeps it once ending behind counts −?-?\d/, {
+    timeout: 30_000,
+  })
+  await limit.getByRole('button', { name: 'Plan so' }).click()
+  await expect.poll(() => worth(page)).not.toBe(before)
+})

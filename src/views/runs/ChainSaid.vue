@@ -4,6 +4,8 @@ import { hundred } from '../../components/figureText'
 import CautionLines from '../../components/CautionLines.vue'
 import { cautionLines } from '../../core/chart/hazard'
 import type { PositionId } from '../../core/chart/ids'
+import { addRun } from '../../core/chart/edits/runs'
+import { bestRunFrom } from '../../core/insight/bestRun'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Script } from '../../core/questions/script'
 import { sayScript, scriptAsMarkdown } from '../../core/questions/sayScript'
@@ -48,6 +50,14 @@ const cautions = computed(() =>
 const title = computed(() => `The chain from ${lookUp(chart.value.positions, start.value)?.name}`)
 const scenario = computed(() => scenarioLine(chart.value, charts.isFlipped))
 
+/** The best plan as if every move landed: a run to look at limb by limb, or beside others. */
+function keep() {
+  const steps = bestRunFrom(chart.value, figures.figures!, start.value)
+  const name = `From ${lookUp(chart.value.positions, start.value)?.name}`
+  charts.edit(`Keep the run ${name}`, (draft) => void addRun(draft, name, start.value, steps))
+  charts.tell(`${name} is kept with the runs: see it side by side, or limb by limb.`)
+}
+
 async function print() {
   await nextTick()
   printPart(sheet.value!, scenario.value)
@@ -78,6 +88,9 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             <option v-for="one in SHARES" :key="one" :value="one">what matters in {{ one * 100 }} %</option>
           </select>
         </label>
+        <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
+          Keep as a run
+        </button>
         <button type="button" class="button" @click="print">Print</button>
         <button type="button" class="button" @click="save">Save as Markdown</button>
       </div>

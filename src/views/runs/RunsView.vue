@@ -7,6 +7,7 @@ import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
 import RoundCards from './RoundCards.vue'
 import RunsTabs from './RunsTabs.vue'
+import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
@@ -23,6 +24,7 @@ const what = computed(() => String(route.params.what ?? ''))
       <BeatenPanel v-if="what === 'beat'" :key="charts.chart.id" />
       <RoundCards v-else-if="what === 'rounds'" :key="`rounds ${charts.chart.id}`" />
       <WhatIf v-else-if="what === 'what-if'" :key="`if ${charts.chart.id}`" />
+      <SideBySide v-else-if="what === 'side-by-side'" :key="`side ${charts.chart.id}`" />
       <ChainSaid v-else :key="charts.chart.id" />
     </template>
     <p v-else-if="charts.chart" class="muted">There is nothing to say yet: chart a position and a move from it.</p>
