@@ -4,13 +4,13 @@ import type { Beaten, Blow } from './beat'
 import type { Gain } from './gains'
 import type { Met } from './met'
 import { sayGain } from './sayGain'
-import { lowerFirst, whenThey } from './speech'
+import { inPlace, lowerFirst, whenThey } from './speech'
 
 /** Where a reaction is met: "against snap the head down", or "while we hold still in mount". */
 export function whereMet(chart: Chart, { met, position }: Met): string {
   const move = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
-  const place = lowerFirst(lookUp(chart.positions, position)?.name ?? '')
-  return move ? `against ${lowerFirst(move.name)}` : `while we hold still in ${place}`
+  const place = inPlace(lookUp(chart.positions, position)?.name ?? '')
+  return move ? `against ${lowerFirst(move.name)}` : `while we hold still ${place}`
 }
 
 /** How they would beat us, in at most five sentences. `say`: a difference of worth in words. */

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import { answersTo } from '../chart/edits/answers'
 import { ALWAYS, cautionLines } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
-import { lowerFirst, tellMove, upperFirst, whenThey } from './speech'
+import { inPlace, lowerFirst, tellMove, upperFirst, whenThey } from './speech'
 
 /** A card as it is read out before a round. */
 export interface SaidCard {
@@ -25,8 +25,8 @@ export function sayCard(chart: Chart, card: Card): SaidCard {
   const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
   const [best] = answers
   const isFinish = best?.to === 'finish'
-  const away = reaction.endsIn === 'caught' ? 'they finish us' : `they are out in ${lowerFirst(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}` // prettier-ignore
-  const stop = card.positionOnly || isFinish ? 'control is held for three seconds' : best ? `we are in ${lowerFirst(lookUp(chart.positions, best.to)?.name ?? '')}` : 'we have found an answer' // prettier-ignore
+  const away = reaction.endsIn === 'caught' ? 'they finish us' : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}` // prettier-ignore
+  const stop = card.positionOnly || isFinish ? 'control is held for three seconds' : best ? `we are ${inPlace(lookUp(chart.positions, best.to)?.name ?? '')}` : 'we have found an answer' // prettier-ignore
   const lines = cautionLines([...(move ? [move] : []), ...answers])
   return {
     title: `${reaction.name}: what now?`,

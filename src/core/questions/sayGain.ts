@@ -2,6 +2,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf, type Tries } from '../chart/tries'
 import type { Gain } from './gains'
+import { inPlace } from './speech'
 
 /** A gain in words: what it is about, and what one would have. Without the figure, which stands beside it. */
 export interface SaidGain {
@@ -35,7 +36,9 @@ function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>
   const what = lookUp(chart.reactions, reaction)?.name ?? ''
   const record = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
   const tries = met.by === 'answer' ? chart.answers[met.answer].tries : record?.tries
-  const where = record ? `to ${record.name}` : `while we hold still in ${lookUp(chart.positions, position)?.name}`
+  const where = record
+    ? `to ${record.name}`
+    : `while we hold still ${inPlace(lookUp(chart.positions, position)?.name ?? '')}`
   const often = tries ? `${ofTen(tries.reactions?.[reaction] ?? 0, tries)} ` : ''
   return { head: what, detail: `${where} ${often}and you have nothing; an answer that lands half of the time` }
 }

@@ -3,7 +3,7 @@ import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Script, ScriptStep, ScriptWay } from './script'
-import { listed, lowerFirst, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
+import { inPlace, listed, lowerFirst, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
 
 /** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
 export interface Told {
@@ -75,10 +75,13 @@ class Saying {
   }
 
   private lead(step: ScriptStep, number: number): string {
-    const place = lowerFirst(this.placeName(step.position))
+    const name = this.placeName(step.position)
+    const place = upperFirst(inPlace(name))
     const does = this.telling(step)
-    if (step.stalled) return `In ${place}, once the other came to nothing, ${does}.`
-    return number === 1 ? `From ${place}, ${does}.` : `In ${place}, ${does}.`
+    if (step.stalled) return `${place}, once the other came to nothing, ${does}.`
+    return number === 1 && inPlace(name).startsWith('in ')
+      ? `From ${lowerFirst(name).replace(/^in /, '')}, ${does}.`
+      : `${place}, ${does}.`
   }
 
   private telling({ does }: ScriptStep): string {
@@ -119,7 +122,7 @@ class Saying {
   }
 
   private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
-    const where = ways.length ? this.whereTo(ways[0]) : position === 'caught' ? 'they finish us' : `we are in ${lowerFirst(this.placeName(position))}` // prettier-ignore
+    const where = ways.length ? this.whereTo(ways[0]) : position === 'caught' ? 'they finish us' : `we are ${inPlace(this.placeName(position))}` // prettier-ignore
     const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
     return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
   }
@@ -139,7 +142,7 @@ class Saying {
     if (to === 'finish') return 'that is the finish'
     if (to === 'goal') return 'that is what we wanted'
     if (to === 'caught') return 'they finish us'
-    return `we are in ${lowerFirst(this.placeName(position))}${this.onAt(to)}`
+    return `we are ${inPlace(this.placeName(position))}${this.onAt(to)}`
   }
 
   private onAt(key: number): string {

@@ -2,7 +2,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf } from '../chart/tries'
 import type { Dependence } from './depends'
-import { lowerFirst, tellMove, upperFirst } from './speech'
+import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
 import type { IfResult } from './whatIf'
 
 /** What would come of it, in sentences. `say`: a worth in words. */
@@ -19,10 +19,10 @@ export function sayWhatIf(result: IfResult, say: (worth: number) => string): str
 
 /** A place in which something else is best then: "In knee on belly, mount instead of holding still." */
 export function sayChange(chart: Chart, { position, was, now }: IfResult['changes'][number]): string {
-  const place = lowerFirst(lookUp(chart.positions, position)?.name ?? '')
+  const place = upperFirst(inPlace(lookUp(chart.positions, position)?.name ?? ''))
   const before = was === 'wait' ? 'holding still' : was === null ? 'nothing' : `“${lowerFirst(lookUp(chart.moves, was)?.name ?? '')}”` // prettier-ignore
   const after = now === 'wait' ? 'hold still' : now === null ? 'nothing is left to do' : tellMove(lookUp(chart.moves, now)?.name ?? '') // prettier-ignore
-  return `In ${place}, ${after} instead of ${before}.`
+  return `${place}, ${after} instead of ${before}.`
 }
 
 /** Which figure it is that something depends on: the move or answer, and what of its tries. */

@@ -63,6 +63,10 @@ function baseOf(word: string, next = ''): string | null {
   return base ? base + tail : null
 }
 
+/** Where we are: "Mount" -> "in mount"; a name that says where by itself stays: "Under side control", "In their guard". */
+export const inPlace = (name: string): string =>
+  /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
+
 /** "a", "a and b", "a, b and c". */
 export const listed = (parts: readonly string[], and = 'and'): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} ${and} ${parts[parts.length - 1]}`

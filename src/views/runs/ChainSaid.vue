@@ -209,4 +209,35 @@ h2 a:hover {
 .worth :deep(.number) {
   font: 700 22px/1.2 var(--label);
 }
+
+/* Two pages at most, and still read from the mat's edge. */
+@media print {
+  .sheet {
+    display: block;
+    columns: 2;
+    column-gap: 7mm;
+    padding: 0;
+  }
+
+  article {
+    grid-template-columns: 18px minmax(0, 1fr);
+    padding: 4px 0;
+  }
+
+  .number,
+  h2 {
+    font-size: 14px;
+  }
+
+  .says {
+    font-size: 12px;
+    line-height: 1.35;
+  }
+
+  .watch,
+  .sheet :deep(.lines) {
+    font-size: 10px;
+    line-height: 1.3;
+  }
+}
 </style>

@@ -88,7 +88,7 @@ const remove = () => charts.edit('Remove the card', (draft) => removeCard(draft,
       </button>
       <span class="muted small">counts for {{ answerName }}</span>
     </div>
-    <p v-else class="small">
+    <p v-else class="small unprinted">
       <RouterLink
         :to="{
           path: `/worksheet/${card.position}`,
@@ -97,7 +97,7 @@ const remove = () => charts.edit('Remove the card', (draft) => removeCard(draft,
         >Name the answer</RouterLink
       >: then rounds count for it.
     </p>
-    <p class="boxes" aria-hidden="true">worked □□□□□ □□□□□ &nbsp; did not □□□□□ □□□□□</p>
+    <p class="boxes" aria-hidden="true">worked □□□□□ □□□□□<br />did not □□□□□ □□□□□</p>
   </article>
 </template>
 
@@ -179,8 +179,22 @@ dt {
 
 @media print {
   .card {
-    min-height: 118mm;
+    min-height: 112mm;
     border: 1px solid #333 !important;
+    font-size: 13px;
+  }
+
+  h2 {
+    font-size: 17px;
+  }
+
+  dt,
+  .boxes {
+    font-size: 13px;
+  }
+
+  .cautions {
+    font-size: 11px;
   }
 
   .boxes {

@@ -1,4 +1,4 @@
-import { listed, lowerFirst, tellMove, timesOfTen, whenThey } from '../../../src/core/questions/speech'
+import { inPlace, listed, lowerFirst, tellMove, timesOfTen, whenThey } from '../../../src/core/questions/speech'
 import { joinRegions } from '../../../src/core/shelf/shelf'
 import { readRegions } from '../../../scripts/shelfDoc'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -57,6 +57,10 @@ describe('what they do, after an if', () => {
       expect(tellMove(name)).not.toMatch(/\b(the the|the a|the our|go for the (dig|let|take|put|keep|give|bring))\b/)
     }
   })
+})
+
+test('a place is said with its in, where it does not say where by itself', () => {
+  expect(['Mount', 'In their closed guard', 'Under side control', 'On the knees', 'Instep hook'].map(inPlace)).toEqual(['in mount', 'in their closed guard', 'under side control', 'on the knees', 'in instep hook']) // prettier-ignore
 })
 
 test('lists, shares and first letters are said as one says them', () => {

@@ -113,7 +113,7 @@ describe('what if', () => {
       (one) => answer({ theyCannot: one }).changes,
     )
     expect(changes.length).toBeGreaterThan(0)
-    for (const change of changes) expect(sayChange(demo, change)).toMatch(/^In [a-z].+ instead of .+\.$/)
+    for (const change of changes) expect(sayChange(demo, change)).toMatch(/^[A-Z][a-z].+ instead of .+\.$/)
     const position = demo.positions[0].id
     expect(sayChange(demo, { position, was: 'wait', now: null, visits: 1 })).toMatch(/nothing is left to do instead of holding still\.$/) // prettier-ignore
     expect(sayChange(demo, { position, was: null, now: 'wait', visits: 1 })).toMatch(/hold still instead of nothing\.$/)
