@@ -16,6 +16,8 @@ export interface ScriptStep {
   value: number
   /** How often an exchange that begins at the script's start comes here, as far as the script goes. */
   reach: number
+  /** Chance that nothing breaks it off while it is done. */
+  alive: number
   /** The most frequent first. */
   ways: ScriptWay[]
 }
@@ -91,7 +93,7 @@ class Telling {
   private tell(state: number, reach: number, left: number): void {
     const { evaluator, game, values } = this.solution
     const action = evaluator.bestAction(left, state, tieTolerance(this.solution))
-    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), value: values[state], reach, ways: [] } // prettier-ignore
+    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), value: values[state], reach, alive: action === NONE ? 0 : game.actionAlive[action], ways: [] } // prettier-ignore
     this.told.set(state, step)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)

@@ -8,7 +8,8 @@ import { addRun } from '../../core/chart/edits/runs'
 import { bestRunFrom } from '../../core/insight/bestRun'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Script } from '../../core/questions/script'
-import { sayScript, scriptAsMarkdown } from '../../core/questions/sayScript'
+import { loopsOf } from '../../core/questions/loops'
+import { sayLoop, sayScript, scriptAsMarkdown } from '../../core/questions/sayScript'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
@@ -44,6 +45,7 @@ watch(
 )
 
 const told = computed(() => (script.value ? sayScript(chart.value, script.value) : []))
+const loops = computed(() => (script.value ? loopsOf(script.value).slice(0, 2).map((loop) => sayLoop(chart.value, script.value!, loop)) : [])) // prettier-ignore
 const cautions = computed(() =>
   cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),
 )
@@ -101,6 +103,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
         as the scenario says. Numbers in brackets say where to read on.
       </p>
       <p v-else class="muted">There is nothing to do from there.</p>
+      <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
       <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
         <span class="number" aria-hidden="true">{{ one.number }}</span>
         <div class="body">
@@ -172,6 +175,10 @@ article {
   scroll-margin-top: 12px;
 }
 
+.loop {
+  max-width: 78ch;
+}
+
 .number {
   font: 700 22px/1.2 var(--label);
   color: var(--ours);
@@ -229,7 +236,8 @@ h2 a:hover {
     font-size: 14px;
   }
 
-  .says {
+  .says,
+  .loop {
     font-size: 12px;
     line-height: 1.35;
   }
