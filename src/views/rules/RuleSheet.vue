@@ -5,10 +5,11 @@ import InlineText from '../../components/InlineText.vue'
 import NotesField from '../../components/NotesField.vue'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { changeRuleSet, removeRuleSet } from '../../core/chart/edits/ruleSets'
-import { RULE_TAGS, SCORES, type RuleSet, type Score } from '../../core/chart/ruleSet'
+import { SCORES, type RuleSet, type Score } from '../../core/chart/ruleSet'
 import { strikeChangesOf } from '../../core/chart/ruleSets'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import RuleTags from './RuleTags.vue'
 import ScoredTable from './ScoredTable.vue'
 import { takenOut } from './rules'
 
@@ -20,7 +21,6 @@ const figures = useFigures()
 
 const isInForce = computed(() => figures.rules?.id === props.set.id)
 const out = computed(() => takenOut(charts.chart!, props.set))
-const movesWith = (tag: string) => charts.chart!.moves.filter(({ tags }) => tags?.includes(tag))
 const struck = (uses: string) =>
   charts.chart!.reactions.filter((one) => strikeChangesOf([...(one.uses ?? []), ...(one.usesAny ?? [])], props.set.strikes ?? []).some((change) => change.uses === uses)) // prettier-ignore
 
@@ -46,12 +46,6 @@ function setControl(points: number, every: number) {
   change('Control time', (set) => {
     if (points > 0) set.controlTime = { every, points }
     else delete set.controlTime
-  })
-}
-
-function allow(tag: string, isAllowed: boolean) {
-  change(isAllowed ? 'Allow' : 'Forbid', (set) => {
-    set.forbids = isAllowed ? set.forbids.filter((one) => one !== tag) : [...set.forbids, tag]
   })
 }
 
@@ -173,30 +167,7 @@ function remove() {
           />
         </label>
       </fieldset>
-      <fieldset class="wide" :disabled="!isOwn">
-        <legend>What is out</legend>
-        <label class="tag">
-          <input
-            type="checkbox"
-            :checked="set.noFinish ?? false"
-            @change="change('Finishes', (own) => void (own.noFinish = ($event.target as HTMLInputElement).checked))"
-          />
-          <span>every finish: control is the goal</span>
-        </label>
-        <label v-for="(name, tag) in RULE_TAGS" :key="tag" class="tag">
-          <input
-            type="checkbox"
-            :checked="set.forbids.includes(tag)"
-            @change="allow(tag, !($event.target as HTMLInputElement).checked)"
-          />
-          <span
-            >{{ name
-            }}<span v-if="movesWith(tag).length" class="muted small">
-              · {{ counted(movesWith(tag).length, 'move') }} here</span
-            ></span
-          >
-        </label>
-      </fieldset>
+      <RuleTags class="wide" :set="set" :is-own="isOwn" />
     </div>
     <section v-if="out.length" aria-label="Out of this chart">
       <h3>Out of this chart</h3>
@@ -265,9 +236,6 @@ fieldset {
 
 .wide {
   grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  gap: 2px 12px;
 }
 
 legend,
@@ -290,19 +258,6 @@ h3 {
   align-items: center;
   padding: 2px 0;
   border-top: 1px solid var(--line);
-}
-
-.tag {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 30px;
-}
-
-.tag input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ours);
 }
 
 .field {

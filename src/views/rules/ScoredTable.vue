@@ -52,33 +52,12 @@ const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? 'under 0.01' : n.toF
   </section>
 </template>
 
+<style scoped src="../../components/figureTable.css"></style>
 <style scoped>
 h3 {
   margin: 6px 0 4px;
   font: 700 18px/1.3 var(--label);
   color: var(--ink);
-}
-
-table {
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 3px 12px 3px 0;
-  border-top: 1px solid var(--line);
-  text-align: right;
-}
-
-th[scope='row'] {
-  text-align: left;
-  font-weight: 500;
-}
-
-thead th {
-  border-top: 0;
-  font: 600 15px/1.2 var(--label);
-  color: var(--muted);
 }
 
 .sum > * {

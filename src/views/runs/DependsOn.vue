@@ -49,6 +49,7 @@ const bar = (change: number) => (change >= 0 ? { left: '50%', width: width(chang
   </section>
 </template>
 
+<style scoped src="../../components/figureTable.css"></style>
 <style scoped>
 section {
   padding: 16px 18px;
@@ -57,25 +58,6 @@ section {
 table {
   width: 100%;
   margin-top: 8px;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 5px 10px 5px 0;
-  border-top: 1px solid var(--line);
-  text-align: right;
-}
-
-th[scope='row'] {
-  text-align: left;
-  font-weight: 600;
-}
-
-thead th {
-  border-top: 0;
-  font: 600 15px/1.2 var(--label);
-  color: var(--muted);
 }
 
 .bars {
