@@ -59,8 +59,24 @@ function judged(chart: Chart, shelf: Shelf, position: PositionId, valued: Valued
 
 /** The chart's moves that are moves of the Shelf, by id or by name. */
 export const ownMoves = (chart: Chart, shelf: Shelf, ids: readonly MoveId[]): MoveId[] => {
-  const wanted = ids.flatMap((id) => lookUp(shelf.moves, id) ?? [])
-  return chart.moves.filter((move) => wanted.some((one) => inChart([move], one))).map(({ id }) => id)
+  const byName = namesOf(chart)
+  const found = new Set(ids.flatMap((id) => lookUp(shelf.moves, id) ?? []).flatMap(({ id, name, aliases = [] }) => [id, ...[name, ...aliases].map(plain)].flatMap((one) => byName.get(one) ?? []))) // prettier-ignore
+  return chart.moves.flatMap(({ id }) => (found.has(id) ? [id] : []))
+}
+
+const plain = (text: string) => text.trim().toLowerCase()
+
+/** The moves of a chart by id and by each of their names; kept, because every rule and difference asks for it. */
+const named = new WeakMap<readonly object[], Map<string, MoveId[]>>()
+function namesOf({ moves }: Chart): Map<string, MoveId[]> {
+  const known = named.get(moves)
+  if (known) return known
+  const byName = new Map<string, MoveId[]>()
+  for (const { id, name, aliases = [] } of moves) {
+    for (const one of new Set([id as string, ...[name, ...aliases].map(plain)])) byName.set(one, [...(byName.get(one) ?? []), id]) // prettier-ignore
+  }
+  named.set(moves, byName)
+  return byName
 }
 
 /** Side by side as moves from the position, or as answers to the same reaction there, whichever sets them further apart. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { produce } from 'immer'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { changeText, counted } from '../../components/figureText'
 import { chooseWay } from '../../core/chart/edits/ways'
 import { lookUp } from '../../core/chart/lookUp'
@@ -16,6 +16,7 @@ import { useWorksheet } from './worksheet'
 const { chart, position } = useWorksheet()
 const figures = useFigures()
 const store = useShelf()
+const isOpen = ref(false)
 onMounted(() => void store.load())
 
 const rules = computed(() => {
@@ -32,6 +33,15 @@ const now = computed(() => {
 const nameOf = (id: string) => lookUp(chart.value.moves, id)?.name ?? id
 const against = computed(() => rules.value.filter(({ compared }) => compared?.says === 'the other way').length)
 
+/** A finding opens it. */
+watch(
+  () => against.value > 0,
+  (found) => {
+    if (found) isOpen.value = true
+  },
+  { immediate: true },
+)
+
 /** What is set aside for other questions. */
 const otherWays = (variant: string) =>
   (chart.value.settings?.ways ?? []).filter((way) => way.variant !== variant).flatMap(({ aside }) => aside)
@@ -40,7 +50,7 @@ const otherWays = (variant: string) =>
 const worths = useTrials(
   () => {
     const { shelf } = store
-    if (!shelf || !position.value) return null
+    if (!shelf || !position.value || !isOpen.value) return null
     const trials = variants.value.flatMap((variant) =>
       variant.views.flatMap((view) => {
         const way = wayOf(chart.value, shelf, variant, view)
@@ -50,12 +60,17 @@ const worths = useTrials(
     )
     return { chart: chart.value, position: position.value.id, trials }
   },
-  () => store.shelf && variants.value.map(({ id }) => id).join(),
+  () => isOpen.value && store.shelf && variants.value.map(({ id }) => id).join(),
 )
 </script>
 
 <template>
-  <details v-if="rules.length || variants.length" class="panel says" :open="against > 0">
+  <details
+    v-if="rules.length || variants.length"
+    class="panel says"
+    :open="isOpen"
+    @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
+  >
     <summary>
       Rules of thumb here <span class="muted small">{{ counted(rules.length, 'rule') }}</span>
       <span v-if="variants.length" class="muted small"> · schools differ on {{ variants.length }}</span>
