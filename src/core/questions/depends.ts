@@ -1,17 +1,17 @@
 import type { Chart } from '../chart/chart'
-import { totalOf, withRounds, type Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import { occupancyOf } from '../solve/occupancy'
 import { promiseOfMet, rankDrills } from './leaders'
 import { allMet, keyOfMet } from './met'
-import type { DrillTarget } from './target'
+import { shifted, type TriesPart } from './shifted'
+import { withTries, type DrillTarget } from './target'
 import { solved, startWorth, type Work } from './work'
 
 /** One figure of the tries, and what the start's value would change by with one try in ten less or more of it. */
 export interface Dependence {
   target: DrillTarget
   /** What lands, or a reaction. */
-  part: { of: 'lands' } | { of: 'reaction'; reaction: string }
+  part: TriesPart
   less: number
   more: number
 }
@@ -49,31 +49,5 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Work<Dependence[]>
   return found.sort((a, b) => size(b) - size(a))
 }
 
-/** The tries with a share of all of them moved into one part, from the others in proportion; out of it where it is negative. */
-export function shifted(guess: Tries, part: Dependence['part'], by: number): Tries {
-  const tries = withRounds(guess)
-  const { lands = 0, stalls = 0, elsewhere, reactions } = tries
-  const total = totalOf(tries)
-  const is = (id: string) => part.of === 'reaction' && part.reaction === id
-  const now = part.of === 'lands' ? lands : (reactions?.[part.reaction] ?? 0)
-  const others = total - now
-  const moved = Math.max(-now, Math.min(by * total, others))
-  const keep = others > 0 ? 1 - moved / others : 1
-  const scale = (map: Record<string, number>) => Object.fromEntries(Object.entries(map).map(([id, n]) => [id, is(id) ? n + moved : n * keep])) // prettier-ignore
-  return {
-    ...tries,
-    lands: part.of === 'lands' ? lands + moved : lands * keep,
-    stalls: stalls * keep + (others > 0 ? 0 : -moved),
-    ...(elsewhere ? { elsewhere: scale(elsewhere) } : {}),
-    ...(reactions ? { reactions: scale(reactions) } : {}),
-  }
-}
-
-export function withShifted(chart: Chart, target: DrillTarget, part: Dependence['part'], by: number): Chart {
-  if (target.of === 'move') {
-    const moves = chart.moves.map((move) => (move.id === target.move ? { ...move, tries: shifted(move.tries, part, by) } : move)) // prettier-ignore
-    return { ...chart, moves }
-  }
-  const answers = chart.answers.map((one, i) => (i === target.answer && one.tries ? { ...one, tries: shifted(one.tries, part, by) } : one)) // prettier-ignore
-  return { ...chart, answers }
-}
+export const withShifted = (chart: Chart, target: DrillTarget, part: TriesPart, by: number): Chart =>
+  withTries(chart, target, (tries) => shifted(tries, part, by))

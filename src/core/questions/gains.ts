@@ -1,13 +1,15 @@
 import type { Chart } from '../chart/chart'
+import { NEW_ANSWER } from '../chart/edits/answers'
 import { idFromName, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
 import type { Move } from '../chart/move'
-import { totalOf, withRounds, type Tries } from '../chart/tries'
+import type { Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import type { LooseEnd } from '../insight/looseEnds'
 import { nextHolds } from '../pin/arrange'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
-import type { DrillTarget } from './target'
+import { shifted } from './shifted'
+import { withTries, type DrillTarget } from './target'
 import { mostVisited, rankDrills, rankLooseEnds } from './leaders'
 import { solved, startWorth, type Work } from './work'
 
@@ -22,9 +24,6 @@ export type Gain = { gain: number } & (
 const FEWEST = 5
 const MOST = 24
 const STATES_A_LIST = 9000
-
-/** What an answer that is not there yet is taken to do: it lands half of the time, and brings us back to where we were. */
-export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
 
 /** A chart as it would be, and what is found by solving it. */
 interface Trial {
@@ -65,35 +64,10 @@ function leadersOf(chart: Chart, solution: Solution): Trial[] {
 }
 
 /** The tries with a tenth of all of them (or what there is) moved from the other outcomes, in proportion, to landing. */
-export function drilledTries(guess: Tries): Tries {
-  const tries = withRounds(guess)
-  const { lands = 0, stalls = 0, elsewhere, reactions } = tries
-  const total = totalOf(tries)
-  const others = total - lands
-  if (others <= 0) return tries
-  const moved = Math.min(total / 10, others)
-  const keep = 1 - moved / others
-  const scale = (map: Record<string, number>) =>
-    Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * keep]))
-  return {
-    ...tries,
-    ...{ lands: lands + moved, stalls: stalls * keep },
-    ...(elsewhere ? { elsewhere: scale(elsewhere) } : {}),
-    ...(reactions ? { reactions: scale(reactions) } : {}),
-  }
-}
+export const drilledTries = (tries: Tries): Tries => shifted(tries, { of: 'lands' }, 0.1)
 
 /** The chart once a move or an answer has been drilled: one more of ten lands. */
-export function withDrilled(chart: Chart, target: DrillTarget): Chart {
-  if (target.of === 'move') {
-    const moves = chart.moves.map((move) => (move.id === target.move ? { ...move, tries: drilledTries(move.tries) } : move)) // prettier-ignore
-    return { ...chart, moves }
-  }
-  const answers = chart.answers.map((answer, i) =>
-    i === target.answer && answer.tries ? { ...answer, tries: drilledTries(answer.tries) } : answer,
-  )
-  return { ...chart, answers }
-}
+export const withDrilled = (chart: Chart, target: DrillTarget): Chart => withTries(chart, target, drilledTries)
 
 /** The chart with an answer to a loose end that lands half of the time and brings us back to where it was met. */
 export function withNewAnswer(chart: Chart, { position, reaction }: LooseEnd): Chart {

@@ -2,6 +2,7 @@ import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import type { LooseEnd } from '../insight/looseEnds'
 import { withRounds, type Tries } from '../chart/tries'
+import { withTries, type DrillTarget } from './target'
 
 /** A reaction where it is met: by a move, by an answer with tries of its own, or unprompted. */
 export type Met = LooseEnd
@@ -26,13 +27,10 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
 
 /** The chart when they use a reaction so many times as often where it is met; unprompted, it comes so much sooner. */
 export function withUsedMore(chart: Chart, { met, position, reaction }: Met, times: number): Chart {
-  if (met.by === 'move') {
-    const moves = chart.moves.map((move) => (move.id === met.move ? { ...move, tries: usedMore(move.tries, reaction, times) } : move)) // prettier-ignore
-    return { ...chart, moves }
-  }
-  if (met.by === 'answer') {
-    const answers = chart.answers.map((one, i) => (i === met.answer && one.tries ? { ...one, tries: usedMore(one.tries, reaction, times) } : one)) // prettier-ignore
-    return { ...chart, answers }
+  if (met.by !== 'unprompted') {
+    const target: DrillTarget =
+      met.by === 'move' ? { of: 'move', move: met.move } : { of: 'answer', answer: met.answer }
+    return withTries(chart, target, (tries) => usedMore(tries, reaction, times))
   }
   const positions = chart.positions.map((record) => {
     const { unprompted } = record

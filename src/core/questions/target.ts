@@ -1,4 +1,18 @@
+import type { Chart } from '../chart/chart'
 import type { MoveId } from '../chart/ids'
+import type { Tries } from '../chart/tries'
 
 /** What is drilled: a move, with the answers that borrow its tries; or an answer with tries of its own, by its index. */
 export type DrillTarget = { of: 'move'; move: MoveId } | { of: 'answer'; answer: number }
+
+/** The chart with other tries of a move, or of an answer that has its own. */
+export function withTries(chart: Chart, target: DrillTarget, change: (tries: Tries) => Tries): Chart {
+  if (target.of === 'move') {
+    const moves = chart.moves.map((move) => (move.id === target.move ? { ...move, tries: change(move.tries) } : move))
+    return { ...chart, moves }
+  }
+  const answers = chart.answers.map((one, i) =>
+    i === target.answer && one.tries ? { ...one, tries: change(one.tries) } : one,
+  )
+  return { ...chart, answers }
+}

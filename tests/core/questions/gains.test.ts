@@ -34,7 +34,7 @@ describe('what one more of ten landing is', () => {
   it('takes a tenth of all tries from the others in proportion', () => {
     expect(drilledTries({ lands: 2, stalls: 4, reactions: { a: 3, b: 1 } })).toEqual({ lands: 3, stalls: 3.5, reactions: { a: 2.625, b: 0.875 } }) // prettier-ignore
     expect(drilledTries({ lands: 19, stalls: 1 })).toEqual({ lands: 20, stalls: 0 })
-    expect(drilledTries({ lands: 10 })).toEqual({ lands: 10 })
+    expect(drilledTries({ lands: 10 })).toEqual({ lands: 10, stalls: 0 })
     expect(drilledTries({ stalls: 5, elsewhere: { p: 5 }, weight: 3 })).toEqual({ lands: 1, stalls: 4.5, elsewhere: { p: 4.5 }, weight: 3 }) // prettier-ignore
   })
 

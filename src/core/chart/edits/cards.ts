@@ -52,12 +52,12 @@ export const answerOnCard = (chart: Chart, { reaction }: Card): { answer: Answer
  * Tallies a round: the card's answer worked, or it did not. It counts beside the guess of the answer's tries, which gets
  * tries of its own where it had none. Fails where there is no answer.
  */
-export function tally(chart: Chart, id: string, worked: boolean, by: 1 | -1 = 1): void {
+export function tally(chart: Chart, id: string, worked: boolean): void {
   const found = answerOnCard(chart, cardIn(chart, id))
   if (!found) throw new Gone('answer', id)
   const { answer, index } = found
   const own = answer.tries ?? chart.moves.find((move) => move.id === answer.move)!.tries
   const { worked: was = 0, failed = 0 } = own.rounds ?? {}
-  const rounds = worked ? { worked: Math.max(0, was + by), failed } : { worked: was, failed: Math.max(0, failed + by) }
+  const rounds = worked ? { worked: was + 1, failed } : { worked: was, failed: failed + 1 }
   chart.answers[index] = { ...answer, tries: { ...own, rounds } }
 }
