@@ -49,7 +49,7 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
         <AskedFigure
           class="cost"
           :value="-blow.cost"
-          form="gain"
+          form="cost"
           :asked="{
             of: 'gain',
             head: nameOf(blow),
