@@ -27,6 +27,7 @@ const OURS = {
       required: ['row', 'x'],
     },
   },
+  isFactor: { type: 'number', minimum: 0, maximum: 10 },
   isFraction: { type: 'number', minimum: 0, maximum: 1 },
   isWorth: { type: 'number', minimum: -1, maximum: 1 },
   isWord: { ...strings, minLength: 1, maxLength: 200 },

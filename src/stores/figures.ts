@@ -53,7 +53,7 @@ export const useFigures = defineStore('figures', () => {
   function setScenario(instead: Partial<Scenario>, join?: string) {
     const { breakUp, repeat, ...rest } = instead
     const change = (draft: NonNullable<typeof charts.chart>) => {
-      const { start, goal, seconds, sharpness, objective, rules } = { ...scenarioOf(draft), ...rest }
+      const { start, goal, seconds, sharpness, objective, rules, probe } = { ...scenarioOf(draft), ...rest }
       draft.settings = {
         ...draft.settings,
         ...(breakUp === undefined ? {} : { breakUp }),
@@ -66,6 +66,7 @@ export const useFigures = defineStore('figures', () => {
           sharpness,
           objective,
           rules: rules ?? undefined,
+          probes: probe ? true : undefined,
         },
       }
     }

@@ -31,6 +31,9 @@ export interface PlainAction {
   stalls: number
 }
 
+/** What counts as the same try: a move that is only shown is written down as one of its own, and is not another one. */
+const sameTry = (id: string | undefined) => id?.replace(/-shown$/, '')
+
 /** Every state reached from the start, as objects that point at each other. */
 export class PlainGame {
   readonly rules: PlainRules
@@ -128,7 +131,13 @@ export class PlainGame {
     return [
       wait,
       ...moves.flatMap((move) => {
-        const shares = rules.shares(move.id, move.tries, holds, move.id === stalled, this.scenario.repeat)
+        const shares = rules.shares(
+          move.id,
+          move.tries,
+          holds,
+          sameTry(move.id) === sameTry(stalled),
+          this.scenario.repeat,
+        )
         if (!shares) return []
         const { stallsIn } = move
         if (stallsIn && stallsIn !== position)

@@ -16,6 +16,7 @@ import { Hold } from './hold'
 import type { MoveId } from './ids'
 import { Move } from './move'
 import { Position } from './position'
+import { Probe } from './probe'
 import { Reaction } from './reaction'
 import { RuleSet } from './ruleSet'
 import { GROUPS, type Group } from './ruleSets'
@@ -56,6 +57,8 @@ export class Settings {
   @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
   @Optional() @IsFraction() repeat?: number
   @Optional() @IsObject() @ValidateNested() @Type(() => Ends) ends?: Ends
+  /** How moves go that are only shown. */
+  @Optional() @IsObject() @ValidateNested() @Type(() => Probe) probe?: Probe
   @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
   /** How this school says the side words of the frames, by the frames' word. */
   @Optional() @IsWordMap() words?: Record<string, string>

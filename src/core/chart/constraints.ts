@@ -86,6 +86,14 @@ export const IsFraction = constraint(
   (value) => isNumber(value) && value >= 0 && value <= 1,
 )
 
+const MAX_FACTOR = 10
+
+export const IsFactor = constraint(
+  'isFactor',
+  `must be a factor from 0 to ${MAX_FACTOR}`,
+  (value) => isNumber(value) && value >= 0 && value <= MAX_FACTOR,
+)
+
 export const IsWorth = constraint(
   'isWorth',
   'must be a number from -1 to 1',

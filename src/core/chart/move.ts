@@ -3,6 +3,7 @@ import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'cl
 import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
 import { Hazard } from './hazard'
 import type { HoldId, MoveId, PositionId } from './ids'
+import { Probe } from './probe'
 import { Tries } from './tries'
 import { KINDS, type Kind } from './words'
 
@@ -46,6 +47,8 @@ export class Move {
   @IsObject() @ValidateNested() @Type(() => Tries) tries!: Tries
   /** A position, or `caught`; absent: in `from`. */
   @Optional() @IsWord() stallsIn?: PositionId | 'caught'
+  /** How it goes when it is only shown, where that is not as the chart says. */
+  @Optional() @IsObject() @ValidateNested() @Type(() => Probe) probe?: Probe
   @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
   @Optional() @IsArray() @IsWord({ each: true }) usesAny?: string[]
   @Optional() @IsArray() @IsRecordId({ each: true }) needs?: HoldId[]

@@ -47,6 +47,7 @@ const CODES: Record<string, string> = {
   isMeanSeconds: 'bad-seconds',
   isMeanSecondsOrNever: 'bad-seconds',
   isTryCount: 'bad-count',
+  isFactor: 'out-of-range',
   isFraction: 'out-of-range',
   isWorth: 'out-of-range',
   isIn: 'unknown-word',

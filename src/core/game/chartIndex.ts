@@ -5,23 +5,11 @@ import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
 import { DEFAULT_MOVE_SECONDS } from '../chart/move'
 import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
-import { withRounds, type Tries } from '../chart/tries'
+import { probeOf, type ProbeFactors } from '../chart/probe'
 import { strikeChangesOf } from '../chart/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Scenario } from './scenario'
-
-/** Places that are not charted positions. */
-export const CAUGHT = -1
-export const FINISH = -2
-
-/** Counts with ids turned into indices; `elsewhere` may hold `CAUGHT`. */
-export interface TryCounts {
-  lands: number
-  stalls: number
-  elsewhere: [place: number, count: number][]
-  /** In the order of the chart's reactions. */
-  reactions: [reaction: number, count: number][]
-}
+import { asProbe, Counter, type TryCounts } from './tryCounts'
 
 export interface IndexedMove {
   record: Move
@@ -32,6 +20,8 @@ export interface IndexedMove {
   /** The rules in force do not allow it, or the coach does it another way. */
   isOut: boolean
   tries: TryCounts
+  /** Where it is the move only shown: the index of the move in full. Those in full come first, in file order. */
+  probeOf?: number
   /** Absent where it stalls in `from`. */
   stallsIn?: number
   needs: HoldSet
@@ -44,6 +34,7 @@ export interface IndexedMove {
 export interface IndexedAnswer {
   record: Answer
   index: number
+  /** In full; or, after those, only shown. */
   move: number
   tries: TryCounts
   stallsIn?: number
@@ -77,46 +68,29 @@ export interface ChartIndex {
 }
 
 /** What of a scenario decides which records count. */
-export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes'>
+export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'probe'>
 
-const EVERYTHING: Allowed = { holds: true, aside: [], forbids: [], noFinish: false, strikes: [] }
+const EVERYTHING: Allowed = { holds: true, aside: [], forbids: [], noFinish: false, strikes: [], probe: null }
 
 /** Resolves a checked chart's ids. Without holds every list of them counts as empty. */
 export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIndex {
   const { holds: useHolds, strikes } = allowed
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
   const setOf = (ids: readonly string[] | undefined) => (useHolds ? holds.setOf(ids) : NO_HOLDS)
-  const positionOf = new Map<string, number>(chart.positions.map(({ id }, i) => [id, i]))
-  const reactionOf = new Map<string, number>(chart.reactions.map(({ id }, i) => [id, i]))
+  const counter = new Counter(chart)
   const moveOf = new Map<string, number>(chart.moves.map(({ id }, i) => [id, i]))
-  const place = (id: string) => (id === 'caught' ? CAUGHT : id === 'finish' ? FINISH : positionOf.get(id)!)
-
-  const reactionCounts = (counts: Record<string, number> | undefined) =>
-    Object.entries(counts ?? {})
-      .map(([id, n]): [number, number] => [reactionOf.get(id)!, n])
-      .filter(([, n]) => n > 0)
-      .sort(([a], [b]) => a - b)
-  const triesOf = (guess: Tries): TryCounts => {
-    const tries = withRounds(guess)
-    return {
-      lands: tries.lands ?? 0,
-      stalls: tries.stalls ?? 0,
-      elsewhere: Object.entries(tries.elsewhere ?? {}).flatMap(([id, n]) => (n > 0 ? [[place(id), n]] : [])),
-      reactions: reactionCounts(tries.reactions),
-    }
-  }
 
   const moves = chart.moves.map((move): IndexedMove => {
-    const stallsIn = move.stallsIn === undefined ? undefined : place(move.stallsIn)
-    const from = place(move.from)
+    const stallsIn = move.stallsIn === undefined ? undefined : counter.place(move.stallsIn)
+    const from = counter.place(move.from)
     return {
       record: move,
       from,
-      to: place(move.to),
+      to: counter.place(move.to),
       seconds: move.seconds ?? DEFAULT_MOVE_SECONDS,
       across: move.across ?? false,
       isOut: isOut(move, allowed),
-      tries: triesOf(move.tries),
+      tries: counter.tries(move.tries),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       needs: setOf(move.needs),
       adds: setOf(move.adds),
@@ -127,7 +101,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
   })
   const reactions = chart.reactions.map((reaction): IndexedReaction => ({
     record: reaction,
-    endsIn: place(reaction.endsIn),
+    endsIn: counter.place(reaction.endsIn),
     seconds: reaction.seconds ?? DEFAULT_REACTION_SECONDS,
     strips: setOf(reaction.strips),
     adds: setOf(reaction.adds),
@@ -136,22 +110,45 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
   }))
   chart.answers.forEach((answer, index) => {
     const move = moveOf.get(answer.move)!
-    reactions[reactionOf.get(answer.reaction)!].answers.push({
+    reactions[counter.reactionOf.get(answer.reaction)!].answers.push({
       record: answer,
       index,
       move,
-      tries: answer.tries ? triesOf(answer.tries) : moves[move].tries,
-      stallsIn: answer.stallsIn === undefined ? undefined : place(answer.stallsIn),
+      tries: answer.tries ? counter.tries(answer.tries) : moves[move].tries,
+      stallsIn: answer.stallsIn === undefined ? undefined : counter.place(answer.stallsIn),
     })
   })
   const positions = chart.positions.map((position): IndexedPosition => ({
     record: position,
     own: setOf(position.holds),
     moves: [],
-    unprompted: reactionCounts(position.unprompted?.reactions),
+    unprompted: counter.reactions(position.unprompted?.reactions),
   }))
+  addProbes(moves, reactions, allowed)
   moves.forEach((move, i) => positions[move.from].moves.push(i))
-  return { holds, positions, moves, reactions, positionOf }
+  return { holds, positions, moves, reactions, positionOf: counter.positionOf }
+}
+
+/**
+ * Every move that they react to once more as it goes when it is only shown, tried cold or as an answer. Where nothing
+ * comes of that, we are where we were: what one does not go through with loses no position.
+ */
+function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }: Allowed): void {
+  const shown = new Map<number, { move: number; factors: ProbeFactors }>()
+  const met = new Set(reactions.flatMap(({ answers }) => answers.filter(({ tries }) => tries.reactions.length).map(({ move }) => move))) // prettier-ignore
+  for (const [full, move] of [...moves.entries()]) {
+    const factors = probeOf(move.record.probe, probe)
+    if (!factors || !(move.tries.reactions.length || met.has(full))) continue
+    shown.set(full, { move: moves.length, factors })
+    moves.push({ ...move, tries: asProbe(move.tries, factors), stallsIn: undefined, probeOf: full })
+  }
+  for (const reaction of reactions) {
+    const probes = reaction.answers.flatMap((answer): IndexedAnswer[] => {
+      const as = shown.get(answer.move)
+      return as ? [{ ...answer, move: as.move, tries: asProbe(answer.tries, as.factors), stallsIn: undefined }] : []
+    })
+    reaction.answers.push(...probes)
+  }
 }
 
 const isOut = ({ id, to, tags }: Move, { aside, forbids, noFinish }: Allowed): boolean =>

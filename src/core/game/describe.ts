@@ -34,6 +34,24 @@ export function actionOfMove(game: Game, group: number, move: number): number {
   return NONE
 }
 
+/** The move in full of one that may be only shown; NONE stays. */
+export const inFull = ({ meaning }: Game, move: number): number =>
+  move === NONE ? NONE : (meaning.index.moves[move].probeOf ?? move)
+
+/** True where an action only shows its move. */
+export const isProbe = ({ meaning }: Game, a: number): boolean =>
+  a !== NONE && meaning.actionMove[a] !== NONE && meaning.index.moves[meaning.actionMove[a]].probeOf !== undefined
+
+/** The actions by which a move (in full), or an answer of the chart, is tried in a group: in full, and only shown. */
+export function waysOf(game: Game, g: number, wanted: { move: number } | { answer: number }): number[] {
+  const found: number[] = []
+  for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+    const is = 'move' in wanted ? inFull(game, game.meaning.actionMove[a]) === wanted.move : game.meaning.actionAnswer[a] === wanted.answer // prettier-ignore
+    if (is) found.push(a)
+  }
+  return found
+}
+
 /** Index of the action of a group that gives an answer of the chart, or NONE. */
 export function actionOfAnswer(game: Game, g: number, answer: number): number {
   for (let a = game.groupActions[g] + 1; a < game.groupActions[g + 1]; a++) {

@@ -89,6 +89,8 @@ export interface Meaning {
   /** Group's position, or its reaction. */
   groupPlace: Int32Array
   groupHolds: HoldSet[]
+  /** The move that has just stalled in all states of the group, where it may be tried in several ways; or NONE. */
+  groupStalled: Int32Array
   /** Index of the move; NONE for waiting and conceding. */
   actionMove: Int32Array
   /** Index of the answer; NONE where the move is tried from its own position. */

@@ -1,4 +1,4 @@
-import { CAUGHT } from './chartIndex'
+import { CAUGHT } from './tryCounts'
 import { ENDINGS, NONE, OUTCOME, TERMINALS, terminalWorth, type Game } from './game'
 import type { Scenario } from './scenario'
 import type { DraftAction, DraftGroup, Search } from './search'
@@ -38,6 +38,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
       ownState: renamed(roots.ownState),
       stalledState: renamed(roots.stalledState),
       groupPlace: Int32Array.from(groups, ({ place }) => place),
+      groupStalled: Int32Array.from(groups, ({ stalled }) => stalled),
       groupHolds: groups.map(({ holds }) => holds),
       actionMove: Int32Array.from(actions, ({ move }) => move),
       actionAnswer: Int32Array.from(actions, ({ answer }) => answer),

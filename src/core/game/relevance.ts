@@ -1,6 +1,7 @@
 import { NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Person } from '../chart/words'
-import { CAUGHT, type ChartIndex, type IndexedMove, type TryCounts } from './chartIndex'
+import type { ChartIndex, IndexedMove } from './chartIndex'
+import { CAUGHT, type TryCounts } from './tryCounts'
 import { carriesAll } from './rules'
 
 /**

@@ -1,5 +1,6 @@
 import type { HoldSet } from '../holds/holdTable'
-import { CAUGHT, FINISH, type ChartIndex, type IndexedMove, type IndexedReaction, type TryCounts } from './chartIndex'
+import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
+import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
 
 /** The rules of section 3 of the method: how ten tries go against the holds that are on, and where they lead. */
 
@@ -14,19 +15,30 @@ export interface Shares {
   reactions: [reaction: number, share: number][]
 }
 
-/**
- * Steps 1 to 3 and 5 of an action: the move's shares against the holds, or null where it cannot be tried
- * (the rules do not allow it, a need is missing, or nothing but stalling can come of it).
- */
-export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
+/** What the holds that are on leave of a move: of its landing, and of each reaction in the order of its tries. */
+export interface Left {
+  lands: number
+  reactions: number[]
+}
+
+/** What is left of a move, or null where it is not tried: the rules do not allow it, or a need is missing (step 1). */
+export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Left | null {
   if (move.isOut || (move.needs & holds) !== move.needs) return null
-  const landed = tries.lands * index.holds.left(move.record, holds, 'theirs')
-  const stalled = tries.stalls + (tries.lands - landed)
   const against = holds & ~move.drops
+  return {
+    lands: index.holds.left(move.record, holds, 'theirs'),
+    reactions: tries.reactions.map(([r]) => reactionLeft(index, r, against)),
+  }
+}
+
+/** Steps 2, 3 and 5 of an action: how tries go of which so much is left; null where nothing but stalling can come of it. */
+export function sharesWith(tries: TryCounts, left: Left): Shares | null {
+  const landed = tries.lands * left.lands
+  const stalled = tries.stalls + (tries.lands - landed)
   let lost = 0
   const reactions: Shares['reactions'] = []
-  for (const [r, count] of tries.reactions) {
-    const weight = count * reactionLeft(index, r, against)
+  for (const [i, [r, count]] of tries.reactions.entries()) {
+    const weight = count * left.reactions[i]
     lost += count - weight
     if (weight > VANISHING) reactions.push([r, weight])
   }
@@ -34,6 +46,12 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
   const lands = vanish(landed + lost * through)
   const stalls = vanish(stalled + lost * (1 - through))
   return scaled({ lands, stalls, elsewhere: tries.elsewhere.filter(([, n]) => n > VANISHING), reactions })
+}
+
+/** Steps 1 to 3 and 5 of an action: the move's shares against the holds, or null where it cannot be tried. */
+export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
+  const left = leftOf(index, move, tries, holds)
+  return left && sharesWith(tries, left)
 }
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
@@ -63,15 +81,24 @@ export function repeatLoss(shares: Shares, repeat: number): number | null {
   return shares.lands - left
 }
 
+/** Step 4 on shares: as they are once the move has just come to nothing; null where it cannot be tried again. */
+export function triedAgain(shares: Shares, repeat: number): Shares | null {
+  const loss = repeatLoss(shares, repeat)
+  return loss === null ? null : { ...shares, lands: vanish(shares.lands - loss), stalls: shares.stalls + loss }
+}
+
 /** The unprompted reactions in a second of waiting, with their chances, against our holds. */
 export function unpromptedChances(index: ChartIndex, position: number, holds: HoldSet): Shares['reactions'] {
   const { unprompted, record } = index.positions[position]
-  const all = unprompted.reduce((total, [, count]) => total + count, 0)
-  return unprompted
-    .map(([r, count]): [number, number] => {
-      const left = reactionLeft(index, r, holds)
-      return [r, (count * left) / all / record.unprompted!.every]
-    })
+  if (!unprompted.length) return []
+  return chancesASecond(unprompted, record.unprompted!.every, unprompted.map(([r]) => reactionLeft(index, r, holds))) // prettier-ignore
+}
+
+/** Unprompted reactions, every so many seconds one, with their chances in a second, of which so much is left. */
+function chancesASecond(counts: TryCounts['reactions'], every: number, left: readonly number[]): Shares['reactions'] {
+  const all = counts.reduce((total, [, count]) => total + count, 0)
+  return counts
+    .map(([r, count], i): [number, number] => [r, (count * left[i]) / all / every])
     .filter(([, chance]) => chance > VANISHING)
 }
 

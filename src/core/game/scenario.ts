@@ -1,5 +1,6 @@
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
+import { PROBE, probeOf, type ProbeFactors } from '../chart/probe'
 import type { RuleSet, StrikeChange } from '../chart/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/ruleSets'
 import type { ByAhead } from '../chart/words'
@@ -36,9 +37,13 @@ export interface Scenario {
   noFinish: boolean
   /** What strikes change of their reactions, where the rules allow them. */
   strikes: readonly StrikeChange[]
+  /** Moves may also be only shown, which then goes so; null: they are tried in full or not at all. */
+  probe: ProbeFactors | null
 }
 
-type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules'>>
+type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules'>> & {
+  probes?: boolean
+}
 
 /**
  * The scenario that the chart's settings describe, with the given parts instead.
@@ -61,10 +66,14 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
     aside: (settings.ways ?? []).flatMap(({ aside }) => aside),
+    probe: saved.probes ? usualProbe(settings) : null,
     ...allowedBy(rules, settings),
     ...instead,
   }
 }
+
+/** How a move goes in this chart that is only shown. */
+export const usualProbe = ({ probe }: Settings = {}): ProbeFactors => probeOf(probe, PROBE) ?? PROBE
 
 /** What the rules in force, and who trains, leave of a chart. */
 function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings) {

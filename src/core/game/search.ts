@@ -1,5 +1,6 @@
 import type { HoldSet } from '../holds/holdTable'
-import { CAUGHT, FINISH, type ChartIndex, type IndexedAnswer } from './chartIndex'
+import type { ChartIndex, IndexedAnswer } from './chartIndex'
+import { CAUGHT, FINISH } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
 import { relevantHolds, type Relevance } from './relevance'
 import {
@@ -8,6 +9,7 @@ import {
   metHolds,
   ownPlace,
   repeatLoss,
+  triedAgain,
   sharesOf,
   unpromptedChances,
   type Place,
@@ -39,6 +41,8 @@ export interface DraftGroup {
   holds: HoldSet
   /** States by the move that just stalled, or NONE. */
   members: Map<number, number>
+  /** The move (in full) that has just stalled in all of its states, because that changes more than one action; or NONE. */
+  stalled: number
   actions: DraftAction[]
   /** For a reaction: what met it. */
   met: Meeting
@@ -60,6 +64,9 @@ export class Search {
   private readonly relevance: Relevance
   private readonly goal: Set<number>
   private readonly positionGroups: Map<HoldSet, number>[]
+  private readonly stalledGroups = new Map<string, Map<HoldSet, number>>()
+  /** Moves that may also be only shown. */
+  private readonly shown: Set<number>
   private readonly reactionGroups = new Map<string, Map<HoldSet, number>>()
   private readonly shares: Map<HoldSet, Shares | null>[]
   private expanded = 0
@@ -73,6 +80,7 @@ export class Search {
     this.goal = new Set(scenario.goal.map((id) => index.positionOf.get(id)!))
     this.positionGroups = index.positions.map(() => new Map())
     this.shares = index.moves.map(() => new Map())
+    this.shown = new Set(index.moves.flatMap(({ probeOf }) => probeOf ?? []))
   }
 
   /** Expands until nothing new is found. Throws `StateLimit`. */
@@ -97,13 +105,19 @@ export class Search {
     if (position === CAUGHT) return TERMINAL.caught
     if (this.goal.has(position)) return TERMINAL.goal
     const relevant = holds & this.relevance.position[position]
-    const known = this.positionGroups[position]
+    const just = this.canStallIn(relevant, stalled) ? stalled : NONE
+    const apart = this.shown.has(just)
+    const known = apart ? mapAt(this.stalledGroups, `${position} ${just}`) : this.positionGroups[position]
     let group = known.get(relevant)
     if (group === undefined) {
-      group = this.newGroup(false, position, relevant, { move: NONE, home: true })
+      group = this.newGroup(false, position, relevant, { move: NONE, home: true }, apart ? just : NONE)
       known.set(relevant, group)
     }
-    return this.member(group, this.canStallIn(relevant, stalled) ? stalled : NONE)
+    return this.member(group, apart ? NONE : just)
+  }
+
+  private inFull(move: number): number {
+    return this.index.moves[move].probeOf ?? move
   }
 
   /** True when having just tried the move makes a difference: it can be tried here, and would land less often. */
@@ -128,9 +142,7 @@ export class Search {
     const { home } = met
     const relevant = holds & this.relevance.reaction[home ? 'home' : 'away'][reaction]
     const stalled = home && this.canStallIn(relevant, met.move) ? met.move : NONE
-    const key = `${reaction} ${home ? stalled : 'away'}`
-    let known = this.reactionGroups.get(key)
-    if (!known) this.reactionGroups.set(key, (known = new Map()))
+    const known = mapAt(this.reactionGroups, `${reaction} ${home ? stalled : 'away'}`)
     let group = known.get(relevant)
     if (group === undefined) {
       group = this.newGroup(true, reaction, relevant, { move: stalled, home })
@@ -139,8 +151,8 @@ export class Search {
     return this.member(group, NONE)
   }
 
-  private newGroup(isReaction: boolean, place: number, holds: HoldSet, met: Meeting): number {
-    return this.groups.push({ isReaction, place, holds, members: new Map(), actions: [], met }) - 1
+  private newGroup(isReaction: boolean, place: number, holds: HoldSet, met: Meeting, stalled = NONE): number {
+    return this.groups.push({ isReaction, place, holds, members: new Map(), actions: [], met, stalled }) - 1
   }
 
   private member(group: number, stalled: number): number {
@@ -182,11 +194,13 @@ export class Search {
     }
     group.actions.push(wait)
     for (const move of this.index.positions[place].moves) {
-      const shares = this.sharesFor(move, holds)
+      const full = this.inFull(move)
+      const fresh = this.sharesFor(move, holds)
+      const shares = fresh && full === group.stalled ? triedAgain(fresh, this.scenario.repeat) : fresh
       if (!shares) continue
       const { stallsIn } = this.index.moves[move]
       const nothing = () =>
-        stallsIn === undefined ? this.positionState({ position: place, holds }, move) : this.ownOrCaught(stallsIn)
+        stallsIn === undefined ? this.positionState({ position: place, holds }, full) : this.ownOrCaught(stallsIn)
       group.actions.push(this.tried(move, NONE, shares, holds, true, nothing))
     }
   }
@@ -231,7 +245,7 @@ export class Search {
     if (shares.stalls > 0) add(OUTCOME.stalls, nothing, shares.stalls)
     for (const [reaction, share] of shares.reactions) {
       const record = this.index.reactions[reaction]
-      const met = { move: m, home: record.endsIn === move.from }
+      const met = { move: this.inFull(m), home: record.endsIn === move.from }
       const state = this.reactionState(reaction, metHolds(this.index, record, holds, move.drops), met)
       add(OUTCOME.reaction, state, share, reaction)
     }
@@ -242,4 +256,10 @@ export class Search {
   lossOf(group: DraftGroup, stalled: number): number | null {
     return repeatLoss(this.sharesFor(stalled, group.holds)!, this.scenario.repeat)
   }
+}
+
+function mapAt<K, V>(maps: Map<string, Map<K, V>>, key: string): Map<K, V> {
+  let map = maps.get(key)
+  if (!map) maps.set(key, (map = new Map()))
+  return map
 }

@@ -1,9 +1,10 @@
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
-import { actionName, actionOfAnswer, actionOfMove, positionId, reactionId } from '../game/describe'
+import { actionName, actionOfMove, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { overSeconds } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { bestTried } from './tried'
 
 /** Which figure is asked for. */
 export type Question =
@@ -34,6 +35,8 @@ export interface Explanation {
   total: number
   /** Id of the move that is planned, `wait` or `concede`; none for a difference of two values. */
   action?: string
+  /** The move is only shown. */
+  isShown?: boolean
   seconds?: number
   terms: Term[]
 }
@@ -49,16 +52,15 @@ export function explain(solution: Solution, question: Question): Explanation | n
     const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)
     if (move < 0) return null
     const own = game.meaning.ownState[game.meaning.index.moves[move].from]
-    return own < TERMINALS ? null : takenApart(solution, actionOfMove(game, game.stateGroup[own], move), own)
+    return takenApart(solution, bestTried(solution, own, { move })?.action ?? NONE, own)
   }
   const met = metState(game, question)
   if (!met) return null
   const { state, against } = met
   if (question.of === 'net') return difference(solution, state, against)
   if (question.of === 'met') return takenApart(solution, bestAction(solution, state), state)
-  const g = game.stateGroup[state]
-  if (question.of === 'answer') return takenApart(solution, actionOfAnswer(game, g, question.answer), state)
-  return takenApart(solution, game.groupActions[g], state)
+  if (question.of === 'answer') return takenApart(solution, bestTried(solution, state, question)?.action ?? NONE, state)
+  return takenApart(solution, game.groupActions[game.stateGroup[state]], state)
 }
 
 const bestAction = (solution: Solution, state: number) =>
@@ -109,7 +111,13 @@ function takenApart(solution: Solution, a: number, state: number): Explanation |
   }
   if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: game.groupWorth[g] })
   if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
-  return { total: evaluator.actionInState(a, t, state), action: actionName(game, a), seconds, terms }
+  return {
+    total: evaluator.actionInState(a, t, state),
+    action: actionName(game, a),
+    ...(isProbe(game, a) ? { isShown: true } : {}),
+    seconds,
+    terms,
+  }
 }
 
 function meaningOf(game: Game, a: number, outcome: number, next: number): Pick<Term, 'kind' | 'place' | 'reaction'> {

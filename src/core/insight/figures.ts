@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
-import { actionName, actionOfMove, moveId, reactionId } from '../game/describe'
+import { actionName, inFull, isProbe, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
@@ -10,6 +10,7 @@ import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 import { solve } from '../solve/solve'
 import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
 import { netsOf } from './nets'
+import { bestTried } from './tried'
 
 /** Everything that the screens show of a chart in a scenario: plain data in the chart's ids. */
 export interface Figures {
@@ -41,18 +42,24 @@ export interface PositionFigure {
   value: number
   /** Id of the best move, `wait`, or null where there is nothing to do. */
   best: string | null
+  /** The best move is only shown. */
+  isShown?: boolean
   visits: number
   /** What holding still for a second is worth, and then the best; null where nothing can be waited for. */
   still: number | null
 }
 
-/** A move tried from its own position with its own holds; value null where it cannot be tried. */
+/** A move tried from its own position with its own holds, in full or only shown; value null where it cannot be tried. */
 export interface MoveFigure {
   value: number | null
+  /** It is worth more there when it is only shown. */
+  isShown?: boolean
   /** Expected times that an exchange tries it, from anywhere. */
   uses: number
   /** The same by where it is tried: from its own position (answer null), or as which answer of the chart. */
   usedAs: { answer: number | null; uses: number }[]
+  /** How many of those times it is only shown, where that is ever. */
+  shown?: number
 }
 
 /** A reaction met from a position with its own holds: by a move, or (move null) unprompted. */
@@ -113,17 +120,11 @@ export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId)
   const { game, values } = solved.value
   const { index, ownState } = game.meaning
   const p = index.positions.findIndex(({ record }) => record.id === position)
-  const moves = index.positions[p].moves.map((move) => [moveId(game, move), valueFrom(solved.value, ownState[p], move)])
+  const moves = index.positions[p].moves.map((move) => [
+    moveId(game, move),
+    bestTried(solved.value, ownState[p], { move: inFull(game, move) })?.value ?? null,
+  ])
   return success({ start: values[game.start], position: values[ownState[p]], moves: Object.fromEntries(moves) as Worths['moves'] }) // prettier-ignore
-}
-
-/** Value of a move tried in a state, or null where it cannot be. */
-function valueFrom(solution: Solution, state: number, move: number): number | null {
-  if (state < TERMINALS) return null
-  const a = actionOfMove(solution.game, solution.game.stateGroup[state], move)
-  if (a === NONE) return null
-  const value = solution.evaluator.actionInState(a, fullClock(solution), state)
-  return value > -Infinity ? value : null
 }
 
 export interface Worths {
@@ -146,13 +147,15 @@ function gather(solution: Solution): Figures {
     states: game.reachedCount,
     value: values[game.start],
     ...(bounds ? { bounds: { lower: bounds.lower, upper: bounds.upper } } : {}),
-    best: bestIn(solution, game.start),
+    best: bestIn(solution, game.start).best,
     ...endingsOf(game, occupancy),
     positions: Object.fromEntries(
       index.positions.map(({ record }, p) => [record.id, positionFigure(solution, p, positionVisits[p])]),
     ),
     moves: Object.fromEntries(
-      index.moves.map(({ record }, m) => [record.id, { value: moveValue(solution, m), ...uses[m] }]),
+      index.moves.flatMap(({ record, probeOf }, m) =>
+        probeOf === undefined ? [[record.id, { ...moveFigure(solution, m), ...uses[m] }]] : [],
+      ),
     ),
     met: metFigures(solution, occupancy),
     looseEnds: ends.map((end, i) => ({ ...end, visits: visits[i] })),
@@ -160,17 +163,21 @@ function gather(solution: Solution): Figures {
 }
 
 /** How often each move is tried, in all and by where. */
-function usesByMove(game: Game, occupancy: Occupancy): Pick<MoveFigure, 'uses' | 'usedAs'>[] {
+function usesByMove(game: Game, occupancy: Occupancy): Pick<MoveFigure, 'uses' | 'usedAs' | 'shown'>[] {
   const uses = game.meaning.index.moves.map(() => new Map<number, number>())
+  const shown = new Float64Array(uses.length)
   game.meaning.actionMove.forEach((move, a) => {
     const times = occupancy.actions[a]
     if (move === NONE || times === 0) return
     const answer = game.meaning.actionAnswer[a]
-    uses[move].set(answer, (uses[move].get(answer) ?? 0) + times)
+    const by = uses[inFull(game, move)]
+    if (isProbe(game, a)) shown[inFull(game, move)] += times
+    by.set(answer, (by.get(answer) ?? 0) + times)
   })
-  return uses.map((by) => ({
+  return uses.map((by, m) => ({
     uses: [...by.values()].reduce((sum, times) => sum + times, 0),
     usedAs: [...by].map(([answer, times]) => ({ answer: answer === NONE ? null : answer, uses: times })),
+    ...(shown[m] > 0 ? { shown: shown[m] } : {}),
   }))
 }
 
@@ -188,10 +195,11 @@ function endingsOf(game: Game, { finish, caught, ended, endedWorth }: Occupancy)
   }
 }
 
-function bestIn(solution: Solution, state: number): string | null {
-  if (state < TERMINALS) return null
+function bestIn(solution: Solution, state: number): Pick<PositionFigure, 'best' | 'isShown'> {
+  if (state < TERMINALS) return { best: null }
   const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
-  return action === NONE ? null : actionName(solution.game, action)
+  if (action === NONE) return { best: null }
+  return { best: actionName(solution.game, action), ...(isProbe(solution.game, action) ? { isShown: true } : {}) }
 }
 
 function visitsByPosition(game: Game, occupancy: Occupancy): Float64Array {
@@ -209,7 +217,7 @@ function positionFigure(solution: Solution, p: number, visits: number): Position
   const state = solution.game.meaning.ownState[p]
   return {
     value: solution.values[state],
-    best: bestIn(solution, state),
+    ...bestIn(solution, state),
     visits,
     still: worthOfWaiting(solution, state),
   }
@@ -223,20 +231,18 @@ function worthOfWaiting(solution: Solution, state: number): number | null {
   return value === -Infinity ? null : value
 }
 
-function moveValue(solution: Solution, m: number): number | null {
+function moveFigure(solution: Solution, m: number): Pick<MoveFigure, 'value' | 'isShown'> {
   const { game } = solution
-  const state = game.meaning.ownState[game.meaning.index.moves[m].from]
-  if (state < TERMINALS) return null
-  const action = actionOfMove(game, game.stateGroup[state], m)
-  if (action === NONE) return null
-  const value = solution.evaluator.actionInState(action, fullClock(solution), state)
-  return value === -Infinity ? null : value
+  const tried = bestTried(solution, game.meaning.ownState[game.meaning.index.moves[m].from], { move: m })
+  return { value: tried?.value ?? null, ...(tried && isProbe(game, tried.action) ? { isShown: true } : {}) }
 }
 
 function metFigures(solution: Solution, occupancy: Occupancy): MetFigure[] {
   const { game } = solution
   const visits = metVisits(game, occupancy)
-  const moveOf = new Map<string, number>(game.meaning.index.moves.map(({ record }, m) => [record.id, m]))
+  const moveOf = new Map<string, number>(
+    game.meaning.index.moves.map(({ record, probeOf }, m) => [record.id, probeOf ?? m]),
+  )
   const byMoves = netsOf(solution).map((net): MetFigure => {
     const move = moveOf.get(net.move)!
     const { from } = game.meaning.index.moves[move]
@@ -258,7 +264,7 @@ function metVisits(game: Game, occupancy: Occupancy): Map<string, number> {
   const { actionMove, groupPlace, outcomeReaction } = game.meaning
   for (let g = 0; g < game.groupCount; g++) {
     for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-      const by = actionMove[a] === NONE ? `wait ${groupPlace[g]}` : actionMove[a]
+      const by = actionMove[a] === NONE ? `wait ${groupPlace[g]}` : inFull(game, actionMove[a])
       for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
         const key = `${by} ${outcomeReaction[o]}`
         visits.set(key, (visits.get(key) ?? 0) + occupancy.outcomes[o])
@@ -282,7 +288,7 @@ function unpromptedFigures(solution: Solution, visits: Map<string, number>): Met
       const { concede, answers } = answersIn(solution, state)
       figures.push({
         ...{ move: null, position: record.id, reaction: reactionId(game, reaction), share: game.outcomeChance[o] },
-        ...{ value, net: value - values[own], saves: value - concede, best: bestIn(solution, state) ?? 'concede' },
+        ...{ value, net: value - values[own], saves: value - concede, best: bestIn(solution, state).best ?? 'concede' },
         ...{ concede, answers, visits: visits.get(`wait ${p} ${reaction}`) ?? 0 },
       })
     }
@@ -298,8 +304,10 @@ function answersIn(solution: Solution, state: number) {
   const conceding = evaluator.actionInState(first, t, state)
   const answers: MetFigure['answers'] = []
   for (let a = first + 1; a < game.groupActions[g + 1]; a++) {
-    const value = evaluator.actionInState(a, t, state)
-    if (value > -Infinity) answers.push({ answer: game.meaning.actionAnswer[a], value })
+    if (isProbe(game, a)) continue
+    const answer = game.meaning.actionAnswer[a]
+    const tried = bestTried(solution, state, { answer })
+    if (tried) answers.push({ answer, value: tried.value })
   }
   return { concede: conceding === -Infinity ? solution.values[state] : conceding, answers }
 }

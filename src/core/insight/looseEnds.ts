@@ -1,7 +1,9 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { withoutReaction } from '../chart/tries'
-import type { ChartIndex, IndexedMove, TryCounts } from '../game/chartIndex'
+import type { ChartIndex, IndexedMove } from '../game/chartIndex'
+import type { TryCounts } from '../game/tryCounts'
+import { inFull } from '../game/describe'
 import { NONE, type Game } from '../game/game'
 import { metHolds, sharesOf, unpromptedChances } from '../game/rules'
 import type { HoldSet } from '../holds/holdTable'
@@ -19,14 +21,17 @@ export interface LooseEnd {
 export function looseEndsOf(index: ChartIndex): LooseEnd[] {
   const own = (move: IndexedMove) => index.positions[move.from].own
   const place = (move: IndexedMove) => index.positions[move.from].record.id
-  const ofMoves = index.moves.flatMap((move) =>
+  const whole = index.moves.filter(({ probeOf }) => probeOf === undefined)
+  const ofMoves = whole.flatMap((move) =>
     openReactions(index, move, move.tries, own(move)).map((r): LooseEnd => ({
       met: { by: 'move', move: move.record.id },
       position: place(move),
       reaction: index.reactions[r].record.id,
     })),
   )
-  const answers = index.reactions.flatMap((reaction) => reaction.answers).filter(({ record }) => record.tries)
+  const answers = index.reactions
+    .flatMap((reaction) => reaction.answers)
+    .filter(({ record, move }) => record.tries && index.moves[move].probeOf === undefined)
   const ofAnswers = answers
     .sort((a, b) => a.index - b.index)
     .flatMap((answer) => {
@@ -103,14 +108,18 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
   )
   for (let g = 0; g < game.groupCount; g++) {
     for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-      const meets = meetingKey(actionMove[a], ownTries.has(actionAnswer[a]) ? actionAnswer[a] : NONE, groupPlace[g])
+      const meets = meetingKey(
+        inFull(game, actionMove[a]),
+        ownTries.has(actionAnswer[a]) ? actionAnswer[a] : NONE,
+        groupPlace[g],
+      )
       for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
         const key = `${meets} ${index.reactions[outcomeReaction[o]].record.id}`
         visits.set(key, (visits.get(key) ?? 0) + occupancy.outcomes[o])
       }
     }
   }
-  const moveOf = new Map(index.moves.map(({ record }, m) => [record.id, m]))
+  const moveOf = new Map(index.moves.map(({ record, probeOf }, m) => [record.id, probeOf ?? m]))
   return ends.map(({ met, position, reaction }) => {
     const move = met.by === 'unprompted' ? NONE : moveOf.get(met.move)!
     const answer = met.by === 'answer' ? met.answer : NONE

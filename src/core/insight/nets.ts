@@ -31,7 +31,7 @@ export function netsOf(solution: Solution): Net[] {
   const { game } = solution
   return game.meaning.index.moves.flatMap((move, m) => {
     const own = game.meaning.ownState[move.from]
-    if (own === NONE || own < TERMINALS) return []
+    if (move.probeOf !== undefined || own === NONE || own < TERMINALS) return []
     const action = actionOfMove(game, game.stateGroup[own], m)
     return action === NONE ? [] : netsOfAction(solution, m, action)
   })

@@ -1,7 +1,7 @@
 import type { PositionId } from '../chart/ids'
-import { moveId, positionId } from '../game/describe'
+import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
-import { FINISH } from '../game/chartIndex'
+import { FINISH } from '../game/tryCounts'
 import { looseEndsOf, visitsOf, type LooseEnd } from '../insight/looseEnds'
 import type { Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
@@ -27,7 +27,7 @@ export function rankDrills(solution: Solution, occupancy: Occupancy): DrillTarge
       if (more <= 0) continue
       const answer = game.meaning.actionAnswer[a]
       const isOwn = answers.has(answer)
-      const key = isOwn ? `answer ${answer}` : `move ${move}`
+      const key = isOwn ? `answer ${answer}` : `move ${inFull(game, move)}`
       const target: DrillTarget = isOwn ? { of: 'answer', answer } : { of: 'move', move: moveId(game, move) }
       promises.set(key, { target, promise: (promises.get(key)?.promise ?? 0) + more })
     }

@@ -4,7 +4,7 @@ import { lookUp } from '../chart/lookUp'
 import type { Loop } from './loops'
 import type { Move } from '../chart/move'
 import type { Script, ScriptStep, ScriptWay } from './script'
-import { inPlace, listed, lowerFirst, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
+import { commitTo, inPlace, listed, lowerFirst, showMove, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
 
 /** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
 export interface Told {
@@ -26,6 +26,9 @@ export interface Told {
 /** How many answers deep one sentence goes before it says where to read on. */
 const DEEP = 3
 
+type Doing = Pick<ScriptStep, 'does' | 'isShown'>
+const isSame = (one: Doing, other: Doing) => one.does === other.does && one.isShown === other.isShown
+
 /** The script as a coach would say it, a paragraph a position. */
 export function sayScript(chart: Chart, script: Script): Told[] {
   return new Saying(chart, script).all()
@@ -44,7 +47,7 @@ class Saying {
     this.byKey = new Map(script.steps.map((step) => [step.key, step]))
     for (const step of script.steps) {
       if (step.reaction || this.isSaidAbove(step)) continue
-      const same = this.paragraphs.findIndex(({ position, does }) => position === step.position && does === step.does)
+      const same = this.paragraphs.findIndex((one) => one.position === step.position && isSame(one, step))
       if (same < 0) this.paragraphs.push(step)
       this.numbers.set(step.key, same < 0 ? this.paragraphs.length : same + 1)
     }
@@ -54,9 +57,11 @@ class Saying {
     return this.paragraphs.map((step, i) => this.paragraph(step, i + 1))
   }
 
-  /** Trying the same again where it has just come to nothing is said in the sentence before. */
-  private isSaidAbove({ stalled, does, ways }: ScriptStep): boolean {
-    return stalled !== undefined && (does === stalled || does === 'wait' || ways.length === 0)
+  /** Trying the same again, in the same way, where it has just come to nothing is said in the sentence before. */
+  private isSaidAbove({ position, stalled, does, isShown, ways }: ScriptStep): boolean {
+    if (stalled === undefined) return false
+    const isAgain = does === stalled && (!isShown || this.paragraphs.some((one) => one.position === position && isSame(one, { does, isShown }))) // prettier-ignore
+    return isAgain || does === 'wait' || ways.length === 0
   }
 
   private paragraph(step: ScriptStep, number: number): Told {
@@ -79,16 +84,21 @@ class Saying {
     const name = this.placeName(step.position)
     const place = upperFirst(inPlace(name))
     const does = this.telling(step)
-    if (step.stalled) return `${place}, once the other came to nothing, ${does}.`
+    if (step.stalled)
+      return `${place}, once ${step.does === step.stalled ? 'that' : 'the other'} came to nothing, ${does}.`
     return number === 1 && inPlace(name).startsWith('in ')
       ? `From ${lowerFirst(name).replace(/^in /, '')}, ${does}.`
       : `${place}, ${does}.`
   }
 
-  private telling({ does }: ScriptStep): string {
+  private telling({ does, isShown, ways }: ScriptStep): string {
     if (does === null) return 'time is up'
     if (does === 'wait') return 'hold still'
-    return does === 'concede' ? 'let it go' : tellMove(this.moveName(does))
+    if (does === 'concede') return 'let it go'
+    const name = this.moveName(does)
+    if (!isShown) return tellMove(name)
+    const expected = ways.find(({ kind }) => kind === 'reaction')
+    return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(expected.reaction!))}` : ''}`
   }
 
   /** What comes of a step: landing, what they do, nothing; the most frequent first, landing before all. */
@@ -101,7 +111,7 @@ class Saying {
     const seldom = met.filter((way) => !told.includes(way))
     return [
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
-      ...told.map((way) => this.answered(way, 1)),
+      ...told.map((way) => this.answered(way, 1, step.isShown)),
       ...rest.map((way) => `${upperFirst(timesOfTen(way.share))} it ends elsewhere: ${this.whereTo(way)}.`),
       ...(step.does === 'wait' ? [] : nothing.map((way) => this.otherwise(step, way))),
       ...(seldom.length ? [`More seldom ${listed(seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))), 'or')}.`] : []), // prettier-ignore
@@ -109,16 +119,18 @@ class Saying {
   }
 
   /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
-  private answered(way: ScriptWay, depth: number): string {
+  private answered(way: ScriptWay, depth: number, afterShowing = false): string {
     const step = this.byKey.get(way.to as number)!
     const often = depth === 1 ? ` (${timesOfTen(way.share)})` : ''
     const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(way.reaction!))}${depth > 1 ? ' then' : ''}${often}`
     if (step.does === 'concede' || step.does === null)
       return `${start}, ${this.conceded(way, step)}${depth === 1 ? '.' : ''}`
     const lands = step.ways.find(({ kind }) => kind === 'lands')
-    const said = `${start}, ${tellMove(this.moveName(step.does as string))}${lands ? `: ${this.whereTo(lands)}` : ''}`
+    const name = this.moveName(step.does as string)
+    const does = step.isShown ? showMove(name) : afterShowing ? commitTo(name) : tellMove(name)
+    const said = `${start}, ${does}${lands ? `: ${this.whereTo(lands)}` : ''}`
     const deeper = step.ways.filter(({ kind, to }) => kind === 'reaction' && this.byKey.has(to as number))
-    const more = depth < DEEP ? deeper.map((next) => this.answered(next, depth + 1)) : []
+    const more = depth < DEEP ? deeper.map((next) => this.answered(next, depth + 1, step.isShown)) : []
     return `${[said, ...more].join('; ')}${depth === 1 ? '.' : ''}`
   }
 
@@ -134,7 +146,8 @@ class Saying {
     if (!next)
       return way.position === step.position ? 'Otherwise we are still there.' : `Otherwise ${this.whereTo(way)}.`
     if (!next.stalled && next.position !== step.position) return `Otherwise ${this.whereTo(way)}.`
-    if (next.does === step.does) return 'Otherwise try it again.'
+    if (next.does === step.does)
+      return next.isShown === step.isShown ? 'Otherwise try it again.' : next.isShown ? 'Otherwise show it once more, no more than that.' : 'Otherwise commit to it.' // prettier-ignore
     if (next.does === 'wait') return 'Otherwise hold still.'
     return `Otherwise ${this.telling(next)}${this.onAt(next.key)}.`
   }

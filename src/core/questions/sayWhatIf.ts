@@ -1,7 +1,9 @@
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { totalOf } from '../chart/tries'
+import type { Tries } from '../chart/tries'
 import type { Dependence } from './depends'
+import { shareOf, type TriesPart } from './shifted'
+import type { DrillTarget } from './target'
 import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
 import type { IfResult } from './whatIf'
 
@@ -30,10 +32,28 @@ export function sayDependence(chart: Chart, { target, part }: Dependence): { hea
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
   const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer!.move)!
   const tries = answer?.tries ?? move.tries
-  const count = part.of === 'lands' ? (tries.lands ?? 0) : (tries.reactions?.[part.reaction] ?? 0)
-  const ofTen = Math.round((count / (totalOf(tries) || 1)) * 10)
+  const ofTen = Math.round(shareOf(tries, part) * 10)
   const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
-  const what =
-    part.of === 'lands' ? 'lands' : `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”`
-  return { head: upperFirst(move.name), detail: `${what} ${ofTen} of ten${against}` }
+  return { head: upperFirst(move.name), detail: `${sayPart(chart, part)} ${ofTen} of ten${against}` }
+}
+
+const sayPart = (chart: Chart, part: TriesPart): string =>
+  part.of === 'reaction' ? `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”` : part.of === 'lands' ? 'lands' : 'comes to nothing' // prettier-ignore
+
+/** Every figure of the tries of a chart, as it is named to be chosen; `share` is what it is now. */
+export function figuresOfTries(chart: Chart): { says: string; target: DrillTarget; part: TriesPart; share: number }[] {
+  const parts = ({ reactions }: Tries): TriesPart[] => [
+    { of: 'lands' },
+    { of: 'stalls' },
+    ...Object.keys(reactions ?? {}).map((reaction): TriesPart => ({ of: 'reaction', reaction })),
+  ]
+  const each = (tries: Tries, name: string, target: DrillTarget) =>
+    parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) })) // prettier-ignore
+  return [
+    ...chart.moves.flatMap(({ id, name, tries }) => each(tries, name, { of: 'move', move: id })),
+    ...chart.answers.flatMap(({ reaction, move, tries }, answer) => {
+      const against = lowerFirst(lookUp(chart.reactions, reaction)?.name ?? '')
+      return tries ? each(tries, `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer }) : [] // prettier-ignore
+    }),
+  ]
 }

@@ -1,5 +1,5 @@
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
-import { moveId, positionId, reactionId } from '../game/describe'
+import { isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
@@ -11,6 +11,8 @@ export interface ScriptStep {
   position: PositionId | 'caught'
   reaction?: ReactionId
   stalled?: MoveId
+  /** What is done is only shown. */
+  isShown?: boolean
   /** A move, or what is done instead of one. */
   does: MoveId | 'wait' | 'concede' | null
   value: number
@@ -93,7 +95,7 @@ class Telling {
   private tell(state: number, reach: number, left: number): void {
     const { evaluator, game, values } = this.solution
     const action = evaluator.bestAction(left, state, tieTolerance(this.solution))
-    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), value: values[state], reach, alive: action === NONE ? 0 : game.actionAlive[action], ways: [] } // prettier-ignore
+    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), ...(isProbe(game, action) ? { isShown: true } : {}), value: values[state], reach, alive: action === NONE ? 0 : game.actionAlive[action], ways: [] } // prettier-ignore
     this.told.set(state, step)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)
@@ -131,7 +133,7 @@ function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActi
     return { key: state, reaction: reactionId(game, place), position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn) } // prettier-ignore
   }
   const stalled = stateStalled[state]
-  const move = stalled === NONE || stalled < groupActions[g] ? NONE : meaning.actionMove[stalled]
+  const move = stalled === NONE || stalled < groupActions[g] ? meaning.groupStalled[g] : meaning.actionMove[stalled]
   return { key: state, position: positionId(game, place), ...(move === NONE ? {} : { stalled: moveId(game, move) }) }
 }
 

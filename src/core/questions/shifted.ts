@@ -1,7 +1,7 @@
 import { totalOf, withRounds, type Tries } from '../chart/tries'
 
-/** One figure of tries: what lands, or a reaction. */
-export type TriesPart = { of: 'lands' } | { of: 'reaction'; reaction: string }
+/** One figure of tries: what lands, what comes to nothing, or a reaction. */
+export type TriesPart = { of: 'lands' } | { of: 'stalls' } | { of: 'reaction'; reaction: string }
 
 /** The tries with a share of all of them moved into one part, from the others in proportion; out of it where it is negative. */
 export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
@@ -9,7 +9,7 @@ export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
   const { lands = 0, stalls = 0, elsewhere, reactions } = tries
   const total = totalOf(tries)
   const is = (id: string) => part.of === 'reaction' && part.reaction === id
-  const now = part.of === 'lands' ? lands : (reactions?.[part.reaction] ?? 0)
+  const now = countOf(tries, part)
   const others = total - now
   const moved = Math.max(-now, Math.min(by * total, others))
   const keep = others > 0 ? 1 - moved / others : 1
@@ -17,8 +17,21 @@ export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
   return {
     ...tries,
     lands: part.of === 'lands' ? lands + moved : lands * keep,
-    stalls: stalls * keep + (others > 0 ? 0 : -moved),
+    stalls: part.of === 'stalls' ? stalls + moved : stalls * keep + (others > 0 ? 0 : -moved),
     ...(elsewhere ? { elsewhere: scale(elsewhere) } : {}),
     ...(reactions ? { reactions: scale(reactions) } : {}),
   }
 }
+
+const countOf = ({ lands = 0, stalls = 0, reactions }: Tries, part: TriesPart): number =>
+  part.of === 'lands' ? lands : part.of === 'stalls' ? stalls : (reactions?.[part.reaction] ?? 0)
+
+/** A figure's share of all tries, 0 to 1. */
+export function shareOf(guess: Tries, part: TriesPart): number {
+  const tries = withRounds(guess)
+  return countOf(tries, part) / (totalOf(tries) || 1)
+}
+
+/** The tries with one figure being this share of all of them, the others in proportion. */
+export const withShare = (tries: Tries, part: TriesPart, share: number): Tries =>
+  shifted(tries, part, share - shareOf(tries, part))

@@ -39,6 +39,18 @@ export function tellMove(name: string): string {
   return `go for the ${said}`
 }
 
+/** A move that is only shown: "Kimura" -> "show the kimura", "Snap the head down" -> "only begin to snap the head down". */
+export function showMove(name: string): string {
+  const told = tellMove(name)
+  return told.startsWith('go for ') ? told.replace('go for', 'show') : `only begin to ${told}`
+}
+
+/** What is meant in earnest after something was shown: "commit to the armbar", "commit and step over the head". */
+export function commitTo(name: string): string {
+  const told = tellMove(name)
+  return told.startsWith('go for ') ? told.replace('go for', 'commit to') : `commit and ${told}`
+}
+
 /** What they do after an "if": "Sprawls on us" -> "they sprawl on us"; what is no verb stays as the coach says it. */
 export function whenThey(name: string): string {
   const words = name.trim().split(' ')

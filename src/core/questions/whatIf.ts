@@ -1,10 +1,13 @@
 import type { Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
 import type { PositionId } from '../chart/ids'
+import type { ProbeFactors } from '../chart/probe'
 import type { Limb } from '../chart/words'
 import type { Scenario } from '../game/scenario'
 import { figuresOf, type Figures } from '../insight/figures'
 import { withUsedMore, type Met } from './met'
+import { withShare, type TriesPart } from './shifted'
+import { withTries, type DrillTarget } from './target'
 import type { Work } from './work'
 
 /** What is supposed to be otherwise; what is absent stays as it is. */
@@ -17,6 +20,10 @@ export interface Ifs {
   weCannot?: Limb
   sharpness?: number
   seconds?: number | null
+  /** One figure of the tries is this share of them. */
+  tries?: { target: DrillTarget; part: TriesPart; share: number }
+  /** Moves may be only shown, and then go so; null: they may not. */
+  probe?: ProbeFactors | null
 }
 
 /** What comes of it: the start's value, and where the plan is another. */
@@ -47,12 +54,17 @@ export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Work<IfResu
 /** The chart and the scenario as they are supposed to be. */
 export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: Chart; scenario: Scenario } {
   const { often, theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
-  const used = often ? withUsedMore(chart, often.met, Math.min(often.times, ALWAYS)) : chart
+  const guessed = ifs.tries ? withGuess(chart, ifs.tries) : chart
+  const used = often ? withUsedMore(guessed, often.met, Math.min(often.times, ALWAYS)) : guessed
   const strikes = theyCannot ? [...scenario.strikes, { uses: theyCannot, says: '', left: 0 }] : scenario.strikes
   const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
   const without = weCannot ? withoutLimb(used, weCannot) : { chart: used, aside: [] }
-  return { chart: without.chart, scenario: { ...scenario, sharpness, seconds, strikes, aside: [...scenario.aside, ...without.aside] } } // prettier-ignore
+  const probe = ifs.probe === undefined ? scenario.probe : ifs.probe
+  return { chart: without.chart, scenario: { ...scenario, sharpness, seconds, strikes, probe, aside: [...scenario.aside, ...without.aside] } } // prettier-ignore
 }
+
+const withGuess = (chart: Chart, { target, part, share }: NonNullable<Ifs['tries']>): Chart =>
+  withTries(chart, target, (tries) => withShare(tries, part, share))
 
 /** No position begins with a hold of the limb, and no move that puts one on is tried. */
 function withoutLimb(chart: Chart, limb: Limb) {

@@ -136,12 +136,12 @@ class Names {
     return head
   }
 
-  plan({ action, seconds }: Explanation): string {
+  plan({ action, isShown, seconds }: Explanation): string {
     if (action === undefined)
       return 'Worth once they have done it, less what it is worth when our try has just come to nothing.'
     if (action === 'wait') return 'Best is to hold still for now; a second later:'
     if (action === 'concede') return `No answer is better than letting it happen (${seconds} s):`
-    return `We try ${this.move(action)} (${seconds} s):`
+    return `We ${isShown ? 'only show' : 'try'} ${this.move(action)} (${seconds} s):`
   }
 
   term({ kind, place, reaction }: Term): string {

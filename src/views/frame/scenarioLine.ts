@@ -6,7 +6,7 @@ import { scenarioOf } from '../../core/game/scenario'
 
 /** What every number on a printed sheet depends on, in one line. */
 export function scenarioLine(chart: Chart, isFlipped: boolean): string {
-  const { start, goal, seconds, sharpness, objective, breakUp, rules } = scenarioOf(chart)
+  const { start, goal, seconds, sharpness, objective, breakUp, rules, probe } = scenarioOf(chart)
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
   return [
     chart.title,
@@ -16,6 +16,7 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
     `they read us ${Math.round(sharpness * 100)} %`,
     breakUp === null ? 'never breaks up' : `breaks up after ${breakUp} s`,
     objective === 'finish' ? 'only finishes count' : 'finish and position count',
+    ...(probe ? ['moves may be only shown'] : []),
     ...(ruleSet ? [`rules: ${ruleSet.name}`] : []),
     isFlipped ? 'the other side' : 'side as charted',
   ].join(' · ')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { clockText, counted, finer, hundred, readClock, share } from '../../components/figureText'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { lookUp } from '../../core/chart/lookUp'
@@ -8,11 +8,12 @@ import { holder } from '../../core/chart/hold'
 import { capabilityWords, limbWords } from '../../core/pin/words'
 import { allMet, keyOfMet } from '../../core/questions/met'
 import { whereMet } from '../../core/questions/sayBeat'
-import { sayChange, sayWhatIf } from '../../core/questions/sayWhatIf'
+import { figuresOfTries, sayChange, sayWhatIf } from '../../core/questions/sayWhatIf'
 import type { Ifs } from '../../core/questions/whatIf'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useQuestion } from '../../stores/questions'
+import CommitPanel from './CommitPanel.vue'
 import DependsOn from './DependsOn.vue'
 import LimitPanel from './LimitPanel.vue'
 
@@ -20,7 +21,7 @@ import LimitPanel from './LimitPanel.vue'
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => charts.chart!)
-const asked = reactive({ met: '', times: Infinity, theyCannot: '', weCannot: '', sharpness: null as number | null, seconds: undefined as number | null | undefined }) // prettier-ignore
+const asked = reactive({ figure: '', ofTen: 0, met: '', times: Infinity, theyCannot: '', weCannot: '', sharpness: null as number | null, seconds: undefined as number | null | undefined }) // prettier-ignore
 
 /** What they do on the best plan, those met most first. */
 const reactions = computed(() => {
@@ -36,9 +37,18 @@ const limbs = computed(() => {
   return LIMBS.filter((limb) => used.has(limb))
 })
 
+const guesses = computed(() =>
+  figuresOfTries(chart.value).map((one, i) => ({ ...one, value: String(i), label: one.says })),
+)
+const guess = computed(() => guesses.value.find(({ value }) => value === asked.figure))
+watch(guess, (one, before) => {
+  if (one && one.says !== before?.says) asked.ofTen = Math.round(one.share * 20) / 2
+})
+
 const ifs = computed((): Ifs => {
   const often = reactions.value.find(({ value }) => value === asked.met)
   return {
+    ...(guess.value ? { tries: { target: guess.value.target, part: guess.value.part, share: asked.ofTen / 10 } } : {}),
     ...(often ? { often: { met: often.met, times: asked.times } } : {}),
     ...(asked.theyCannot ? { theyCannot: asked.theyCannot } : {}),
     ...(asked.weCannot ? { weCannot: asked.weCannot as Limb } : {}),
@@ -56,7 +66,16 @@ function setClock(event: Event) {
   asked.seconds = seconds
 }
 function clear() {
-  Object.assign(asked, { met: '', times: Infinity, theyCannot: '', weCannot: '', sharpness: null, seconds: undefined })
+  Object.assign(asked, {
+    figure: '',
+    ofTen: 0,
+    met: '',
+    times: Infinity,
+    theyCannot: '',
+    weCannot: '',
+    sharpness: null,
+    seconds: undefined,
+  })
 }
 </script>
 
@@ -82,6 +101,31 @@ function clear() {
           <option :value="2">twice as often</option>
           <option :value="0">never</option>
         </select>
+      </label>
+      <label class="wide">
+        <span class="label">of ten tries</span>
+        <el-select-v2
+          v-model="asked.figure"
+          :options="guesses"
+          clearable
+          filterable
+          placeholder="as charted"
+          aria-label="Which figure of the tries"
+        />
+      </label>
+      <label>
+        <span class="label">{{
+          guess ? `${asked.ofTen} instead of ${Math.round(guess.share * 100) / 10}` : 'how many'
+        }}</span>
+        <input
+          v-model.number="asked.ofTen"
+          type="range"
+          min="0"
+          max="10"
+          step="0.5"
+          :disabled="!guess"
+          aria-label="How many of ten tries"
+        />
       </label>
       <label>
         <span class="label">they cannot</span>
@@ -135,6 +179,7 @@ function clear() {
       </ul>
     </template>
   </section>
+  <CommitPanel />
   <LimitPanel />
   <DependsOn />
 </template>
@@ -165,6 +210,11 @@ label {
 
 .short {
   width: 104px;
+}
+
+.ifs .field,
+.ifs :deep(.el-select__wrapper) {
+  min-height: 36px;
 }
 
 input[type='range'] {

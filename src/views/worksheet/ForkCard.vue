@@ -27,7 +27,8 @@ const isSaying = ref(false)
 const card = ref<HTMLElement>()
 
 const figure = computed(() => store.figures?.moves[props.move.id])
-const isBest = computed(() => store.figures?.positions[position.value!.id]?.best === props.move.id)
+const best = computed(() => store.figures?.positions[position.value!.id])
+const isBest = computed(() => best.value?.best === props.move.id)
 const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
@@ -103,7 +104,7 @@ function onKey(event: KeyboardEvent) {
       }}</span>
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
       <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
-      <span v-if="isBest" class="tag">best here</span>
+      <span v-if="isBest" class="tag">{{ best?.isShown ? 'best here, only shown' : 'best here' }}</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
         <button type="button" class="button slight" title="As a line (L)" @click="isSaying = !isSaying">line</button>

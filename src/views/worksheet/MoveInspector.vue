@@ -11,10 +11,12 @@ import { DEFAULT_MOVE_SECONDS, type Move } from '../../core/chart/move'
 import { RULE_TAGS, type RuleTag } from '../../core/chart/ruleSet'
 import { KINDS } from '../../core/chart/words'
 import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
 import CheckpointList from './CheckpointList.vue'
 import GoverningList from './GoverningList.vue'
 import HazardNote from './HazardNote.vue'
 import HoldLists from './HoldLists.vue'
+import ProbeNote from './ProbeNote.vue'
 import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
 import UsesField from './UsesField.vue'
 import TurnsField from './TurnsField.vue'
@@ -24,6 +26,7 @@ import { useWorksheet } from './worksheet'
 const props = defineProps<{ move: Move }>()
 const { chart, nameOf } = useWorksheet()
 const charts = useCharts()
+const figures = useFigures()
 const router = useRouter()
 const stalls = computed(() => props.move.stallsIn ?? '')
 
@@ -158,6 +161,7 @@ function setAliases(text: string) {
           <input type="checkbox" :checked="move.tags?.includes(tag)" @change="toggleTag(tag)" /> {{ says }}
         </label>
       </details>
+      <ProbeNote v-if="figures.scenario?.probe" :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
     </div>
   </div>

@@ -5,6 +5,7 @@ import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { sayScript, scriptAsMarkdown, watchOf } from '../../../src/core/questions/sayScript'
 import { scriptFrom, type Script } from '../../../src/core/questions/script'
+import { commitTo, showMove } from '../../../src/core/questions/speech'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
@@ -113,5 +114,21 @@ describe('the script, said', () => {
     expect(watchOf({ ...pass, notes: 'Ours. When: They lie flat. Build: heavy.' })[0]).toBe('Go when: they lie flat.')
     const tested = { ...pass, checkpoints: [{ id: 'a', text: 'Knee at {their near hip}', test: 'no gap' }] }
     expect(watchOf(tested)[0]).toBe('Knee at their near hip (test: no gap).')
+  })
+})
+
+describe('a move that is only shown', () => {
+  it('is told as what it is, with what it should draw, and the answer as what is meant', () => {
+    const probe = { lands: 0.4, stalls: 1, reactions: 1.5 }
+    const shown = sayScript(demo, scriptOf(start, 0.9, { probe }))
+    const spin = shown.find(({ says }) => says[0].includes('only begin to spin behind'))!
+    expect(spin.says[0]).toBe('In front headlock, knees down, once the other came to nothing, only begin to spin behind and expect that they follow and face us.') // prettier-ignore
+    expect(spin.says).toContainEqual(expect.stringMatching(/^If they follow and face us \(\w+ .+\), commit to the arm-in choke: that is the finish\.$/)) // prettier-ignore
+    expect(told.some(({ says }) => /only begin|commit|show/.test(says.join(' ')))).toBe(false)
+  })
+
+  it('is a thing that is shown, or something that is only begun', () => {
+    expect([showMove('Kimura'), showMove('Snap the head down')]).toEqual(['show the kimura', 'only begin to snap the head down']) // prettier-ignore
+    expect([commitTo('Armbar'), commitTo('Step over the head')]).toEqual(['commit to the armbar', 'commit and step over the head']) // prettier-ignore
   })
 })

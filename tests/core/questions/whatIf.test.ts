@@ -7,9 +7,9 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { dependsOn } from '../../../src/core/questions/depends'
-import { shifted } from '../../../src/core/questions/shifted'
+import { shareOf, shifted } from '../../../src/core/questions/shifted'
 import { allMet, usedMore } from '../../../src/core/questions/met'
-import { sayChange, sayDependence, sayWhatIf } from '../../../src/core/questions/sayWhatIf'
+import { figuresOfTries, sayChange, sayDependence, sayWhatIf } from '../../../src/core/questions/sayWhatIf'
 import { supposed, whatIf } from '../../../src/core/questions/whatIf'
 import { solve } from '../../../src/core/solve/solve'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -105,6 +105,28 @@ describe('what if', () => {
     expect(chart.positions.flatMap(({ holds = [] }) => holds).filter((id) => held.has(id))).toEqual([])
     expect(scenario.aside.length).toBeGreaterThan(3)
     expect(answer({ weCannot: 'right-hand' }).then).toBeLessThan(answer({}).then)
+  })
+
+  it('sets any one figure of the tries, the others in proportion', () => {
+    const figure = figuresOfTries(demo).find(({ says }) => says === 'Arm-in choke lands')!
+    expect(figure.share).toBeCloseTo(0.1, 12)
+    const other = supposed(demo, minute, { tries: { ...figure, share: 0.4 } })
+    const id = figure.target.of === 'move' ? figure.target.move : undefined
+    const { tries } = lookUp(other.chart.moves, id)!
+    expect(tries.lands! / totalOf(tries)).toBeCloseTo(0.4, 12)
+    expect(answer({ tries: { ...figure, share: 0.4 } }).then).toBeCloseTo(worth(other.chart, minute), 12)
+    expect(answer({ tries: figure }).then).toBeCloseTo(answer({}).now, 12)
+    for (const { target, part } of figuresOfTries(demo)) {
+      const set = supposed(demo, minute, { tries: { target, part, share: 0.25 } }).chart
+      const of = target.of === 'move' ? lookUp(set.moves, target.move)!.tries : set.answers[target.answer].tries!
+      expect(shareOf(of, part)).toBeCloseTo(0.25, 9)
+    }
+  })
+
+  it('lets moves be only shown, or not', () => {
+    const shown = answer({ probe: { lands: 1, stalls: 0, reactions: 1 } })
+    expect(shown.then).toBeGreaterThan(shown.now)
+    expect(answer({ probe: null }).then).toBeCloseTo(answer({}).now, 12)
   })
 
   it('is said with what it does to the plan', () => {

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { Probe, ProbeFactors } from '../core/chart/probe'
+import SteadyInput from './SteadyInput.vue'
+
+/** How tries go when a move is only shown: how many times as many of each. An empty field means what `usual` says. */
+const props = defineProps<{ probe: Probe | undefined; usual: ProbeFactors }>()
+const emit = defineEmits<{ change: [probe: Probe]; refuse: [reason: string] }>()
+
+const FIELDS: { key: keyof ProbeFactors; says: string }[] = [
+  { key: 'lands', says: 'lands' },
+  { key: 'stalls', says: 'comes to nothing' },
+  { key: 'reactions', says: 'they react' },
+]
+
+function set(key: keyof ProbeFactors, event: Event) {
+  const text = (event.target as HTMLInputElement).value.replace(',', '.').trim()
+  const factor = Number(text)
+  if (text && !(factor >= 0 && factor <= 10)) return emit('refuse', 'A factor from 0 to 10; 0.5 is half as often.')
+  emit('change', { ...props.probe, [key]: text ? factor : undefined })
+}
+</script>
+
+<template>
+  <div class="factors">
+    <label v-for="{ key, says } in FIELDS" :key="key">
+      <span class="label">{{ says }}</span>
+      <span class="times"
+        >×
+        <SteadyInput
+          class="field"
+          inputmode="decimal"
+          :value="probe?.[key]"
+          :placeholder="String(usual[key])"
+          :aria-label="`Only shown, ${says}: times`"
+          @change="set(key, $event)"
+      /></span>
+    </label>
+  </div>
+</template>
+
+<style scoped>
+.factors {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+}
+
+.times {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+
+.field {
+  width: 58px;
+  min-height: 30px;
+}
+</style>

@@ -1,0 +1,60 @@
+import type { Chart } from '../chart/chart'
+import type { ProbeFactors } from '../chart/probe'
+import { withRounds, type Tries } from '../chart/tries'
+
+/** Places that are not charted positions. */
+export const CAUGHT = -1
+export const FINISH = -2
+
+/** Counts with ids turned into indices; `elsewhere` may hold `CAUGHT`. */
+export interface TryCounts {
+  lands: number
+  stalls: number
+  elsewhere: [place: number, count: number][]
+  /** In the order of the chart's reactions. */
+  reactions: [reaction: number, count: number][]
+}
+
+/** Turns a chart's ids into indices, and its tries into counts by index. */
+export class Counter {
+  readonly positionOf: Map<string, number>
+  readonly reactionOf: Map<string, number>
+
+  constructor({ positions, reactions }: Pick<Chart, 'positions' | 'reactions'>) {
+    this.positionOf = new Map<string, number>(positions.map(({ id }, i) => [id, i]))
+    this.reactionOf = new Map<string, number>(reactions.map(({ id }, i) => [id, i]))
+  }
+
+  place(id: string): number {
+    return id === 'caught' ? CAUGHT : id === 'finish' ? FINISH : this.positionOf.get(id)!
+  }
+
+  reactions(counts: Record<string, number> | undefined): TryCounts['reactions'] {
+    return Object.entries(counts ?? {})
+      .map(([id, n]): [number, number] => [this.reactionOf.get(id)!, n])
+      .filter(([, n]) => n > 0)
+      .sort(([a], [b]) => a - b)
+  }
+
+  tries(guess: Tries): TryCounts {
+    const tries = withRounds(guess)
+    return {
+      lands: tries.lands ?? 0,
+      stalls: tries.stalls ?? 0,
+      elsewhere: Object.entries(tries.elsewhere ?? {}).flatMap(([id, n]) => (n > 0 ? [[this.place(id), n]] : [])),
+      reactions: this.reactions(tries.reactions),
+    }
+  }
+}
+
+/** The same tries when the move is only shown: what else may come of it scales with landing, for both take going through. */
+export function asProbe({ lands, stalls, elsewhere, reactions }: TryCounts, factors: ProbeFactors): TryCounts {
+  const by = (factor: number, counts: [number, number][]) =>
+    factor > 0 ? counts.map(([of, n]): [number, number] => [of, n * factor]) : []
+  return {
+    lands: lands * factors.lands,
+    stalls: stalls * factors.stalls,
+    elsewhere: by(factors.lands, elsewhere),
+    reactions: by(factors.reactions, reactions),
+  }
+}

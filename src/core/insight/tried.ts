@@ -1,0 +1,25 @@
+import { waysOf } from '../game/describe'
+import { NONE, TERMINALS } from '../game/game'
+import { fullClock, type Solution } from '../solve/solution'
+
+/** The better way of trying a move (by its index, in full) or an answer in a state, and its value. */
+export interface Tried {
+  action: number
+  value: number
+}
+
+/** How a move or an answer is best tried in a state, in full or only shown; null where it cannot be. */
+export function bestTried(
+  solution: Solution,
+  state: number,
+  wanted: { move: number } | { answer: number },
+): Tried | null {
+  if (state < TERMINALS) return null
+  const { game, evaluator } = solution
+  let best: Tried = { action: NONE, value: -Infinity }
+  for (const action of waysOf(game, game.stateGroup[state], wanted)) {
+    const value = evaluator.actionInState(action, fullClock(solution), state)
+    if (value > best.value) best = { action, value }
+  }
+  return best.action === NONE ? null : best
+}

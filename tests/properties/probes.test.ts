@@ -1,0 +1,98 @@
+import type { Chart } from '../../src/core/chart/chart'
+import type { Move } from '../../src/core/chart/move'
+import type { MoveId } from '../../src/core/chart/ids'
+import { probeOf, type ProbeFactors } from '../../src/core/chart/probe'
+import type { Tries } from '../../src/core/chart/tries'
+import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
+import { startWorth } from '../../src/core/questions/work'
+import { figuresOf } from '../../src/core/insight/figures'
+import { demoPlan } from '../fixtures/demoPlan'
+import { PlainGame } from '../reference/plainGame'
+import { solvePlain } from '../reference/plainSolve'
+import { randomChart, randomScenario } from '../reference/randomChart'
+import { taken } from '../reference/taken'
+
+const FACTORS: ProbeFactors = { lands: 0.3, stalls: 1.5, reactions: 1.2 }
+
+function shown({ lands = 0, stalls = 0, elsewhere, reactions }: Tries, by: ProbeFactors): Tries {
+  const times = (map: Record<string, number> = {}, factor: number) => Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * factor])) // prettier-ignore
+  return {
+    ...{ lands: lands * by.lands, stalls: stalls * by.stalls },
+    ...{ elsewhere: times(elsewhere, by.lands), reactions: times(reactions, by.reactions) },
+  }
+}
+
+/** Where nothing comes of it, it stays where it is. */
+function staying(move: Move): Move {
+  const copy = { ...move }
+  delete copy.stallsIn
+  return copy
+}
+
+/** The chart with each move written down once more, as it goes when it is only shown. */
+function writtenOut(chart: Chart, usual: ProbeFactors): Chart {
+  const name = (id: string) => `${id}-shown` as MoveId
+  const moves = chart.moves.flatMap((move) => {
+    const by = probeOf(move.probe, usual)
+    return by ? [{ ...staying(move), id: name(move.id), tries: shown(move.tries, by) }] : []
+  })
+  const answers = chart.answers.flatMap(({ reaction, move, tries }) => {
+    const by = probeOf(chart.moves.find(({ id }) => id === move)!.probe, usual)
+    return by ? [{ reaction, move: name(move), ...(tries ? { tries: shown(tries, by) } : {}) }] : []
+  })
+  return { ...chart, moves: [...chart.moves, ...moves], answers: [...chart.answers, ...answers] }
+}
+
+describe('moves that may be only shown', () => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16])(
+    'are worth what the second implementation makes of them once written down as moves of their own, chart %i',
+    (seed) => {
+      const chart = randomChart(seed, seed % 2 === 0)
+      if (seed % 3 === 0) chart.moves[0].probe = { lands: 0.8, reactions: 2 }
+      if (seed % 5 === 0) chart.moves[1].probe = { never: true }
+      const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), probe: FACTORS })
+      const plain = new PlainGame(writtenOut(chart, FACTORS), { ...scenario, probe: null })
+      solvePlain(plain, scenario.seconds!)
+      expect(startWorth(chart, scenario)).toBeCloseTo(plain.start.values[scenario.seconds!], 9)
+    },
+  )
+
+  it.each([3, 4, 7, 11, 19, 23])('is chosen as enumerating every choice finds it best, chart %i', (seed) => {
+    const chart = randomChart(seed, false)
+    // Where nothing is tried again worse and there is no clock, a place has one best choice: each way to try each move.
+    const plainScenario: Scenario = scenarioOf(chart, { ...randomScenario(chart, seed, false), repeat: 1, sharpness: 0 }) // prettier-ignore
+    const tries = chart.moves.length + chart.answers.length
+    const worths = Array.from({ length: 2 ** tries }, (_, picked) => startWorth(asPicked(chart, picked), plainScenario) ?? NaN) // prettier-ignore
+    const found = startWorth(chart, { ...plainScenario, probe: FACTORS })!
+    expect(found).toBeCloseTo(Math.max(...worths), 6)
+    expect(found).toBeGreaterThanOrEqual(worths[0] - 1e-7)
+  })
+
+  it('change nothing where the scenario does not try them, and never make the demo plan worse', () => {
+    const chart = demoPlan()
+    const plain = taken(figuresOf(chart, scenarioOf(chart))).figures
+    const tried = taken(figuresOf(chart, scenarioOf(chart, { probe: FACTORS }))).figures
+    expect(Object.values(plain.moves).some(({ isShown }) => isShown)).toBe(false)
+    expect(tried.value).toBeGreaterThanOrEqual(plain.value)
+    for (const { id } of chart.moves) expect(tried.moves[id]).toBeDefined()
+    const best = Object.values(tried.positions).filter(({ isShown }) => isShown)
+    for (const { best: move, value } of best)
+      expect(tried.moves[move as MoveId]).toMatchObject({ isShown: true, value })
+    expect(tried.looseEnds.map(({ reaction }) => reaction)).toEqual(plain.looseEnds.map(({ reaction }) => reaction))
+  })
+})
+
+/** The chart with some moves, tried cold, and some answers only shown, the others in full: a bit each in `picked`. */
+function asPicked(chart: Chart, picked: number): Chart {
+  const isShown = (i: number) => (picked & (2 ** i)) !== 0
+  const moves = chart.moves.map((move, i) => {
+    if (!isShown(i)) return move
+    return { ...staying(move), tries: shown(move.tries, FACTORS) }
+  })
+  const answers = chart.answers.map((answer, i) => {
+    const tries = answer.tries ?? chart.moves.find(({ id }) => id === answer.move)!.tries
+    if (!isShown(chart.moves.length + i)) return { ...answer, tries }
+    return { reaction: answer.reaction, move: answer.move, tries: shown(tries, FACTORS) }
+  })
+  return { ...chart, moves, answers }
+}
