@@ -22,6 +22,7 @@ module.exports = {
     only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
     only('questions-ask-plans', '^src/core/questions', [
       '^src/core/(questions|insight|pin|solve|game|holds|chart|problem)',
+      ...npm('d3-random'),
     ]),
     only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),
     only('sides-know-charts', '^src/core/sides', ['^src/core/(sides|chart)']),

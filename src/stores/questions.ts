@@ -4,7 +4,7 @@ import { PlanClient } from '../workers/planClient'
 import { useCharts } from './charts'
 import { useFigures } from './figures'
 
-const planWorker = () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
+export const planWorker = () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
 
 /** A question waits until nothing has changed for so long. */
 const QUIET_MS = 250

@@ -1,10 +1,12 @@
 import type { Changed } from '../core/chart/changes'
+import type { PositionId } from '../core/chart/ids'
 import type { Scenario } from '../core/game/scenario'
 import type { Beaten } from '../core/questions/beat'
 import type { Dependence } from '../core/questions/depends'
 import type { IfResult, Ifs } from '../core/questions/whatIf'
 import type { Limited } from '../core/questions/limit'
 import type { Gain } from '../core/questions/gains'
+import type { Part, Sampled } from '../core/questions/range'
 
 /** What is asked of a plan, by question; each is work of its own that shows how far it is and can be given up. */
 export interface PlanAnswers {
@@ -13,10 +15,16 @@ export interface PlanAnswers {
   depends: Dependence[]
   whatIf: IfResult | null
   limit: Limited | null
+  range: Sampled | null
 }
 
 export type PlanQuestion =
-  { of: 'gains' } | { of: 'beaten' } | { of: 'depends' } | { of: 'whatIf'; ifs: Ifs } | { of: 'limit'; limit: number }
+  | { of: 'gains' }
+  | { of: 'beaten' }
+  | { of: 'depends' }
+  | { of: 'whatIf'; ifs: Ifs }
+  | { of: 'limit'; limit: number }
+  | { of: 'range'; places: PositionId[]; part: Part }
 export type AnswerTo<Q extends PlanQuestion> = PlanAnswers[Q['of']]
 
 export type ToPlan =

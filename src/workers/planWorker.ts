@@ -5,10 +5,14 @@ import type { Scenario } from '../core/game/scenario'
 import { beatenBy } from '../core/questions/beat'
 import { dependsOn } from '../core/questions/depends'
 import { limitBehind } from '../core/questions/limit'
+import { sampleRange } from '../core/questions/range'
 import { whatIf } from '../core/questions/whatIf'
 import { drillGains } from '../core/questions/gains'
 import type { Work } from '../core/questions/work'
 import type { FromPlan, PlanAnswers, PlanQuestion, ToPlan } from './planProtocol'
+
+/** Progress that is less than this is not said: it would be drawn anew for nothing. */
+const WORTH_SAYING = 0.02
 
 /** Works out what is asked of a plan, a step at a time, until it is done or something newer is asked. */
 export class PlanWorker {
@@ -29,11 +33,14 @@ export class PlanWorker {
     this.chart = chart
     if (checkReferences(chart).length) return this.send({ kind: 'answer', ticket, answer: null })
     const work = workOn(chart, scenario, question)
+    let said = -Infinity
     for (;;) {
       await this.pause()
       if (this.newest !== ticket) return
       const { done, value } = work.next()
       if (done) return this.send({ kind: 'answer', ticket, answer: value })
+      if (value < said + WORTH_SAYING) continue
+      said = value
       this.send({ kind: 'done', ticket, done: value })
     }
   }
@@ -44,5 +51,6 @@ function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<
   if (question.of === 'depends') return dependsOn(chart, scenario)
   if (question.of === 'whatIf') return whatIf(chart, scenario, question.ifs)
   if (question.of === 'limit') return limitBehind(chart, scenario, question.limit)
+  if (question.of === 'range') return sampleRange(chart, scenario, question.places, question.part)
   return beatenBy(chart, scenario)
 }

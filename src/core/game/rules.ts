@@ -55,7 +55,7 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
 }
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
-const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>
+export const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>
   holds.left(reactions[r].record, on, 'ours') * reactions[r].underStrikes
 
 const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
@@ -95,7 +95,11 @@ export function unpromptedChances(index: ChartIndex, position: number, holds: Ho
 }
 
 /** Unprompted reactions, every so many seconds one, with their chances in a second, of which so much is left. */
-function chancesASecond(counts: TryCounts['reactions'], every: number, left: readonly number[]): Shares['reactions'] {
+export function chancesASecond(
+  counts: TryCounts['reactions'],
+  every: number,
+  left: readonly number[],
+): Shares['reactions'] {
   const all = counts.reduce((total, [, count]) => total + count, 0)
   return counts
     .map(([r, count], i): [number, number] => [r, (count * left[i]) / all / every])

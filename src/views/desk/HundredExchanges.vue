@@ -5,6 +5,7 @@ import { headline } from '../../core/insight/say'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../figures/AskedFigure.vue'
+import HowSure from '../figures/HowSure.vue'
 
 /** The start's value, a sentence a coach would say, and what becomes of a hundred exchanges. */
 const charts = useCharts()
@@ -29,6 +30,7 @@ const parts = computed(() => {
     <div class="worth">
       <AskedFigure :value="store.figures!.value" :asked="{ of: 'start' }" label="Worth of the start" />
       <span class="label">per 100 exchanges</span>
+      <HowSure />
     </div>
     <div class="rest">
       <p class="sentence">{{ sentence }}</p>

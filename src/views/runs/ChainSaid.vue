@@ -9,10 +9,13 @@ import { bestRunFrom } from '../../core/insight/bestRun'
 import { lookUp } from '../../core/chart/lookUp'
 import type { Script } from '../../core/questions/script'
 import { loopsOf } from '../../core/questions/loops'
+import { sayClose } from '../../core/questions/sayRange'
 import { sayLoop, sayScript, scriptAsMarkdown } from '../../core/questions/sayScript'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import { useRange } from '../../stores/range'
 import AskedFigure from '../figures/AskedFigure.vue'
+import HowSure from '../figures/HowSure.vue'
 import { download } from '../frame/download'
 import { printPart } from '../frame/printPart'
 import { scenarioLine } from '../frame/scenarioLine'
@@ -21,6 +24,7 @@ import SaidText from './SaidText.vue'
 /** The best plan from a position, told as a coach would tell it, as far as it matters; to print or to save. */
 const charts = useCharts()
 const figures = useFigures()
+const range = useRange()
 const chart = computed(() => charts.chart!)
 const from = ref<PositionId>()
 const share = ref(0.8)
@@ -44,7 +48,12 @@ watch(
   { immediate: true },
 )
 
-const told = computed(() => (script.value ? sayScript(chart.value, script.value) : []))
+/** Where the range is known, what is too close to call is said with what is done there. */
+const closeAt = computed(() => new Map(range.range?.close.map((close) => [close.position as string, sayClose(chart.value, close)]))) // prettier-ignore
+const told = computed(() => {
+  const paragraphs = script.value ? sayScript(chart.value, script.value) : []
+  return paragraphs.map((one) => ({ ...one, watch: one.value === null || !closeAt.value.has(one.position) ? one.watch : [closeAt.value.get(one.position)!, ...one.watch] })) // prettier-ignore
+})
 const loops = computed(() => (script.value ? loopsOf(script.value).slice(0, 2).map((loop) => sayLoop(chart.value, script.value!, loop)) : [])) // prettier-ignore
 const cautions = computed(() =>
   cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),
@@ -93,6 +102,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
         <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
           Keep as a run
         </button>
+        <HowSure />
         <button type="button" class="button" @click="print">Print</button>
         <button type="button" class="button" @click="save">Save as Markdown</button>
       </div>

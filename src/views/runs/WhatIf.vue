@@ -16,6 +16,7 @@ import { useQuestion } from '../../stores/questions'
 import CommitPanel from './CommitPanel.vue'
 import DependsOn from './DependsOn.vue'
 import LimitPanel from './LimitPanel.vue'
+import SurePanel from './SurePanel.vue'
 
 /** What would come of it if something were otherwise, without changing the chart; and what the start depends on most. */
 const charts = useCharts()
@@ -179,6 +180,7 @@ function clear() {
       </ul>
     </template>
   </section>
+  <SurePanel />
   <CommitPanel />
   <LimitPanel />
   <DependsOn />

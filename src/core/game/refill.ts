@@ -1,0 +1,141 @@
+import type { Chart } from '../chart/chart'
+import { probeOf, type ProbeFactors } from '../chart/probe'
+import type { Tries } from '../chart/tries'
+import { inFull } from './describe'
+import { NONE, OUTCOME, type Game } from './game'
+import {
+  chancesASecond,
+  leftOf,
+  reactionLeft,
+  repeatLoss,
+  sharesWith,
+  triedAgain,
+  type Left,
+  type Shares,
+} from './rules'
+import { asProbe, Counter, type TryCounts } from './tryCounts'
+
+/** All tries of a chart, and what they do unprompted, as counts. */
+export interface Counts {
+  /** Of the moves, and after them of the answers; null where an answer has none of its own. */
+  tries: (TryCounts | null)[]
+  /** By position. */
+  unprompted: TryCounts['reactions'][]
+}
+
+/**
+ * The same game again where only the numbers of tries are others: what had some still has some. States, actions and
+ * outcomes stay, and only chances are worked out anew; what the holds leave of each try is looked up once.
+ */
+export class Refill {
+  /** The chart's tries as they stand, in the order of `Counts`. */
+  readonly guesses: readonly (Tries | undefined)[]
+  readonly counts: Counts
+  private readonly counter: Counter
+  /** By action: whose tries they are, how they go when it is only shown, and what is left; NONE and null for waiting. */
+  private readonly owner: Int32Array
+  private readonly probe: (ProbeFactors | null)[]
+  private readonly left: (Left | null)[]
+  /** By group: what is left of each unprompted reaction. */
+  private readonly unprompted: (number[] | null)[]
+
+  /** `chart`: the one that the game was compiled from. */
+  constructor(
+    private readonly game: Game,
+    private readonly chart: Chart,
+  ) {
+    const { index, actionMove, actionAnswer, groupHolds, groupPlace } = game.meaning
+    this.counter = new Counter(chart)
+    this.guesses = [...chart.moves, ...chart.answers].map(({ tries }) => tries)
+    this.counts = this.countsOf(chart)
+    this.owner = actionMove.map((m, a) => {
+      const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + actionAnswer[a]
+      return m === NONE ? NONE : own !== NONE && this.guesses[own] ? own : inFull(game, m)
+    })
+    this.probe = Array.from(actionMove, (m) => {
+      const { record, probeOf: full } = index.moves[m] ?? {}
+      return full === undefined ? null : probeOf(record.probe, game.scenario.probe)
+    })
+    this.left = new Array<Left | null>(actionMove.length).fill(null)
+    this.unprompted = new Array<number[] | null>(game.groupCount).fill(null)
+    for (let g = 0; g < game.groupCount; g++) {
+      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+        if (this.owner[a] !== NONE) this.left[a] = leftOf(index, index.moves[actionMove[a]], this.triesOf(a, this.counts), groupHolds[g]) // prettier-ignore
+      }
+      if (game.groupIsReaction[g]) continue
+      const { unprompted } = index.positions[groupPlace[g]]
+      if (unprompted.length) this.unprompted[g] = unprompted.map(([r]) => reactionLeft(index, r, groupHolds[g]))
+    }
+  }
+
+  countsOf({ moves, answers, positions }: Pick<Chart, 'moves' | 'answers' | 'positions'>): Counts {
+    return {
+      tries: [...moves, ...answers].map(({ tries }) => (tries ? this.counter.tries(tries) : null)),
+      unprompted: positions.map(({ unprompted }) => this.counter.reactions(unprompted?.reactions)),
+    }
+  }
+
+  /** The game with these counts. */
+  with(counts: Counts): Game {
+    const { game } = this
+    const filled: Game = {
+      ...game,
+      outcomeChance: game.outcomeChance.slice(),
+      actionMass: game.actionMass.slice(),
+      stateLoss: game.stateLoss.slice(),
+    }
+    for (let g = 0; g < game.groupCount; g++) {
+      if (this.unprompted[g]) this.fillWaiting(filled, g, counts)
+      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) this.fillAction(filled, g, a, counts)
+    }
+    game.stateStalled.forEach((a, state) => {
+      if (a === NONE || !this.left[a]) return
+      const shares = sharesWith(this.triesOf(a, counts), this.left[a])
+      filled.stateLoss[state] = (shares && repeatLoss(shares, game.scenario.repeat)) ?? NaN
+    })
+    return filled
+  }
+
+  private triesOf(a: number, { tries }: Counts): TryCounts {
+    const whole = tries[this.owner[a]]!
+    const factors = this.probe[a]
+    return factors ? asProbe(whole, factors) : whole
+  }
+
+  private fillWaiting(filled: Game, g: number, counts: Counts): void {
+    const place = this.game.meaning.groupPlace[g]
+    const { every } = this.chart.positions[place].unprompted!
+    fillReactions(filled, this.game.groupActions[g], chancesASecond(counts.unprompted[place], every, this.unprompted[g]!)) // prettier-ignore
+  }
+
+  private fillAction(filled: Game, g: number, a: number, counts: Counts): void {
+    const { game } = this
+    const left = this.left[a]
+    if (!left) return
+    const { actionMove, groupStalled, outcomeKind } = game.meaning
+    const fresh = sharesWith(this.triesOf(a, counts), left)
+    const isAgain = groupStalled[g] !== NONE && inFull(game, actionMove[a]) === groupStalled[g]
+    const shares = fresh && isAgain ? triedAgain(fresh, game.scenario.repeat) : fresh
+    if (!shares) return
+    let elsewhere = 0
+    for (let o = game.outcomes[a]; o < game.reactionsFrom[a]; o++) {
+      const kind = outcomeKind[o]
+      filled.outcomeChance[o] = kind === OUTCOME.lands ? shares.lands : kind === OUTCOME.stalls ? shares.stalls : shares.elsewhere[elsewhere++][1] // prettier-ignore
+    }
+    fillReactions(filled, a, shares.reactions)
+  }
+}
+
+/** Both are in the order of the chart's reactions. */
+function fillReactions(game: Game, a: number, shares: Shares['reactions']): void {
+  const { outcomeReaction } = game.meaning
+  let at = 0
+  let mass = 0
+  for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
+    while (at < shares.length && shares[at][0] < outcomeReaction[o]) at++
+    const chance = shares[at]?.[0] === outcomeReaction[o] ? shares[at][1] : 0
+    game.outcomeChance[o] = chance
+    mass += chance
+  }
+  game.actionMass[a] = mass
+}

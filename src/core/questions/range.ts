@@ -1,0 +1,116 @@
+import type { Chart } from '../chart/chart'
+import type { PositionId } from '../chart/ids'
+import { actionName } from '../game/describe'
+import { NONE, TERMINALS } from '../game/game'
+import { Refill } from '../game/refill'
+import type { Scenario } from '../game/scenario'
+import { KeptPlan } from '../solve/keptPlan'
+import { solve } from '../solve/solve'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { Sampler } from './sampled'
+import { solved, type Work } from './work'
+
+/** What the start was worth in each of some samples, and how often what was best in the positions that matter. */
+export interface Sampled {
+  /** Keeping to the plan as it is; and with the best plan for the sample. */
+  kept: number[]
+  best: number[]
+  choices: { position: PositionId; best: Record<string, number> }[]
+}
+
+/** Which of all samples are to be taken: every so many, from one on; so that several workers can share them. */
+export interface Part {
+  from: number
+  every: number
+}
+
+export const SAMPLES = 400
+const SEED = 20_000
+/** Without a clock: near enough for a range that is said in whole hundredths. */
+const GAP = 1e-4
+
+/**
+ * The start's value were the tries what they might be: each sample draws them from the coach's counts, by a seed of its
+ * own; the plan is followed as it is, and solved anew. `places`: positions in which is counted what is best.
+ */
+export function* sampleRange(
+  chart: Chart,
+  scenario: Scenario,
+  places: readonly PositionId[],
+  part: Part,
+  samples = SAMPLES,
+): Work<Sampled | null> {
+  const now = solved(chart, scenario, { roots: 'start', everySecond: true, gap: GAP })
+  if (!now) return null
+  const { start, meaning } = now.game
+  const plan = new KeptPlan(now)
+  const refill = new Refill(now.game, chart)
+  const sampler = new Sampler(refill)
+  const stateOf = (position: PositionId) => meaning.ownState[meaning.index.positionOf.get(position) ?? NONE] ?? NONE
+  const found = places.filter((position) => stateOf(position) >= TERMINALS)
+  const result: Sampled = { kept: [], best: [], choices: found.map((position) => ({ position, best: {} })) }
+  for (let i = part.from; i < samples; i += part.every) {
+    yield i / samples
+    const game = refill.with(sampler.draw(SEED + i))
+    const solution = solve(game, { gap: GAP })
+    if (!solution.ok) return null
+    result.best.push(solution.value.values[start])
+    result.kept.push(plan.worthIn(game))
+    for (const { position, best } of result.choices) {
+      const does = bestIn(solution.value, stateOf(position))
+      best[does] = (best[does] ?? 0) + 1
+    }
+  }
+  return result
+}
+
+function bestIn(solution: Solution, state: number): string {
+  const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+  return action === NONE ? 'wait' : actionName(solution.game, action)
+}
+
+/** What a value lies within in eight of ten samples. */
+export interface Within {
+  low: number
+  high: number
+}
+
+/** How sure a plan is, and where it is too close to call what is best. */
+export interface Range {
+  /** Keeping to the plan; and with the best plan for each sample. */
+  kept: Within
+  best: Within
+  /** What it would be worth, on the whole, to know the tries and to plan for them. */
+  knowing: number
+  samples: number
+  close: { position: PositionId; best: { move: string; share: number }[] }[]
+}
+
+const TENTH = 0.1
+/** What is best in more of the samples than this is the best. */
+const CLEAR = 0.75
+
+/** The range that samples give, taken in one or several parts. */
+export function rangeOf(parts: readonly Sampled[]): Range {
+  const [kept, best] = [parts.flatMap((part) => part.kept), parts.flatMap((part) => part.best)]
+  const samples = kept.length
+  const close = parts[0].choices.map(({ position }, i) => {
+    const counts = new Map<string, number>()
+    for (const { choices } of parts)
+      for (const [move, n] of Object.entries(choices[i].best)) counts.set(move, (counts.get(move) ?? 0) + n)
+    const shares = [...counts].map(([move, n]) => ({ move, share: n / samples }))
+    return { position, best: shares.sort((a, b) => b.share - a.share) }
+  })
+  return {
+    ...{ kept: within(kept), best: within(best), knowing: mean(best) - mean(kept), samples },
+    close: close.filter(({ best: shares }) => shares[0].share <= CLEAR),
+  }
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+
+function within(values: readonly number[]): Within {
+  const sorted = [...values].sort((a, b) => a - b)
+  const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))]
+  return { low: at(TENTH), high: at(1 - TENTH) }
+}

@@ -1,0 +1,42 @@
+import { randomGamma, randomLcg } from 'd3-random'
+import { totalOf, weightOf, withRounds, type Tries } from '../chart/tries'
+import type { Counts, Refill } from '../game/refill'
+
+/** What had some tries keeps some, so that what may come of a move stays the same. */
+const LEAST = 1e-6
+
+/**
+ * Draws tries as they might really be, the coach's being counts of so many real ones: shares from the Dirichlet
+ * distribution (Gelman et al. 2013, 3.4, by gamma variates) with the guess at its weight, and the rounds on top.
+ */
+export class Sampler {
+  /** For each of the tries, how many real ones one of them counts for. */
+  private readonly scales: number[]
+
+  constructor(private readonly refill: Refill) {
+    this.scales = refill.guesses.map((guess) => (guess ? scaleOf(guess) : 0))
+  }
+
+  /** The same for the same seed. */
+  draw(seed: number): Counts {
+    const { counts } = this.refill
+    const gamma = randomGamma.source(randomLcg(seed))
+    const draw = (n: number, scale: number) => (n > 0 && scale > 0 ? Math.max(LEAST, gamma(n * scale)()) : n)
+    const each = (list: [number, number][], scale: number) => list.map(([of, n]): [number, number] => [of, draw(n, scale)]) // prettier-ignore
+    return {
+      tries: counts.tries.map((one, i) => {
+        if (!one) return one
+        const scale = this.scales[i]
+        const { lands, stalls, elsewhere, reactions } = one
+        return { lands: draw(lands, scale), stalls: draw(stalls, scale), elsewhere: each(elsewhere, scale), reactions: each(reactions, scale) } // prettier-ignore
+      }),
+      unprompted: counts.unprompted.map((one) => each(one, 1)),
+    }
+  }
+}
+
+function scaleOf(guess: Tries): number {
+  const { rounds } = guess
+  const total = totalOf(withRounds(guess))
+  return total > 0 ? (weightOf(guess) + (rounds ? rounds.worked + rounds.failed : 0)) / total : 0
+}

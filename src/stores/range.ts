@@ -1,0 +1,67 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef, watch } from 'vue'
+import type { PositionId } from '../core/chart/ids'
+import { rangeOf, type Range, type Sampled } from '../core/questions/range'
+import { PlanClient } from '../workers/planClient'
+import { useCharts } from './charts'
+import { useFigures } from './figures'
+import { planWorker } from './questions'
+
+/** So many workers share the samples. */
+const WORKERS = 2
+/** So many positions, those come to most often, are looked at for whether their best move is clear. */
+const PLACES = 12
+
+/** How sure the headline value is: asked for by the coach, worked out beside everything else, gone once anything changes. */
+export const useRange = defineStore('range', () => {
+  const charts = useCharts()
+  const figures = useFigures()
+  const range = shallowRef<Range | null>(null)
+  /** How far it is, 0 to 1; null while nothing is under way. */
+  const done = ref<number | null>(null)
+  let parts: (Sampled | null)[] = []
+  let shares: number[] = []
+
+  const clients = Array.from({ length: WORKERS }, (_, w) => new PlanClient(planWorker, {
+    done(share) {
+      if (share === null || done.value === null) return
+      shares[w] = share
+      done.value = Math.min(...shares)
+    },
+    answer(found) {
+      if (!found) return stop()
+      shares[w] = 1
+      parts[w] = found as Sampled
+      if (!parts.every((part) => part !== null)) return
+      range.value = rangeOf(parts as Sampled[])
+      done.value = null
+    },
+  })) // prettier-ignore
+
+  function ask() {
+    const { chart } = charts
+    if (!chart || !figures.scenario || !figures.figures) return
+    const visits = Object.entries(figures.figures.positions).filter(([, one]) => one.visits > 0)
+    const places = visits.sort(([, a], [, b]) => b.visits - a.visits).slice(0, PLACES).map(([id]) => id as PositionId) // prettier-ignore
+    parts = clients.map(() => null)
+    shares = clients.map(() => 0)
+    done.value = 0
+    const part = (from: number) => ({ of: 'range' as const, places, part: { from, every: WORKERS } })
+    clients.forEach((client, w) => client.ask(chart, figures.scenario!, part(w)))
+  }
+
+  /** Gives it up. */
+  function stop() {
+    done.value = null
+    clients.forEach((client) => client.stop())
+  }
+
+  watch(
+    () => figures.figures,
+    () => {
+      stop()
+      range.value = null
+    },
+  )
+  return { range, done, ask, stop }
+})

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { hundred } from '../../components/figureText'
+import { sayCloseAt, sayRange } from '../../core/questions/sayRange'
+import { useCharts } from '../../stores/charts'
+import { useRange } from '../../stores/range'
+
+/** How sure the plan is, the tries being guesses: the range, and the places in which it is too close to call. */
+const charts = useCharts()
+const store = useRange()
+</script>
+
+<template>
+  <section class="panel" aria-label="How sure">
+    <h2>How sure</h2>
+    <p class="muted small">
+      Tries are guesses of a weight. Here they are drawn anew 400 times, as so many real ones could have come out, and
+      the plan is worked out for each; rounds that you tally make it surer.
+    </p>
+    <p v-if="store.done !== null" role="status" class="working">
+      <progress :value="store.done" aria-label="How far the samples are" />
+      {{ Math.round(store.done * 100) }} %
+      <button type="button" class="button slight" @click="store.stop()">Stop</button>
+    </p>
+    <button v-else-if="!store.range" type="button" class="button first" @click="store.ask()">Work out the range</button>
+    <template v-else>
+      <p class="said">{{ sayRange(store.range, hundred).join(' ') }}</p>
+      <template v-if="store.range.close.length">
+        <h3>Too close to call</h3>
+        <ul>
+          <li v-for="close in store.range.close" :key="close.position">
+            <RouterLink :to="`/worksheet/${close.position}`">{{ sayCloseAt(charts.chart!, close) }}</RouterLink>
+          </li>
+        </ul>
+      </template>
+      <p v-else>What is best is clear in every place that matters.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding: 16px 18px;
+}
+
+.said,
+.muted {
+  max-width: 76ch;
+}
+
+.said {
+  font-size: 18px;
+}
+
+.working {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+
+progress {
+  width: 220px;
+  accent-color: var(--ours);
+}
+
+h3 {
+  font: 700 17px/1.2 var(--label);
+}
+
+li {
+  padding: 3px 0;
+}
+
+li a {
+  text-decoration: none;
+}
+</style>
