@@ -1,8 +1,10 @@
 import type { Changed } from '../core/chart/changes'
 import type { PositionId } from '../core/chart/ids'
 import type { Scenario } from '../core/game/scenario'
+import type { AlongRun, RunPath } from '../core/questions/alongRuns'
 import type { Beaten } from '../core/questions/beat'
 import type { Dependence } from '../core/questions/depends'
+import type { GiveUp } from '../core/questions/giveUp'
 import type { IfResult, Ifs } from '../core/questions/whatIf'
 import type { Limited } from '../core/questions/limit'
 import type { Gain } from '../core/questions/gains'
@@ -16,9 +18,13 @@ export interface PlanAnswers {
   whatIf: IfResult | null
   limit: Limited | null
   range: Sampled | null
+  runs: AlongRun[]
+  giveUps: GiveUp[]
 }
 
 export type PlanQuestion =
+  | { of: 'runs'; runs: RunPath[] }
+  | { of: 'giveUps' }
   | { of: 'gains' }
   | { of: 'beaten' }
   | { of: 'depends' }

@@ -2,8 +2,10 @@ import { withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import { checkReferences } from '../core/chart/references'
 import type { Scenario } from '../core/game/scenario'
+import { alongRuns } from '../core/questions/alongRuns'
 import { beatenBy } from '../core/questions/beat'
 import { dependsOn } from '../core/questions/depends'
+import { giveUps } from '../core/questions/giveUp'
 import { limitBehind } from '../core/questions/limit'
 import { sampleRange } from '../core/questions/range'
 import { whatIf } from '../core/questions/whatIf'
@@ -52,5 +54,7 @@ function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<
   if (question.of === 'whatIf') return whatIf(chart, scenario, question.ifs)
   if (question.of === 'limit') return limitBehind(chart, scenario, question.limit)
   if (question.of === 'range') return sampleRange(chart, scenario, question.places, question.part)
+  if (question.of === 'runs') return alongRuns(chart, scenario, question.runs)
+  if (question.of === 'giveUps') return giveUps(chart, scenario)
   return beatenBy(chart, scenario)
 }

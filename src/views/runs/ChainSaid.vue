@@ -19,6 +19,7 @@ import HowSure from '../figures/HowSure.vue'
 import { download } from '../frame/download'
 import { printPart } from '../frame/printPart'
 import { scenarioLine } from '../frame/scenarioLine'
+import GiveUpPanel from './GiveUpPanel.vue'
 import SaidText from './SaidText.vue'
 
 /** The best plan from a position, told as a coach would tell it, as far as it matters; to print or to save. */
@@ -138,6 +139,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
       </article>
       <CautionLines v-if="told.length" :lines="cautions" />
     </div>
+    <GiveUpPanel />
   </section>
 </template>
 

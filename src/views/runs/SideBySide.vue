@@ -3,9 +3,13 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { counted, hundred } from '../../components/figureText'
 import InlineText from '../../components/InlineText.vue'
 import { runIn } from '../../core/chart/edits/runs'
+import { scores } from '../../core/chart/ruleSets'
+import { pointsOf } from '../../core/insight/scored'
+import { sayLetGo } from '../../core/questions/sayGiveUp'
 import { compareRuns, sayDifferences } from '../../core/score/compareRuns'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import { useQuestion } from '../../stores/questions'
 import { printPart } from '../frame/printPart'
 import { scenarioLine } from '../frame/scenarioLine'
 import { cautionLines } from '../../core/chart/hazard'
@@ -34,6 +38,21 @@ watch(
   },
   { immediate: true },
 )
+/** What is found by solving beside them: points, and what letting go is worth. */
+const { answer: beside } = useQuestion(() => ({
+  of: 'runs' as const,
+  runs: shown.value.map(({ start, steps }) => ({ start, steps })),
+}))
+const points = (i: number) => {
+  const scored = beside.value?.[i]?.scored
+  const { rules } = figures
+  return scored && rules && scores(rules) ? `${finerPoints(pointsOf(scored.ours, rules))} : ${finerPoints(pointsOf(scored.theirs, rules))}` : null // prettier-ignore
+}
+const finerPoints = (n: number) => String(Math.round(n * 10) / 10)
+const letGo = (i: number) => {
+  const found = beside.value?.[i]
+  return found ? sayLetGo(found.letGo, (step) => compared.value[i].steps[step - 1] ?? '', hundred) : ''
+}
 const startWorth = (i: number) => worths.value[i]?.[0] ?? null
 const differences = computed(() =>
   compared.value.length === 2
@@ -106,11 +125,16 @@ const print = () =>
             <dd>{{ one.arms.attack }} : {{ one.arms.defend }}</dd>
             <dt>limb check</dt>
             <dd>{{ one.remarks ? counted(one.remarks, 'remark') : 'nothing to say' }}</dd>
+            <template v-if="points(i)">
+              <dt>points, us : them</dt>
+              <dd>{{ points(i) }}</dd>
+            </template>
             <dt>can injure</dt>
             <dd>{{ one.hazards.join(', ') || 'nothing said' }}</dd>
             <dt>without an answer</dt>
             <dd>{{ one.open.join(', ') || 'nothing' }}</dd>
           </dl>
+          <p v-if="letGo(i)" class="small">{{ letGo(i) }}</p>
           <InlineText
             :value="one.run.notes ?? ''"
             :label="`Notes on ${one.run.name}`"

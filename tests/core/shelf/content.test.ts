@@ -1,4 +1,7 @@
 import { readFileSync } from 'node:fs'
+import { NEW_ANSWER } from '../../../src/core/chart/edits/answers'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import { totalOf } from '../../../src/core/chart/tries'
 import { readChart } from '../../../src/core/format/chartFile'
 import { BUILT_IN_RULES } from '../../../src/core/chart/builtInRules'
 import { RULE_TAGS } from '../../../src/core/chart/ruleSet'
@@ -27,6 +30,12 @@ describe('the content of the Shelf', () => {
 
   it('is listed in docs/shelf.md as it is', async () => {
     expect(readFileSync('docs/shelf.md', 'utf8')).toBe(await shelfDocText(regions, ids))
+  })
+
+  it('has answers that typically land half of the time, which is what a new answer is taken to do', () => {
+    const shares = shelf.answers.map(({ move, tries = lookUp(shelf.moves, move)!.tries }) => (tries.lands ?? 0) / totalOf(tries)) // prettier-ignore
+    const typical = shares.sort((a, b) => a - b)[shares.length >> 1]
+    expect(typical).toBeCloseTo(NEW_ANSWER.lands! / totalOf(NEW_ANSWER), 12)
   })
 
   it('has no submission without a hazard, and no hazard without a caution', () => {

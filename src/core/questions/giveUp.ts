@@ -1,0 +1,140 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, PositionId } from '../chart/ids'
+import { totalOf, withRounds, type Tries } from '../chart/tries'
+import { lookUp } from '../chart/lookUp'
+import { actionName, actionOfMove } from '../game/describe'
+import { NONE, OUTCOME, TERMINALS } from '../game/game'
+import type { Scenario } from '../game/scenario'
+import { mostVisited } from './leaders'
+import { occupancyOf } from '../solve/occupancy'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { withTries } from './target'
+import { solved, type Work } from './work'
+
+/** What of tries goes wrong: ends where we are worse off than if nothing had come of them. */
+interface Wrong {
+  reactions: ReadonlySet<string>
+  elsewhere: ReadonlySet<string>
+  stalls: boolean
+}
+
+/** From which loss on a move is given up for what else there is in its position. */
+export interface GiveUp {
+  move: MoveId
+  position: PositionId
+  /** The share of tries that go wrong: now; and from which on something else is better, null where nothing ever is. */
+  wrong: number
+  limit: number | null
+  /** What is best then: a move, or `wait`. */
+  instead: string | null
+}
+
+const MOVES = 8
+/** The limit is known so well. */
+const CLOSE = 1 / 128
+
+/** For the best moves of the positions that an exchange comes to most: how much may go wrong before they are given up. */
+export function* giveUps(chart: Chart, scenario: Scenario): Work<GiveUp[]> {
+  const now = solved(chart, scenario, { everySecond: true })
+  if (!now) return []
+  const moves = mostVisited(now, occupancyOf(now)).flatMap((position) => {
+    const best = bestAt(now, position)
+    const move = lookUp(chart.moves, best ?? undefined)
+    return move ? [{ position, move }] : []
+  })
+  const found: GiveUp[] = []
+  const some = moves.slice(0, MOVES)
+  for (const [i, { position, move }] of some.entries()) {
+    yield i / some.length
+    const wrong = wrongOf(now, move.id)
+    const share = shareWrong(move.tries, wrong)
+    if (share === 0) continue
+    const at = (loss: number) => bestWith(chart, scenario, { position, move: move.id }, wrong, loss)
+    found.push({ move: move.id, position, wrong: share, ...(yield* limitOf(move.id, share, at, i / some.length)) })
+  }
+  return found
+}
+
+/** Bisection between what goes wrong now and everything going wrong. */
+function* limitOf(
+  move: MoveId,
+  share: number,
+  at: (loss: number) => string | null,
+  done: number,
+): Work<Pick<GiveUp, 'limit' | 'instead'>> {
+  let instead = at(1)
+  if (instead === move) return { limit: null, instead: null }
+  let [keeps, gives] = [share, 1]
+  while (gives - keeps > CLOSE) {
+    yield done
+    const middle = (keeps + gives) / 2
+    const best = at(middle)
+    if (best === move) keeps = middle
+    else [gives, instead] = [middle, best]
+  }
+  return { limit: gives, instead }
+}
+
+function bestWith(
+  chart: Chart,
+  scenario: Scenario,
+  { position, move }: Pick<GiveUp, 'position' | 'move'>,
+  wrong: Wrong,
+  loss: number,
+): string | null {
+  const other = withTries(chart, { of: 'move', move }, (tries) => withLoss(tries, wrong, loss))
+  const solution = solved(other, scenario, { roots: 'start' })
+  return solution && bestAt(solution, position)
+}
+
+function bestAt(solution: Solution, position: PositionId): string | null {
+  const { game, evaluator } = solution
+  const state = game.meaning.ownState[game.meaning.index.positionOf.get(position)!]
+  if (state < TERMINALS) return null
+  const action = evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+  return action === NONE ? null : actionName(game, action)
+}
+
+/** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
+function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
+  const { index, ownState, stalledState, outcomeKind, outcomeReaction, groupPlace } = game.meaning
+  const m = index.moves.findIndex(({ record }) => record.id === id)
+  const own = ownState[index.moves[m].from]
+  const a = actionOfMove(game, game.stateGroup[own], m)
+  const level = values[stalledState[m]]
+  const reactions = new Set<string>()
+  const elsewhere = new Set<string>()
+  let stalls = false
+  for (let o = a === NONE ? 0 : game.outcomes[a]; a !== NONE && o < game.outcomes[a + 1]; o++) {
+    const to = game.outcomeState[o]
+    if (values[to] >= level - 1e-9) continue
+    if (outcomeKind[o] === OUTCOME.reaction) reactions.add(index.reactions[outcomeReaction[o]].record.id)
+    if (outcomeKind[o] === OUTCOME.elsewhere)
+      elsewhere.add(to < TERMINALS ? 'caught' : index.positions[groupPlace[game.stateGroup[to]]].record.id)
+    if (outcomeKind[o] === OUTCOME.stalls) stalls = true
+  }
+  return { reactions, elsewhere, stalls }
+}
+
+/** Tries of which a share goes wrong, in the proportions in which they do; the others make up the rest in theirs. */
+export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
+  const tries = withRounds(guess)
+  const now = shareWrong(tries, wrong)
+  const [more, less] = [share / now, now < 1 ? (1 - share) / (1 - now) : 0]
+  const scale = (counts: Record<string, number>, of: ReadonlySet<string>) => Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n * (of.has(id) ? more : less)])) // prettier-ignore
+  const { lands = 0, stalls = 0, elsewhere, reactions } = tries
+  return {
+    ...tries,
+    ...{ lands: lands * less, stalls: stalls * (wrong.stalls ? more : less) },
+    ...(elsewhere ? { elsewhere: scale(elsewhere, wrong.elsewhere) } : {}),
+    ...(reactions ? { reactions: scale(reactions, wrong.reactions) } : {}),
+  }
+}
+
+export function shareWrong(guess: Tries, { reactions, elsewhere, stalls }: Wrong): number {
+  const tries = withRounds(guess)
+  const of = (counts: Record<string, number> | undefined, ids: ReadonlySet<string>) =>
+    Object.entries(counts ?? {}).reduce((sum, [id, n]) => sum + (ids.has(id) ? n : 0), 0)
+  const count = of(tries.reactions, reactions) + of(tries.elsewhere, elsewhere) + (stalls ? (tries.stalls ?? 0) : 0)
+  return count / (totalOf(tries) || 1)
+}

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sayGiveUp } from '../../core/questions/sayGiveUp'
+import { useCharts } from '../../stores/charts'
+import { useQuestion } from '../../stores/questions'
+
+/** From which loss on each move of the plan should be given up for what else there is in its position. */
+const charts = useCharts()
+const { answer, done } = useQuestion(() => ({ of: 'giveUps' as const }))
+/** Those nearest to their limit first. */
+const rows = computed(() => {
+  const left = ({ limit, wrong }: { limit: number | null; wrong: number }) => (limit === null ? 2 : limit - wrong)
+  return [...(answer.value ?? [])].sort((a, b) => left(a) - left(b))
+})
+</script>
+
+<template>
+  <section class="panel" aria-label="When to give it up">
+    <h2>When to give it up</h2>
+    <p class="muted small">
+      A try goes wrong when it leaves us worse off than if nothing had come of it.
+      <span v-if="done !== null" role="status">Working it out, {{ Math.round(done * 100) }} % …</span>
+    </p>
+    <ul v-if="rows.length">
+      <li v-for="row in rows" :key="row.move">
+        <RouterLink :to="{ path: `/worksheet/${row.position}`, query: { move: row.move } }">{{
+          sayGiveUp(charts.chart!, row)
+        }}</RouterLink>
+      </li>
+    </ul>
+    <p v-else-if="done === null && answer">Nothing that the plan tries can leave us worse off.</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 6px;
+  margin-top: 14px;
+  padding: 14px 18px;
+}
+
+li {
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+
+li a {
+  text-decoration: none;
+}
+</style>

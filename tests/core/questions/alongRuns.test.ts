@@ -1,0 +1,81 @@
+import { produce } from 'immer'
+import type { MoveId, PositionId } from '../../../src/core/chart/ids'
+import { holder } from '../../../src/core/chart/hold'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import type { RunStep } from '../../../src/core/chart/run'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { figuresOf } from '../../../src/core/insight/figures'
+import { alongRuns, scoredAlong } from '../../../src/core/questions/alongRuns'
+import { pathOf } from '../../../src/core/questions/path'
+import { sayLetGo } from '../../../src/core/questions/sayGiveUp'
+import { play } from '../../../src/core/score/play'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { finished } from '../../reference/finished'
+import { taken } from '../../reference/taken'
+
+const demo = demoPlan()
+const minute = scenarioOf(demo, { seconds: 60 })
+const nonzero = (counts: object) => Object.fromEntries(Object.entries(counts).filter(([, n]) => n !== 0))
+
+describe('the path of a run', () => {
+  it.each(demo.runs!.map((run) => [run.name, run] as const))('is where playing it comes to: %s', (_, run) => {
+    const path = pathOf(demo, run)
+    const { beats } = play(demo, run)
+    expect(path).toHaveLength(beats.length)
+    beats.forEach(({ place }, i) => {
+      const spot = place.kind === 'position' ? place.id : place.kind === 'reaction' ? lookUp(demo.reactions, place.id)!.endsIn : place.kind // prettier-ignore
+      expect([path[i].spot, path[i].isMet]).toEqual([spot, place.kind === 'reaction'])
+    })
+  })
+})
+
+describe('what a run scores', () => {
+  const step = (move: string, rest: Partial<RunStep> = {}): RunStep => ({ move: move as MoveId, ...rest })
+  const place = (id: string, family: string, ahead: string) => ({ id, name: id, family, ahead })
+  const chart = produce(demo, (draft) => {
+    draft.positions = [place('feet', 'standing', 'even'), place('guard', 'guard', 'even'), place('side', 'side', 'ours'), place('mount', 'mount', 'ours')] as never // prettier-ignore
+    const move = (id: string, kind: string, from: string, to: string) => ({ id, name: id, kind, from, to, seconds: 4, tries: { lands: 1, stalls: 1, reactions: { turns: 1 } } }) // prettier-ignore
+    draft.moves = [move('trip', 'takedown', 'feet', 'guard'), move('pass', 'pass', 'guard', 'side'), move('mount-up', 'advance', 'side', 'mount')] as never // prettier-ignore
+    draft.reactions = [{ id: 'turns', name: 'Turns', endsIn: 'guard' }] as never
+    draft.answers = draft.holds = draft.runs = []
+  })
+  const scored = (...steps: RunStep[]) => {
+    const found = scoredAlong(chart, pathOf(chart, { start: 'feet' as PositionId, steps }))!
+    return [nonzero(found.ours), nonzero(found.theirs)]
+  }
+
+  it('counts what it comes to, once each, and time in control', () => {
+    expect(scored(step('trip'), step('pass'), step('mount-up'))).toEqual([{ takedown: 1, pass: 1, mount: 1, controlSeconds: 4 }, {}]) // prettier-ignore
+    expect(scored(step('trip', { stalls: true }))).toEqual([{}, {}])
+    expect(scored(step('trip'), step('pass', { reaction: 'turns' as never }), {}, step('pass'))[0]).toEqual({ takedown: 1, pass: 1 }) // prettier-ignore
+  })
+})
+
+describe('letting a run go', () => {
+  const [first, second] = demo.runs!
+  const found = finished(alongRuns(demo, minute, [first, second]))
+
+  it('is worth what its positions are with none of our holds on', () => {
+    pathOf(demo, first).forEach(({ spot }, i) => {
+      if (spot === 'finish') return expect(found[0].letGo[i]).toBeNull()
+      const free = produce(demo, (draft) => {
+        const one = lookUp(draft.positions, spot)!
+        one.holds = one.holds?.filter((id) => holder(lookUp(demo.holds, id)!) === 'theirs')
+      })
+      const { value } = taken(figuresOf(free, { ...minute, start: spot as PositionId })).figures
+      expect(found[0].letGo[i]).toBeCloseTo(value, 9)
+    })
+    expect(found[1].letGo).toHaveLength(second.steps.length + 1)
+  })
+
+  it('is said by the step after which the position is lost', () => {
+    const hundred = (worth: number) => String(Math.round(worth * 100))
+    const name = (n: number) => `step ${n}`
+    expect(sayLetGo([0.2, 0.21, 0.19, 0.05, 0.3], name, hundred)).toBe(
+      'Up to step 2 it can be let go as at its start, for 20; after step 3, “step 3”, letting go loses the position: 5.',
+    )
+    expect(sayLetGo([0.2, 0.1], name, hundred)).toMatch(/^Only before its first step it can be let go .+ after step 1/)
+    expect(sayLetGo([0.2, 0.3, null], name, hundred)).toBe('It can be let go at any step for what that is worth at its start, 20, or more.') // prettier-ignore
+    expect(sayLetGo([null], name, hundred)).toBe('')
+  })
+})
