@@ -23,6 +23,8 @@ export interface Told {
   reach: number
 }
 
+/** What they do less often is not what a move is shown for. */
+const EXPECTED = 0.15
 /** How many answers deep one sentence goes before it says where to read on. */
 const DEEP = 3
 
@@ -83,7 +85,7 @@ class Saying {
   private lead(step: ScriptStep, number: number): string {
     const name = this.placeName(step.position)
     const place = upperFirst(inPlace(name))
-    const does = this.telling(step)
+    const does = this.telling(step, true)
     if (step.stalled)
       return `${place}, once ${step.does === step.stalled ? 'that' : 'the other'} came to nothing, ${does}.`
     return number === 1 && inPlace(name).startsWith('in ')
@@ -91,13 +93,14 @@ class Saying {
       : `${place}, ${does}.`
   }
 
-  private telling({ does, isShown, ways }: ScriptStep): string {
+  /** `expecting`: with what it should draw, where it is only shown. */
+  private telling({ does, isShown, ways }: ScriptStep, expecting: boolean): string {
     if (does === null) return 'time is up'
     if (does === 'wait') return 'hold still'
     if (does === 'concede') return 'let it go'
     const name = this.moveName(does)
     if (!isShown) return tellMove(name)
-    const expected = ways.find(({ kind }) => kind === 'reaction')
+    const expected = expecting && ways.find(({ kind, share }) => kind === 'reaction' && share >= EXPECTED)
     return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(expected.reaction!))}` : ''}`
   }
 
@@ -149,7 +152,7 @@ class Saying {
     if (next.does === step.does)
       return next.isShown === step.isShown ? 'Otherwise try it again.' : next.isShown ? 'Otherwise show it once more, no more than that.' : 'Otherwise commit to it.' // prettier-ignore
     if (next.does === 'wait') return 'Otherwise hold still.'
-    return `Otherwise ${this.telling(next)}${this.onAt(next.key)}.`
+    return `Otherwise ${this.telling(next, false)}${this.onAt(next.key)}.`
   }
 
   private whereTo({ to, position }: ScriptWay): string {

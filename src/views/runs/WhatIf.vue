@@ -2,6 +2,7 @@
 import { computed, reactive, watch } from 'vue'
 import { clockText, counted, finer, hundred, readClock, share } from '../../components/figureText'
 import SteadyInput from '../../components/SteadyInput.vue'
+import type { Chart } from '../../core/chart/chart'
 import { lookUp } from '../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../core/chart/words'
 import { holder } from '../../core/chart/hold'
@@ -9,7 +10,7 @@ import { capabilityWords, limbWords } from '../../core/pin/words'
 import { allMet, keyOfMet } from '../../core/questions/met'
 import { whereMet } from '../../core/questions/sayBeat'
 import { figuresOfTries, sayChange, sayWhatIf } from '../../core/questions/sayWhatIf'
-import type { Ifs } from '../../core/questions/whatIf'
+import { supposed, type Ifs } from '../../core/questions/whatIf'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useQuestion } from '../../stores/questions'
@@ -22,6 +23,7 @@ import SurePanel from './SurePanel.vue'
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => charts.chart!)
+const SUPPOSED = 'supposed'
 const asked = reactive({ figure: '', ofTen: 0, met: '', times: Infinity, theyCannot: '', weCannot: '', sharpness: null as number | null, seconds: undefined as number | null | undefined }) // prettier-ignore
 
 /** What they do on the best plan, those met most first. */
@@ -66,6 +68,21 @@ function setClock(event: Event) {
   if (seconds === undefined || seconds === 0) return charts.tell('Say 0:40, 40 or none.')
   asked.seconds = seconds
 }
+/** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
+const canPlan = computed(() => isAsked.value && !asked.theyCannot && !asked.weCannot)
+function planForIt() {
+  const { ifs: what, scenario } = { ifs: ifs.value, scenario: figures.scenario! }
+  const change = (draft: Chart) => {
+    const { moves, answers, positions } = supposed(draft, scenario, what).chart
+    Object.assign(draft, { moves, answers, positions })
+  }
+  const { seconds = scenario.seconds, sharpness = scenario.sharpness } = what
+  if (what.seconds !== undefined || what.sharpness !== undefined) figures.setScenario({ seconds, sharpness }, SUPPOSED)
+  charts.edit('Plan for what was supposed', change, SUPPOSED)
+  clear()
+  charts.tell('The chart now goes as was supposed. Undo takes it back.')
+}
+
 function clear() {
   Object.assign(asked, {
     figure: '',
@@ -166,6 +183,9 @@ function clear() {
         />
       </label>
       <button v-if="isAsked" type="button" class="button slight" @click="clear">As it is</button>
+      <button v-if="canPlan" type="button" class="button" title="Changes the chart and the scenario" @click="planForIt">
+        Plan for this
+      </button>
     </div>
     <p v-if="!isAsked" class="muted">Suppose something: nothing of it changes the chart.</p>
     <p v-else-if="done !== null" role="status" class="muted">Working it out …</p>

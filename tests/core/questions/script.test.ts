@@ -123,6 +123,7 @@ describe('a move that is only shown', () => {
     const shown = sayScript(demo, scriptOf(start, 0.9, { probe }))
     const spin = shown.find(({ says }) => says[0].includes('only begin to spin behind'))!
     expect(spin.says[0]).toBe('In front headlock, knees down, once the other came to nothing, only begin to spin behind and expect that they follow and face us.') // prettier-ignore
+    expect(shown.flatMap(({ says }) => says).filter((said) => /^Otherwise .*expect that/.test(said))).toEqual([])
     expect(spin.says).toContainEqual(expect.stringMatching(/^If they follow and face us \(\w+ .+\), commit to the arm-in choke: that is the finish\.$/)) // prettier-ignore
     expect(told.some(({ says }) => /only begin|commit|show/.test(says.join(' ')))).toBe(false)
   })
