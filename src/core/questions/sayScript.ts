@@ -3,7 +3,7 @@ import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
 import type { Loop } from './loops'
 import type { Move } from '../chart/move'
-import type { Script, ScriptStep, ScriptWay } from './script'
+import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from './script'
 import { commitTo, inPlace, listed, lowerFirst, showMove, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
 
 /** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
@@ -23,8 +23,6 @@ export interface Told {
   reach: number
 }
 
-/** What they do less often is not what a move is shown for. */
-const EXPECTED = 0.15
 /** How many answers deep one sentence goes before it says where to read on. */
 const DEEP = 3
 

@@ -47,6 +47,9 @@ export interface ScriptLength {
   steps: number
 }
 
+/** What they do less often is not what a move is shown for. */
+export const EXPECTED = 0.15
+
 const ENDS = { [TERMINAL.finish]: 'finish', [TERMINAL.caught]: 'caught', [TERMINAL.goal]: 'goal' } as const
 
 /**
@@ -104,6 +107,17 @@ class Telling {
     const found = Array.from({ length: count }, (_, i) => this.way(outcome[i], to[i], chance[i]))
     step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
     for (let i = 0; i < count; i++) this.expect(to[i], reach * chance[i] * game.actionAlive[action], after, state)
+    if (step.isShown) this.tellExpected(step)
+  }
+
+  /** What a move is shown for is told with it, however seldom an exchange comes there. */
+  private tellExpected({ ways }: ScriptStep): void {
+    for (const { kind, share, to } of ways) {
+      const next = kind === 'reaction' && share >= EXPECTED && typeof to === 'number' ? this.waiting.get(to) : undefined
+      if (!next) continue
+      this.waiting.delete(to as number)
+      this.tell(to as number, next.reach, next.left)
+    }
   }
 
   private way(o: number, to: number, share: number): ScriptWay {

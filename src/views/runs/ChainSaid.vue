@@ -249,7 +249,8 @@ h2 a:hover {
   }
 
   .says,
-  .loop {
+  .loop,
+  .sheet > .muted {
     font-size: 12px;
     line-height: 1.35;
   }
