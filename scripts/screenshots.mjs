@@ -17,6 +17,7 @@ const PICTURES = [
   { name: 'score-dark', path: '/#/score/two-arms-and-the-roll', height: 1020, colorScheme: 'dark' },
   { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
   { name: 'runs', path: '/#/runs' },
+  { name: 'side-by-side', path: '/#/runs/side-by-side' },
   { name: 'beat', path: '/#/runs/beat', wait: 6000 },
   { name: 'what-if', path: '/#/runs/what-if', wait: 6000 },
   { name: 'rules', path: '/#/rules' },

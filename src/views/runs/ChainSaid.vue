@@ -103,9 +103,9 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
         <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
           Keep as a run
         </button>
-        <HowSure />
         <button type="button" class="button" @click="print">Print</button>
         <button type="button" class="button" @click="save">Save as Markdown</button>
+        <HowSure />
       </div>
     </header>
     <div ref="sheet" class="panel sheet">

@@ -77,26 +77,12 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
   </section>
 </template>
 
-<style scoped>
-section {
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-  padding: 16px 18px;
-}
+<style scoped src="./panel.css"></style>
 
+<style scoped>
 .switch {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-
-.says,
-.muted {
-  max-width: 76ch;
-}
-
-li {
-  padding: 4px 0;
 }
 </style>

@@ -32,20 +32,15 @@ const rows = computed(() => {
   </section>
 </template>
 
+<style scoped src="./panel.css"></style>
+
 <style scoped>
 section {
-  display: grid;
-  gap: 6px;
   margin-top: 14px;
-  padding: 14px 18px;
+  justify-items: stretch;
 }
 
 li {
-  padding: 4px 0;
   border-top: 1px solid var(--line);
-}
-
-li a {
-  text-decoration: none;
 }
 </style>

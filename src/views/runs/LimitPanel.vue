@@ -59,20 +59,11 @@ function plan(worth: number) {
   </section>
 </template>
 
-<style scoped>
-section {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  padding: 16px 18px;
-}
+<style scoped src="./panel.css"></style>
 
+<style scoped>
 .field {
   width: 64px;
   min-height: 30px;
-}
-
-.says {
-  max-width: 76ch;
 }
 </style>

@@ -23,7 +23,7 @@ const store = useRange()
     </p>
     <button v-else-if="!store.range" type="button" class="button first" @click="store.ask()">Work out the range</button>
     <template v-else>
-      <p class="said">{{ sayRange(store.range, hundred).join(' ') }}</p>
+      <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
       <template v-if="store.range.close.length">
         <h3>Too close to call</h3>
         <ul>
@@ -37,20 +37,10 @@ const store = useRange()
   </section>
 </template>
 
+<style scoped src="./panel.css"></style>
+
 <style scoped>
-section {
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-  padding: 16px 18px;
-}
-
-.said,
-.muted {
-  max-width: 76ch;
-}
-
-.said {
+.says {
   font-size: 18px;
 }
 
@@ -60,20 +50,7 @@ section {
   gap: 10px;
 }
 
-progress {
-  width: 220px;
-  accent-color: var(--ours);
-}
-
 h3 {
   font: 700 17px/1.2 var(--label);
-}
-
-li {
-  padding: 3px 0;
-}
-
-li a {
-  text-decoration: none;
 }
 </style>
