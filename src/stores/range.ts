@@ -12,7 +12,7 @@ const WORKERS = 2
 /** So many positions, those come to most often, are looked at for whether their best move is clear. */
 const PLACES = 12
 
-/** How sure the headline value is: asked for by the coach, worked out beside everything else, gone once anything changes. */
+/** How sure the headline value is: asked for by the coach, worked out beside everything else, gone once anything changes, and begun anew where it was under way. */
 export const useRange = defineStore('range', () => {
   const charts = useCharts()
   const figures = useFigures()
@@ -59,8 +59,8 @@ export const useRange = defineStore('range', () => {
   watch(
     () => figures.figures,
     () => {
-      stop()
       range.value = null
+      if (done.value !== null) ask()
     },
   )
   return { range, done, ask, stop }

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
@@ -40,4 +41,20 @@ export async function exported(page: Page): Promise<unknown> {
 export async function importText(page: Page, text: string, name = 'plan.ataque.json'): Promise<void> {
   const file = { name, mimeType: 'application/json', buffer: Buffer.from(text) }
   await page.getByLabel('Chart file').setInputFiles(file)
+}
+
+/** Axe finds nothing serious on what is shown, in light and in dark. */
+export async function nothingSerious(page: Page): Promise<void> {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+    // Colours that are still changing are neither these nor those.
+    await expect(page.locator('html.dark')).toHaveCount(colorScheme === 'dark' ? 1 : 0)
+    await page.evaluate(async () => {
+      await new Promise(requestAnimationFrame)
+      await Promise.allSettled(document.getAnimations().map(({ finished }) => finished))
+    })
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    expect(serious.map(({ id, nodes }) => [page.url(), id, nodes.slice(0, 3).map(({ html }) => html.slice(0, 160))])).toEqual([]) // prettier-ignore
+  }
 }
