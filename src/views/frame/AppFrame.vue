@@ -65,9 +65,7 @@ useEventListener(document, 'keydown', (event) => {
   min-height: 0;
 }
 
-/* What is there for readers only is placed within it, or it would lengthen the page behind the frame. */
 main {
-  position: relative;
   flex: 1;
   min-height: 0;
   overflow: auto;

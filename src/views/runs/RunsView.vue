@@ -33,7 +33,9 @@ const what = computed(() => String(route.params.what ?? ''))
 </template>
 
 <style scoped>
+/* What is there for readers only is placed within it, or it would lengthen the page behind the frame. */
 .runs {
+  position: relative;
   display: grid;
   gap: 12px;
   max-width: 1240px;
