@@ -60,7 +60,9 @@ export const useRange = defineStore('range', () => {
     () => figures.figures,
     () => {
       range.value = null
-      if (done.value !== null) ask()
+      if (done.value === null) return
+      stop()
+      ask()
     },
   )
   return { range, done, ask, stop }
