@@ -105,6 +105,7 @@ function onKey(event: KeyboardEvent) {
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
       <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
       <span v-if="isBest" class="tag">{{ best?.isShown ? 'best here, only shown' : 'best here' }}</span>
+      <span v-else-if="figure?.isShown" class="small muted">worth more only shown</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
         <button type="button" class="button slight" title="As a line (L)" @click="isSaying = !isSaying">line</button>
