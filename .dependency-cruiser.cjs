@@ -21,7 +21,7 @@ module.exports = {
     only('solve-knows-games', '^src/core/solve', ['^src/core/(solve|game|problem)']),
     only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
     only('questions-ask-plans', '^src/core/questions', [
-      '^src/core/(questions|insight|pin|solve|game|holds|chart|problem)',
+      '^src/core/(questions|score|insight|pin|solve|game|holds|chart|problem)',
       ...npm('d3-random'),
     ]),
     only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),

@@ -1,16 +1,16 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
-import { actionName, inFull, isProbe, moveId, reactionId } from '../game/describe'
+import { inFull, isProbe, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
 import { occupancyOf, type Occupancy } from '../solve/occupancy'
-import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { fullClock, type Solution } from '../solve/solution'
 import { solve } from '../solve/solve'
 import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
 import { netsOf } from './nets'
-import { bestTried } from './tried'
+import { bestIn, bestTried } from './tried'
 
 /** Everything that the screens show of a chart in a scenario: plain data in the chart's ids. */
 export interface Figures {
@@ -193,13 +193,6 @@ function endingsOf(game: Game, { finish, caught, ended, endedWorth }: Occupancy)
       theirs: endedWorth[2],
     },
   }
-}
-
-function bestIn(solution: Solution, state: number): Pick<PositionFigure, 'best' | 'isShown'> {
-  if (state < TERMINALS) return { best: null }
-  const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
-  if (action === NONE) return { best: null }
-  return { best: actionName(solution.game, action), ...(isProbe(solution.game, action) ? { isShown: true } : {}) }
 }
 
 function visitsByPosition(game: Game, occupancy: Occupancy): Float64Array {

@@ -1,6 +1,6 @@
-import { waysOf } from '../game/describe'
+import { actionName, isProbe, waysOf } from '../game/describe'
 import { NONE, TERMINALS } from '../game/game'
-import { fullClock, type Solution } from '../solve/solution'
+import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
 /** The better way of trying a move (by its index, in full) or an answer in a state, and its value. */
 export interface Tried {
@@ -22,4 +22,13 @@ export function bestTried(
     if (value > best.value) best = { action, value }
   }
   return best.action === NONE ? null : best
+}
+
+/** What is best in a state at the full clock: a move, `wait` or `concede`, or null; and whether it is only shown. */
+export function bestIn(solution: Solution, state: number): { best: string | null; isShown?: boolean } {
+  if (state < TERMINALS) return { best: null }
+  const { game, evaluator } = solution
+  const action = evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
+  if (action === NONE) return { best: null }
+  return { best: actionName(game, action), ...(isProbe(game, action) ? { isShown: true } : {}) }
 }

@@ -5,13 +5,15 @@ import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Run } from '../chart/run'
+import type { Kind } from '../chart/words'
 import { terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
 import { scoredIn, type Scored } from '../insight/scored'
-import { pathOf, type OnPath, type Spot } from './path'
+import { play, type Beat } from '../score/play'
 import { startWorth, type Work } from './work'
 
 export type RunPath = Pick<Run, 'start' | 'steps'>
+type Spot = PositionId | 'finish' | 'caught'
 
 /** What is found of a run by solving beside it. */
 export interface AlongRun {
@@ -28,16 +30,23 @@ export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunP
   const steps = runs.reduce((sum, run) => sum + run.steps.length + 1, 0)
   let done = 0
   for (const run of runs) {
-    const path = pathOf(chart, run)
+    const { beats } = play(chart, { ...run, id: 'run', name: 'Run' })
     const letGo: (number | null)[] = []
-    for (const { spot } of path) {
+    for (const beat of beats) {
       yield done++ / steps
+      const spot = spotOf(chart, beat)
       if (!worths.has(spot)) worths.set(spot, worthLetGo(chart, scenario, spot))
       letGo.push(worths.get(spot)!)
     }
-    found.push({ scored: scoredAlong(chart, path), letGo })
+    found.push({ scored: scoredAlong(chart, beats), letGo })
   }
   return found
+}
+
+/** The position that a beat is in; while a reaction is met, where conceding leads. */
+function spotOf(chart: Chart, { place }: Beat): Spot {
+  if (place.kind === 'reaction') return lookUp(chart.reactions, place.id)!.endsIn
+  return place.kind === 'position' ? place.id : place.kind
 }
 
 /** A position with none of our holds on. */
@@ -49,9 +58,9 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
   return startWorth({ ...chart, positions }, { ...scenario, start: spot })
 }
 
-/** What a path scores: followed as an exchange in which nothing else can happen, and its last place is all that counts. */
-export function scoredAlong(chart: Chart, path: readonly OnPath[]): Scored | null {
-  const places = placesOf(path)
+/** What a run that was played scores: followed as an exchange in which nothing else can happen, and its last place is all that counts. */
+export function scoredAlong(chart: Chart, beats: readonly Beat[]): Scored | null {
+  const places = placesOf(chart, beats)
   const certain = emptyChart('run', 'Run')
   const id = (i: number) => `p${i}` as PositionId
   places.forEach(({ spot, seconds, kind = 'advance' }, i) => {
@@ -65,15 +74,25 @@ export function scoredAlong(chart: Chart, path: readonly OnPath[]): Scored | nul
   return scored.ok ? scored.value : null
 }
 
-/** Each place that it comes to anew, with the seconds since the one before; to stay where one was scores nothing. */
-function placesOf(path: readonly OnPath[]): OnPath[] {
-  const places: OnPath[] = []
-  let seconds = 0
-  for (const one of path) {
-    seconds += one.seconds
-    if (one.isMet || one.spot === places.at(-1)?.spot) continue
-    places.push({ ...one, seconds })
-    seconds = 0
+interface Arrival {
+  spot: Spot
+  /** Since the one before. */
+  seconds: number
+  /** What kind of move led here, where one landed. */
+  kind?: Kind
+}
+
+/** Each place that a run comes to anew; to stay where one was scores nothing. */
+function placesOf(chart: Chart, beats: readonly Beat[]): Arrival[] {
+  const places: Arrival[] = []
+  let since = 0
+  for (const beat of beats) {
+    const spot = spotOf(chart, beat)
+    if (beat.place.kind === 'reaction' || spot === places.at(-1)?.spot) continue
+    const { move, reaction, elsewhere, stalls } = beat.step ?? {}
+    const landed = reaction || elsewhere || stalls ? undefined : lookUp(chart.moves, move)
+    places.push({ spot, seconds: beat.seconds - since, ...(landed ? { kind: landed.kind } : {}) })
+    since = beat.seconds
   }
   return places
 }

@@ -2,12 +2,13 @@ import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { totalOf, withRounds, type Tries } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
-import { actionName, actionOfMove } from '../game/describe'
+import { actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
-import { mostVisited } from './leaders'
+import { bestIn } from '../insight/tried'
 import { occupancyOf } from '../solve/occupancy'
-import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import type { Solution } from '../solve/solution'
+import { mostVisited } from './leaders'
 import { withTries } from './target'
 import { solved, type Work } from './work'
 
@@ -87,13 +88,8 @@ function bestWith(
   return solution && bestAt(solution, position)
 }
 
-function bestAt(solution: Solution, position: PositionId): string | null {
-  const { game, evaluator } = solution
-  const state = game.meaning.ownState[game.meaning.index.positionOf.get(position)!]
-  if (state < TERMINALS) return null
-  const action = evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
-  return action === NONE ? null : actionName(game, action)
-}
+const bestAt = (solution: Solution, position: PositionId): string | null =>
+  bestIn(solution, solution.game.meaning.ownState[solution.game.meaning.index.positionOf.get(position)!]).best
 
 /** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
 function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
@@ -105,7 +101,8 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   const reactions = new Set<string>()
   const elsewhere = new Set<string>()
   let stalls = false
-  for (let o = a === NONE ? 0 : game.outcomes[a]; a !== NONE && o < game.outcomes[a + 1]; o++) {
+  if (a === NONE) return { reactions, elsewhere, stalls }
+  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
     const to = game.outcomeState[o]
     if (values[to] >= level - 1e-9) continue
     if (outcomeKind[o] === OUTCOME.reaction) reactions.add(index.reactions[outcomeReaction[o]].record.id)

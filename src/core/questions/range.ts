@@ -1,12 +1,11 @@
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
-import { actionName } from '../game/describe'
 import { NONE, TERMINALS } from '../game/game'
 import { Refill } from '../game/refill'
 import type { Scenario } from '../game/scenario'
+import { bestIn } from '../insight/tried'
 import { KeptPlan } from '../solve/keptPlan'
 import { solve } from '../solve/solve'
-import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 import { Sampler } from './sampled'
 import { solved, type Work } from './work'
 
@@ -57,16 +56,11 @@ export function* sampleRange(
     result.best.push(solution.value.values[start])
     result.kept.push(plan.worthIn(game))
     for (const { position, best } of result.choices) {
-      const does = bestIn(solution.value, stateOf(position))
+      const does = bestIn(solution.value, stateOf(position)).best ?? 'wait'
       best[does] = (best[does] ?? 0) + 1
     }
   }
   return result
-}
-
-function bestIn(solution: Solution, state: number): string {
-  const action = solution.evaluator.bestAction(fullClock(solution), state, tieTolerance(solution))
-  return action === NONE ? 'wait' : actionName(solution.game, action)
 }
 
 /** What a value lies within in eight of ten samples. */

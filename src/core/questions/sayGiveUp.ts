@@ -29,7 +29,6 @@ export function sayLetGo(
   stepName: (step: number) => string,
   say: (worth: number) => string,
 ): string {
-  // prettier-ignore
   const [first] = letGo
   if (first === null || first === undefined) return ''
   const at = letGo.findIndex((worth) => worth !== null && worth < first - LOST)

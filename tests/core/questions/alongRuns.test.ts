@@ -6,7 +6,6 @@ import type { RunStep } from '../../../src/core/chart/run'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { alongRuns, scoredAlong } from '../../../src/core/questions/alongRuns'
-import { pathOf } from '../../../src/core/questions/path'
 import { sayLetGo } from '../../../src/core/questions/sayGiveUp'
 import { play } from '../../../src/core/score/play'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -16,18 +15,6 @@ import { taken } from '../../reference/taken'
 const demo = demoPlan()
 const minute = scenarioOf(demo, { seconds: 60 })
 const nonzero = (counts: object) => Object.fromEntries(Object.entries(counts).filter(([, n]) => n !== 0))
-
-describe('the path of a run', () => {
-  it.each(demo.runs!.map((run) => [run.name, run] as const))('is where playing it comes to: %s', (_, run) => {
-    const path = pathOf(demo, run)
-    const { beats } = play(demo, run)
-    expect(path).toHaveLength(beats.length)
-    beats.forEach(({ place }, i) => {
-      const spot = place.kind === 'position' ? place.id : place.kind === 'reaction' ? lookUp(demo.reactions, place.id)!.endsIn : place.kind // prettier-ignore
-      expect([path[i].spot, path[i].isMet]).toEqual([spot, place.kind === 'reaction'])
-    })
-  })
-})
 
 describe('what a run scores', () => {
   const step = (move: string, rest: Partial<RunStep> = {}): RunStep => ({ move: move as MoveId, ...rest })
@@ -40,7 +27,7 @@ describe('what a run scores', () => {
     draft.answers = draft.holds = draft.runs = []
   })
   const scored = (...steps: RunStep[]) => {
-    const found = scoredAlong(chart, pathOf(chart, { start: 'feet' as PositionId, steps }))!
+    const found = scoredAlong(chart, play(chart, { id: 'run', name: 'Run', start: 'feet' as PositionId, steps }).beats)!
     return [nonzero(found.ours), nonzero(found.theirs)]
   }
 
@@ -56,8 +43,9 @@ describe('letting a run go', () => {
   const found = finished(alongRuns(demo, minute, [first, second]))
 
   it('is worth what its positions are with none of our holds on', () => {
-    pathOf(demo, first).forEach(({ spot }, i) => {
-      if (spot === 'finish') return expect(found[0].letGo[i]).toBeNull()
+    play(demo, first).beats.forEach(({ place }, i) => {
+      if (place.kind === 'finish') return expect(found[0].letGo[i]).toBeNull()
+      const spot = place.kind === 'reaction' ? lookUp(demo.reactions, place.id)!.endsIn : place.kind === 'position' ? place.id : 'caught' // prettier-ignore
       const free = produce(demo, (draft) => {
         const one = lookUp(draft.positions, spot)!
         one.holds = one.holds?.filter((id) => holder(lookUp(demo.holds, id)!) === 'theirs')
