@@ -5,10 +5,10 @@ import helmet from 'helmet'
 
 const DIST = fileURLToPath(new URL('../dist', import.meta.url))
 
-/** Nothing comes from elsewhere and nothing goes there; styles and scripts are files of ours. */
+/** Nothing comes from elsewhere and nothing goes there; styles and scripts are files of ours, and so are the equations. */
 const directives = {
   defaultSrc: ["'none'"],
-  scriptSrc: ["'self'"],
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
   styleSrc: ["'self'"],
   fontSrc: ["'self'"],
   imgSrc: ["'self'", 'data:'],

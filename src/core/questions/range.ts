@@ -4,6 +4,7 @@ import { NONE, TERMINALS } from '../game/game'
 import { Refill } from '../game/refill'
 import type { Scenario } from '../game/scenario'
 import { bestIn } from '../insight/tried'
+import { makeBatches } from '../solve/batches'
 import { KeptPlan } from '../solve/keptPlan'
 import { solve } from '../solve/solve'
 import { Sampler } from './sampled'
@@ -42,7 +43,8 @@ export function* sampleRange(
   const now = solved(chart, scenario, { roots: 'start', everySecond: true, gap: GAP })
   if (!now) return null
   const { start, meaning } = now.game
-  const plan = new KeptPlan(now)
+  const batches = makeBatches(now.game)
+  const plan = new KeptPlan(now, batches)
   const refill = new Refill(now.game, chart)
   const sampler = new Sampler(refill)
   const stateOf = (position: PositionId) => meaning.ownState[meaning.index.positionOf.get(position) ?? NONE] ?? NONE
@@ -51,7 +53,7 @@ export function* sampleRange(
   for (let i = part.from; i < samples; i += part.every) {
     yield i / samples
     const game = refill.with(sampler.draw(SEED + i))
-    const solution = solve(game, { gap: GAP })
+    const solution = solve(game, { gap: GAP, batches })
     if (!solution.ok) return null
     result.best.push(solution.value.values[start])
     result.kept.push(plan.worthIn(game))

@@ -3,100 +3,78 @@ import { NONE, type Game } from '../game/game'
 /**
  * The game's moves sorted for stepping: those that take as many seconds and have as many outcomes lie side by side, so
  * that a batch is one loop without branches that reads a single row of values. All actions take a second or more, so
- * within one step no action waits for another. A move's place is where it stands in this order.
+ * within one step no action waits for another. A move's place is where it stands in this order. Games that differ in
+ * chances only have the same batches, and `Chances` of their own.
  */
 export interface Batches {
-  batches: Batch[]
+  /** Eight numbers each: its seconds, outcomes, dealt reactions; its places: from, those that can repeat, to; its first outcome and first dealt reaction. */
+  batches: Int32Array
   /** Actions by place, waiting left out: it stays with its group. */
   actions: Int32Array
-  /** Outcomes in order of place; the chances count that the exchange goes on. None for actions that are `read`. */
+  /** And back; NONE for waiting. */
+  places: Int32Array
+  /** By place, and once more at the end: its first outcome and its first dealt reaction. */
+  firsts: Int32Array
+  /** Outcomes in order of place, but for dealt reactions. */
   outcomeState: Int32Array
-  outcomeChance: Float64Array
-  toll: Float64Array
-  /** Places from here on are of actions whose reactions a sharp defender chooses, by seconds. */
-  read: number
-  /** The move tried again, where it stalled, is worth its fresh value plus `weight` times (idle - landing). */
-  weight: Float64Array
+  /** Reactions that a sharp defender deals out, in order of place; and by place, the state in which nothing happens. */
+  dealtState: Int32Array
+  dealtNothing: Int32Array
+  /** By place: the state in which the move just stalled, 0 for none; where it lands, and where it comes to nothing then. */
+  repeatState: Int32Array
   landing: Int32Array
   idle: Int32Array
-  /** The state in which it just stalled, 0 for none; and back: place of the move that just stalled, or NONE. */
-  repeatState: Int32Array
-  stalledPlace: Int32Array
-  /** Groups with as many actions side by side; slots of groups[i]: slots[i] to slots[i + 1]; place to slot, and back. */
+  /** Groups with as many actions side by side; by group, the first action that is not waiting. */
   groups: Int32Array
-  slots: Int32Array
-  slotOfPlace: Int32Array
-  placeOfSlot: Int32Array
-}
-
-export interface Batch {
-  seconds: number
-  /** Outcomes of each action. */
-  width: number
-  /** Places of its moves; from `repeats` on they have a state in which they just stalled. */
-  from: number
-  repeats: number
-  to: number
-  firstOutcome: number
+  moves: Int32Array
+  /** What they do unprompted in group g: unprompted[g] to unprompted[g + 1]. */
+  unprompted: Int32Array
+  unpromptedState: Int32Array
+  /** By state: the action that has just stalled, or one past the last. */
+  stalled: Int32Array
 }
 
 /** Sorts a game's moves, answers and concessions into batches. */
 export function makeBatches(game: Game): Batches {
   const repeatState = repeatStates(game)
-  const sharp = game.scenario.sharpness > 0
-  const isRead = (a: number) => sharp && game.reactionsFrom[a] < game.outcomes[a + 1]
-  const width = (a: number) => (isRead(a) ? 0 : game.outcomes[a + 1] - game.outcomes[a])
-  const repeats = (a: number) => (repeatState[a] === NONE ? 0 : 1)
-  const widest =
-    game.outcomes.reduce((most, from, a) => Math.max(most, from - game.outcomes[Math.max(0, a - 1)]), 0) + 1
-  const rank = (a: number) => (isRead(a) ? game.maxSeconds + 1 : 0) + game.actionSeconds[a]
-  const actions = sortedActions(game, (a) => (rank(a) * widest + width(a)) * 2 + repeats(a))
-  const isFirstRead = actions.findIndex(isRead)
-  const read = isFirstRead < 0 ? actions.length : isFirstRead
+  const kind = (a: number): Kind => ({
+    seconds: game.actionSeconds[a],
+    width: plainEnd(game, a) - game.outcomes[a],
+    dealt: game.outcomes[a + 1] - plainEnd(game, a),
+  })
+  const moves = Int32Array.from(
+    { length: game.groupCount },
+    (_, g) => game.groupActions[g] + 1 - game.groupIsReaction[g],
+  )
+  const actions = sortedActions(game, moves, kind, repeatState)
+  const firsts = firstsOf(actions, kind)
+  const dealing = Array.from(actions, (a) => game.outcomeState.subarray(plainEnd(game, a), game.outcomes[a + 1]))
   return {
-    batches: batchesOf(game, actions, read, width, repeatState),
+    batches: batchesOf(actions, firsts, kind, repeatState),
     actions,
-    read,
-    ...outcomesOf(game, actions, width),
-    ...repeated(game, actions, repeatState),
-    ...slotsOf(game, actions),
+    places: placesOf(game, actions),
+    firsts,
+    outcomeState: joined(Array.from(actions, (a) => game.outcomeState.subarray(game.outcomes[a], plainEnd(game, a)))),
+    dealtState: joined(dealing),
+    dealtNothing: actions.map((a) => Math.max(0, game.actionNothing[a])),
+    ...repeatsOf(game, actions, repeatState),
+    groups: Int32Array.from(moves.keys()).sort((a, b) => sizeOf(game, a) - sizeOf(game, b) || a - b),
+    moves,
+    ...unpromptedOf(game),
+    stalled: game.stateStalled.map((a) => (a === NONE ? game.actionSeconds.length : a)),
   }
 }
 
-type Width = (a: number) => number
-
-function batchesOf(game: Game, actions: Int32Array, read: number, width: Width, repeatState: Int32Array): Batch[] {
-  const batches: Batch[] = []
-  let firstOutcome = 0
-  let batch: Batch | undefined
-  actions.forEach((a, place) => {
-    const seconds = game.actionSeconds[a]
-    if (batch?.seconds !== seconds || batch.width !== width(a) || place === read) {
-      batch = { seconds, width: width(a), from: place, repeats: place, to: place, firstOutcome }
-      batches.push(batch)
-    }
-    batch.to = place + 1
-    if (repeatState[a] === NONE) batch.repeats = place + 1
-    firstOutcome += width(a)
-  })
-  return batches
+/** Where the outcomes of an action end that nobody deals out. */
+export function plainEnd(game: Game, a: number): number {
+  return game.scenario.sharpness > 0 ? game.reactionsFrom[a] : game.outcomes[a + 1]
 }
 
-function outcomesOf(game: Game, actions: Int32Array, width: Width) {
-  const count = actions.reduce((sum, a) => sum + width(a), 0)
-  const outcomeState = new Int32Array(count)
-  const outcomeChance = new Float64Array(count)
-  const toll = new Float64Array(actions.length)
-  let at = 0
-  actions.forEach((a, place) => {
-    toll[place] = game.actionToll[a]
-    const end = game.outcomes[a] + width(a)
-    for (let o = game.outcomes[a]; o < end; o++, at++) {
-      outcomeState[at] = game.outcomeState[o]
-      outcomeChance[at] = game.outcomeChance[o] * game.actionAlive[a]
-    }
-  })
-  return { outcomeState, outcomeChance, toll }
+/** What decides which batch an action is in. */
+interface Kind {
+  seconds: number
+  width: number
+  dealt: number
 }
 
 /** By action: the state in which it has just stalled and can be tried again, or NONE. */
@@ -108,57 +86,90 @@ function repeatStates(game: Game): Int32Array {
   return states
 }
 
-/** Actions but for waiting, by a key of their own and then by their number. */
-function sortedActions(game: Game, keyOf: (a: number) => number): Int32Array {
+const sizeOf = (game: Game, g: number) =>
+  2 * (game.groupActions[g + 1] - game.groupActions[g]) - (game.groupIsReaction[g] ? 1 : 2)
+
+/** Actions but for waiting, by batch, those that can repeat last, and then by their number. */
+function sortedActions(game: Game, moves: Int32Array, kind: (a: number) => Kind, repeatState: Int32Array): Int32Array {
   const count = game.actionSeconds.length
-  const keys = new Float64Array(count - game.groupCount + game.groupIsReaction.reduce((n, is) => n + is, 0))
+  const keys = new Float64Array(moves.reduce((n, first, g) => n + game.groupActions[g + 1] - first, 0))
+  const widest =
+    game.outcomes.reduce((most, from, a) => Math.max(most, from - game.outcomes[Math.max(0, a - 1)]), 0) + 1
   let n = 0
-  for (let g = 0; g < game.groupCount; g++) {
-    const first = game.groupActions[g] + 1 - game.groupIsReaction[g]
-    for (let a = first; a < game.groupActions[g + 1]; a++) keys[n++] = keyOf(a) * count + a
-  }
+  moves.forEach((first, g) => {
+    for (let a = first; a < game.groupActions[g + 1]; a++) {
+      const { seconds, width, dealt } = kind(a)
+      const batch = (seconds * widest + width) * widest + dealt
+      keys[n++] = (batch * 2 + Number(repeatState[a] !== NONE)) * count + a
+    }
+  })
   return Int32Array.from(keys.sort(), (key) => key % count)
 }
 
-function repeated(game: Game, actions: Int32Array, repeatState: Int32Array) {
-  const weight = new Float64Array(actions.length)
-  const landing = new Int32Array(actions.length)
-  const idle = new Int32Array(actions.length)
-  const states = new Int32Array(actions.length)
+function batchesOf(
+  actions: Int32Array,
+  firsts: Int32Array,
+  kind: (a: number) => Kind,
+  repeatState: Int32Array,
+): Int32Array {
+  // prettier-ignore
+  const batches: number[][] = []
+  let batch: number[] = []
   actions.forEach((a, place) => {
-    const state = repeatState[a]
-    if (state === NONE) return
-    states[place] = state
-    weight[place] = game.actionAlive[a] * game.stateLoss[state]
-    landing[place] = Math.max(0, game.actionLanding[a])
-    idle[place] = game.actionNothing[a] === NONE ? state : game.actionNothing[a]
+    const { seconds, width, dealt } = kind(a)
+    if (batch[0] !== seconds || batch[1] !== width || batch[2] !== dealt) {
+      batch = [seconds, width, dealt, place, place, place, firsts[2 * place], firsts[2 * place + 1]]
+      batches.push(batch)
+    }
+    if (repeatState[a] === NONE) batch[4] = place + 1
+    batch[5] = place + 1
   })
-  return { repeatState: states, weight, landing, idle }
+  return Int32Array.from(batches.flat())
 }
 
-function slotsOf(game: Game, actions: Int32Array) {
-  const placeOf = new Int32Array(game.actionSeconds.length).fill(NONE)
-  actions.forEach((a, place) => (placeOf[a] = place))
-  const firstMove = (g: number) => game.groupActions[g] + 1 - game.groupIsReaction[g]
-  const size = Int32Array.from(
-    { length: game.groupCount },
-    (_, g) => 2 * (game.groupActions[g + 1] - firstMove(g)) + game.groupIsReaction[g],
-  )
-  const groups = Int32Array.from(size.keys()).sort((a, b) => size[a] - size[b] || a - b)
-  const slots = new Int32Array(game.groupCount + 1)
-  const placeOfSlot = new Int32Array(actions.length)
-  groups.forEach((g, i) => {
-    const places = placeOf.subarray(firstMove(g), game.groupActions[g + 1])
-    placeOfSlot.set(places, slots[i])
-    slots[i + 1] = slots[i] + places.length
+function placesOf(game: Game, actions: Int32Array): Int32Array {
+  const places = new Int32Array(game.actionSeconds.length).fill(NONE)
+  actions.forEach((a, place) => (places[a] = place))
+  return places
+}
+
+function firstsOf(actions: Int32Array, kind: (a: number) => Kind): Int32Array {
+  const firsts = new Int32Array(2 * actions.length + 2)
+  actions.forEach((a, place) => {
+    const { width, dealt } = kind(a)
+    firsts[2 * place + 2] = firsts[2 * place] + width
+    firsts[2 * place + 3] = firsts[2 * place + 1] + dealt
   })
-  const slotOfPlace = new Int32Array(actions.length)
-  placeOfSlot.forEach((place, slot) => (slotOfPlace[place] = slot))
-  return {
-    stalledPlace: game.stateStalled.map((a) => (a === NONE ? NONE : placeOf[a])),
-    groups,
-    slots,
-    placeOfSlot,
-    slotOfPlace,
+  return firsts
+}
+
+function joined(rows: Int32Array[]): Int32Array {
+  const all = new Int32Array(rows.reduce((sum, row) => sum + row.length, 0))
+  let at = 0
+  for (const row of rows) {
+    all.set(row, at)
+    at += row.length
   }
+  return all
+}
+
+function repeatsOf(game: Game, actions: Int32Array, repeatState: Int32Array) {
+  const ofRepeated = (stateOf: (a: number) => number) => actions.map((a) => (repeatState[a] === NONE ? 0 : stateOf(a)))
+  return {
+    repeatState: ofRepeated((a) => repeatState[a]),
+    landing: ofRepeated((a) => Math.max(0, game.actionLanding[a])),
+    idle: ofRepeated((a) => (game.actionNothing[a] === NONE ? repeatState[a] : game.actionNothing[a])),
+  }
+}
+
+function unpromptedOf(game: Game) {
+  const unprompted = new Int32Array(game.groupCount + 1)
+  const rows: Int32Array[] = []
+  for (let g = 0; g < game.groupCount; g++) {
+    const wait = game.groupActions[g]
+    const row = game.outcomeState.subarray(game.outcomes[wait], game.groupIsReaction[g] ? game.outcomes[wait] : game.outcomes[wait + 1]) // prettier-ignore
+    rows.push(row)
+    unprompted[g + 1] = unprompted[g] + row.length
+  }
+  return { unprompted, unpromptedState: joined(rows) }
 }

@@ -1,7 +1,8 @@
 import { NONE, TERMINALS, type Game } from '../game/game'
-import { Evaluator } from './evaluate'
+import { makeBatches } from './batches'
 import { occupancyOf } from './occupancy'
 import { fullClock, tieTolerance, type Solution } from './solution'
+import { Stepper } from './stepper'
 import { ValueTable } from './valueTable'
 
 /** Without a clock: passes go on until none changes a value by more than this. */
@@ -16,14 +17,25 @@ const SELDOM = 0.01
  * taken to be what it was; that is off by at most `SELDOM` times how far values differ there.
  */
 export class KeptPlan {
-  /** What comes up under the plan. */
+  /** What comes up under the plan; and what is done there, by seconds left (without a clock, the same at all times). */
   private readonly states: Int32Array
-  private readonly isPlain: Uint8Array
+  private readonly planned: Int32Array
 
-  /** With a clock the solution must have kept every second. */
-  constructor(private readonly solution: Solution) {
+  /** With a clock the solution must have kept every second. `batches`: those of its game. */
+  constructor(
+    private readonly solution: Solution,
+    private readonly batches = makeBatches(solution.game),
+  ) {
+    const { policy, game, evaluator, seconds } = solution
     this.states = Int32Array.from(this.thatMatter())
-    this.isPlain = plainActions(solution.game)
+    const { states } = this
+    const n = states.length
+    this.planned = policy
+      ? Int32Array.from(
+          { length: (seconds! + 1) * n },
+          (_, i) => policy[((i / n) | 0) * game.stateCount + states[i % n]],
+        )
+      : states.map((state) => evaluator.bestAction(fullClock(solution), state, tieTolerance(solution)))
   }
 
   /** The start's value in a game that differs in chances only. */
@@ -34,58 +46,31 @@ export class KeptPlan {
   }
 
   private clocked(game: Game, seconds: number): number {
-    const table = new ValueTable(game, Math.min(seconds, game.maxSeconds) + 1)
-    const evaluator = new Evaluator(game, table)
-    const { values } = table
-    const { states, isPlain } = this
-    const { outcomes, outcomeState, outcomeChance, actionSeconds, actionToll, actionAlive, stateStalled } = game
-    const policy = this.solution.policy!
+    const { states, planned } = this
     const before = this.solution.evaluator.table
+    const ring = new ValueTable(game, Math.min(seconds, game.maxSeconds) + 1)
+    const stepper = new Stepper(game, ring.values, this.batches, states)
     for (let t = 1; t <= seconds; t++) {
-      const now = table.row(t)
-      values.set(before.values.subarray(before.row(t), before.row(t) + game.stateCount), now)
-      for (let i = 0; i < states.length; i++) {
-        const state = states[i]
-        const a = policy[t * game.stateCount + state]
-        if (a === NONE || !isPlain[a] || stateStalled[state] === a) {
-          values[now + state] = this.value(evaluator, a, t, state)
-          continue
-        }
-        const row = table.row(t - actionSeconds[a])
-        let sum = 0
-        for (let o = outcomes[a]; o < outcomes[a + 1]; o++) sum += outcomeChance[o] * values[row + outcomeState[o]]
-        values[now + state] = actionToll[a] + actionAlive[a] * sum
-      }
+      const now = ring.row(t)
+      stepper.values.set(before.values.subarray(before.row(t), before.row(t) + game.stateCount), now)
+      const plan = planned.subarray(t * states.length, (t + 1) * states.length)
+      stepper.keep(now, (s) => (s <= t ? ring.row(t - s) : NONE), plan)
     }
-    return table.at(game.start, seconds)
+    return stepper.values[ring.row(seconds) + game.start]
   }
 
   private unclocked(game: Game): number {
-    const table = new ValueTable(game, 1)
-    table.values.set(this.solution.values)
-    const evaluator = new Evaluator(game, table)
-    const t = fullClock(this.solution)
-    const actions = Array.from(this.states, (state) => this.actionAt(t, state))
-    for (let pass = 0, most = Infinity; most > STILL && pass < MAX_PASSES; pass++) {
-      most = 0
-      for (let i = 0; i < actions.length; i++) {
-        const state = this.states[i]
-        const value = this.value(evaluator, actions[i], t, state)
-        most = Math.max(most, Math.abs(value - table.values[state]))
-        table.values[state] = value
-      }
+    const { states, planned } = this
+    const stepper = new Stepper(game, this.solution.values, this.batches, states)
+    const { values } = stepper
+    const worths = () => Float64Array.from(states, (state) => values[state])
+    for (let pass = 0, last = worths(); pass < MAX_PASSES; pass++) {
+      stepper.keep(0, () => 0, planned)
+      const next = worths()
+      if (next.every((worth, i) => Math.abs(worth - last[i]) <= STILL)) break
+      last = next
     }
-    return table.values[game.start]
-  }
-
-  private value(evaluator: Evaluator, action: number, t: number, state: number): number {
-    const { game } = evaluator
-    return action === NONE ? game.groupWorth[game.stateGroup[state]] : evaluator.actionInState(action, t, state)
-  }
-
-  private actionAt(t: number, state: number): number {
-    const { policy, game, evaluator } = this.solution
-    return policy ? policy[t * game.stateCount + state] : evaluator.bestAction(t, state, tieTolerance(this.solution))
+    return values[game.start]
   }
 
   /** Those that an exchange comes to most, until all others together are met seldom. */
@@ -97,12 +82,4 @@ export class KeptPlan {
     const enough = met.findIndex((state) => (left -= states[state]) < SELDOM)
     return met.slice(0, enough + 1).sort((a, b) => a - b)
   }
-}
-
-/** Actions whose value is the sum over their outcomes: not waiting, and nothing that a sharp defender chooses. */
-function plainActions(game: Game): Uint8Array {
-  const sharp = game.scenario.sharpness > 0
-  const isPlain = Uint8Array.from(game.actionSeconds, (_, a) => (sharp && game.reactionsFrom[a] < game.outcomes[a + 1] ? 0 : 1)) // prettier-ignore
-  for (let g = 0; g < game.groupCount; g++) if (!game.groupIsReaction[g]) isPlain[game.groupActions[g]] = 0
-  return isPlain
 }

@@ -1,214 +1,105 @@
 import { NONE, type Game } from '../game/game'
-import { makeBatches, type Batch, type Batches } from './batches'
-import { Dealer } from './deal'
-import { afterWaiting, valueOfAction } from './valueOfAction'
+import { makeBatches, type Batches } from './batches'
+import { chancesOf } from './chances'
+import { theKernel } from './kernel'
+
+/** Where the row that many seconds behind begins, NONE where time is up. */
+export type RowBehind = (seconds: number) => number
 
 /**
- * One step of the equations for all states at once, from rows of values already known to the next.
- *
- * First every move is valued, batch by batch, and once more as it is where it just stalled; then each group takes the
- * best. The states of a position differ in one action only, so the two best moves of the group serve them all.
+ * One step of the equations for all states at once, from rows of values already known to the next. The rows are a ring in
+ * the memory of the kernel, which holds one game at a time: a stepper is of no use any more once another is made.
  */
 export class Stepper {
-  readonly dealer: Dealer
-  private readonly batches: Batches
-  /** By slot: the move's value. By state: that of the move that just stalled. -Infinity while no time is left for it. */
-  private readonly fresh: Float64Array
-  private readonly again: Float64Array
-
-  constructor(
-    private readonly game: Game,
-    private readonly values: Float64Array,
-  ) {
-    this.dealer = new Dealer(game.outcomeState, game.outcomeChance, game.scenario.sharpness)
-    this.batches = makeBatches(game)
-    this.fresh = new Float64Array(this.batches.actions.length).fill(-Infinity)
-    this.again = new Float64Array(game.stateCount).fill(-Infinity)
-  }
-
-  /** Writes the row at `now`; `rowBehind(s)` is where the row s seconds behind begins, NONE where time is up. */
-  step(now: number, rowBehind: (seconds: number) => number): void {
-    const { batches, fresh, again, values } = this
-    for (const batch of batches.batches) {
-      const row = rowBehind(batch.seconds)
-      if (row === NONE) continue
-      if (batch.from >= batches.read) this.valueRead(batch, row)
-      else valueBatch(batches, batch, values, row, fresh)
-      valueAgain(batches, batch, values, row, fresh, again)
-    }
-    this.takeBest(now, rowBehind(1))
-  }
-
-  private valueRead({ from, to }: Batch, row: number): void {
-    const { game, values, dealer, fresh } = this
-    const { actions, slotOfPlace } = this.batches
-    for (let i = from; i < to; i++) fresh[slotOfPlace[i]] = valueOfAction(game, values, dealer, actions[i], row)
-  }
-
-  private takeBest(now: number, before: number): void {
-    const { fresh, again, values, game, batches } = this
-    const { groupStates, groupActions, groupIsReaction, groupWorth } = game
-    const { actionToll, actionAlive, outcomes } = game
-    const { groups, slots, placeOfSlot, stalledPlace } = batches
-    for (let i = 0; i < groups.length; i++) {
-      const g = groups[i]
-      const first = slots[i]
-      const end = slots[i + 1]
-      if (first + 1 < end && fresh[first + 1] > fresh[first]) swapSlots(batches, fresh, first, first + 1)
-      for (let slot = first + 2; slot < end; slot++) {
-        if (fresh[slot] > fresh[first + 1]) bringForward(batches, fresh, first, slot)
-      }
-      const best = first < end ? fresh[first] : -Infinity
-      if (groupIsReaction[g]) {
-        values[now + groupStates[g]] = best === -Infinity ? groupWorth[g] : best
-        continue
-      }
-      const lead = first < end ? placeOfSlot[first] : NEVER
-      const second = first + 1 < end ? fresh[first + 1] : -Infinity
-      const wait = groupActions[g]
-      if (outcomes[wait] < outcomes[wait + 1]) {
-        this.waitDisturbed(g, now, before, lead, best, second)
-        continue
-      }
-      const toll = actionToll[wait]
-      const alive = actionAlive[wait]
-      const last = groupStates[g + 1]
-      for (let state = groupStates[g]; state < last; state++) {
-        let value = toll + alive * values[before + state]
-        const others = stalledPlace[state] === lead ? second : best
-        if (others > value) value = others
-        if (again[state] > value) value = again[state]
-        values[now + state] = value
-      }
-    }
-  }
+  /** All rows, one after the other: a view of the kernel's memory. */
+  readonly values: Float64Array
+  private readonly kernel = theKernel()
+  private readonly policy: Int32Array
+  private readonly planned: Int32Array
+  private readonly rowBehind: Int32Array
+  private readonly valuesAt: number
 
   /**
-   * Writes the best action of each state, of the row at `now` that was just stepped to: the first within `TIE` of the
-   * best, waiting or conceding before the others; NONE where none fits, and where an exchange from the start never comes.
+   * `values`: as many rows as are kept, as they begin. `batches`: the game's own, or those of one that differs in chances
+   * only. `kept`: the states in which a plan may be kept.
    */
-  recordBest(policy: Int32Array, at: number, now: number, before: number): void {
-    const { game, values, dealer, batches, fresh, again } = this
-    const { groupStates, groupActions, groupIsReaction, actionToll, actionAlive, outcomes, reached } = game
-    const { slots, placeOfSlot, stalledPlace, actions } = batches
-    for (let i = 0; i < batches.groups.length; i++) {
-      const g = batches.groups[i]
-      const wait = groupActions[g]
-      const disturbed = !groupIsReaction[g] && outcomes[wait] < outcomes[wait + 1]
-      const first = slots[i]
-      const count = slots[i + 1] - first
-      const lead = count > 0 ? placeOfSlot[first] : NEVER
-      const isAhead = count > 0 && !(count > 1 && fresh[first + 1] >= fresh[first] - TIE)
-      for (let state = groupStates[g]; state < groupStates[g + 1]; state++) {
-        if (!reached[state]) continue
-        const enough = values[now + state] - TIE
-        let action: number = NONE
-        if (!groupIsReaction[g]) {
-          const stay = values[before + state]
-          const after = disturbed ? afterWaiting(game, values, dealer, wait, before, stay) : stay
-          if (actionToll[wait] + actionAlive[wait] * after >= enough) action = wait
-        }
-        if (action === NONE) {
-          const isLead = isAhead && fresh[first] >= enough && stalledPlace[state] !== lead && again[state] < enough
-          action = isLead ? actions[lead] : this.firstEnough(i, state, enough)
-        }
-        policy[at + state] = action
-      }
+  constructor(
+    private readonly game: Game,
+    values: Float64Array,
+    batches: Batches = makeBatches(game),
+    kept: Int32Array = new Int32Array(),
+  ) {
+    const { kernel } = this
+    kernel.lay(this, {
+      ...batches,
+      ...chancesOf(game, batches),
+      ...rowsOf(game),
+      fresh: freshOf(game),
+      again: new Float64Array(game.stateCount).fill(-Infinity),
+      policy: new Int32Array(game.stateCount).fill(NONE),
+      kept,
+      planned: new Int32Array(kept.length),
+      rowBehind: new Int32Array(game.maxSeconds + 1),
+      values,
+    })
+    const end = (name: string, row: Int32Array) => kernel.set(`${name}End`, kernel.address(name) + row.byteLength)
+    end('batches', batches.batches)
+    end('groups', batches.groups)
+    end('kept', kept)
+    kernel.set('sharpness', game.scenario.sharpness)
+    const { buffer } = kernel.exports.memory
+    this.valuesAt = kernel.address('values')
+    this.values = new Float64Array(buffer, this.valuesAt, values.length)
+    this.policy = new Int32Array(buffer, kernel.address('policy'), game.stateCount)
+    this.planned = new Int32Array(buffer, kernel.address('planned'), kept.length)
+    this.rowBehind = new Int32Array(buffer, kernel.address('rowBehind'), game.maxSeconds + 1)
+  }
+
+  /** Writes the row at `now`. */
+  step(now: number, rowBehind: RowBehind): void {
+    this.lookBack(rowBehind)
+    this.kernel.exports.step(this.addressOf(now))
+  }
+
+  /** The best action of each state, of the row at `now` that was just stepped to; NONE where none fits, and where an exchange from the start never comes. */
+  recordBest(now: number): Int32Array {
+    this.kernel.assertOwner(this)
+    this.kernel.exports.record(this.addressOf(now))
+    return this.policy
+  }
+
+  /** Writes, of the row at `now`, only the states in which a plan is kept: what its actions, `planned`, are worth there. */
+  keep(now: number, rowBehind: RowBehind, planned: Int32Array): void {
+    this.lookBack(rowBehind)
+    this.planned.set(planned)
+    this.kernel.exports.keep(this.addressOf(now))
+  }
+
+  private lookBack(rowBehind: RowBehind): void {
+    this.kernel.assertOwner(this)
+    for (let s = 1; s <= this.game.maxSeconds; s++) {
+      const row = rowBehind(s)
+      this.rowBehind[s] = row === NONE ? 0 : this.addressOf(row)
     }
   }
 
-  /** The first action in file order, waiting aside, that is worth enough in a state of the group with slots i. */
-  private firstEnough(i: number, state: number, enough: number): number {
-    const { fresh, again } = this
-    const { slots, placeOfSlot, stalledPlace, actions } = this.batches
-    const stalled = stalledPlace[state]
-    let first: number = NONE
-    for (let slot = slots[i]; slot < slots[i + 1]; slot++) {
-      const place = placeOfSlot[slot]
-      const value = place === stalled ? again[state] : fresh[slot]
-      if (value > -Infinity && value >= enough && (first === NONE || actions[place] < first)) first = actions[place]
-    }
-    return first
-  }
-
-  /** The states of a group in which they may do something unprompted. Apart, because a call would slow the usual loop. */
-  private waitDisturbed(g: number, now: number, before: number, lead: number, best: number, second: number): void {
-    const { game, values, again, dealer } = this
-    const wait = game.groupActions[g]
-    for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
-      const after = afterWaiting(game, values, dealer, wait, before, values[before + state])
-      const others = this.batches.stalledPlace[state] === lead ? second : best
-      values[now + state] = Math.max(game.actionToll[wait] + game.actionAlive[wait] * after, others, again[state])
-    }
-  }
-}
-
-/** Actions worth as much, but for rounding. */
-const TIE = 1e-12
-
-/** No state's stalled move, and not NONE either. */
-const NEVER = -2
-
-/**
- * Gives a move that is better than the group's second one of the first two slots, where the two best belong. They
- * seldom change from one second to the next, so that hardly any comparison goes another way than the last time.
- */
-function bringForward(batches: Batches, fresh: Float64Array, first: number, slot: number): void {
-  swapSlots(batches, fresh, first + 1, slot)
-  if (fresh[first + 1] > fresh[first]) swapSlots(batches, fresh, first, first + 1)
-}
-
-function swapSlots({ placeOfSlot, slotOfPlace }: Batches, fresh: Float64Array, i: number, j: number): void {
-  const place = placeOfSlot[i]
-  const value = fresh[i]
-  placeOfSlot[i] = placeOfSlot[j]
-  fresh[i] = fresh[j]
-  placeOfSlot[j] = place
-  fresh[j] = value
-  slotOfPlace[placeOfSlot[i]] = i
-  slotOfPlace[place] = j
-}
-
-/** Values the moves of a batch from one row. Written out for the usual widths, where a loop would be mispredicted. */
-function valueBatch(batches: Batches, batch: Batch, values: Float64Array, row: number, fresh: Float64Array): void {
-  const { outcomeState: to, outcomeChance: p, toll, slotOfPlace: slot } = batches
-  const { from, to: end, width } = batch
-  let o = batch.firstOutcome
-  if (width === 1) {
-    for (let i = from; i < end; i++, o++) fresh[slot[i]] = toll[i] + p[o] * values[row + to[o]]
-  } else if (width === 2) {
-    for (let i = from; i < end; i++, o += 2) {
-      fresh[slot[i]] = toll[i] + (p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]])
-    }
-  } else if (width === 3) {
-    for (let i = from; i < end; i++, o += 3) {
-      const two = p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]]
-      fresh[slot[i]] = toll[i] + (two + p[o + 2] * values[row + to[o + 2]])
-    }
-  } else if (width === 4) {
-    for (let i = from; i < end; i++, o += 4) {
-      const two = p[o] * values[row + to[o]] + p[o + 1] * values[row + to[o + 1]]
-      fresh[slot[i]] = toll[i] + (two + (p[o + 2] * values[row + to[o + 2]] + p[o + 3] * values[row + to[o + 3]]))
-    }
-  } else {
-    for (let i = from; i < end; i++) {
-      let sum = 0
-      for (const stop = o + width; o < stop; o++) sum += p[o] * values[row + to[o]]
-      fresh[slot[i]] = toll[i] + sum
-    }
+  private addressOf(row: number): number {
+    return this.valuesAt + row * Float64Array.BYTES_PER_ELEMENT
   }
 }
 
-/** Values the moves of a batch that can have just stalled, as they are then. */
-function valueAgain(
-  { weight, idle, landing, repeatState, slotOfPlace }: Batches,
-  { repeats, to }: Batch,
-  values: Float64Array,
-  row: number,
-  fresh: Float64Array,
-  again: Float64Array,
-): void {
-  for (let i = repeats; i < to; i++) {
-    again[repeatState[i]] = fresh[slotOfPlace[i]] + weight[i] * (values[row + idle[i]] - values[row + landing[i]])
+/** Those rows of a game that the equations read as they are. */
+function rowsOf(game: Game) {
+  const { groupStates, groupActions, groupIsReaction, groupWorth, stateGroup, reached } = game
+  const { actionSeconds, actionToll, actionAlive } = game
+  return {
+    ...{ groupStates, groupActions, groupIsReaction, groupWorth, stateGroup, reached },
+    ...{ actionSeconds, actionToll, actionAlive },
   }
+}
+
+/** By action, and one more that no action equals. */
+function freshOf(game: Game): Float64Array {
+  const count = game.actionSeconds.length
+  return new Float64Array(count + 1).fill(-Infinity).fill(NaN, count)
 }

@@ -1,5 +1,6 @@
 import { TERMINALS, type Game } from '../game/game'
 import { failure, success, type Result } from '../problem'
+import type { Batches } from './batches'
 import { Evaluator } from './evaluate'
 import type { Solution } from './solution'
 import { Stepper } from './stepper'
@@ -15,7 +16,7 @@ const BATCH = 10
  * Each second survives with chance at most `alive` < 1, so the step is a contraction and V + residual / (1 - alive)
  * bounds the true value on both sides (MacQueen 1966; Puterman 2005, 6.6).
  */
-export function solveUnclocked(game: Game, gap = DEFAULT_GAP): Result<Solution> {
+export function solveUnclocked(game: Game, gap = DEFAULT_GAP, batches?: Batches): Result<Solution> {
   const endless = neverEnding(game)
   if (endless) {
     return failure({
@@ -24,7 +25,7 @@ export function solveUnclocked(game: Game, gap = DEFAULT_GAP): Result<Solution> 
       message: `without a clock every position needs a break-up, and ${endless} has none: set a clock or a break-up`,
     })
   }
-  const iteration = new Iteration(game)
+  const iteration = new Iteration(game, batches)
   const reach = 1 / (1 - longestSurvival(game))
   let residual = { low: -Infinity, high: Infinity }
   while (iteration.steps < MAX_STEPS && (residual.high - residual.low) * reach > gap) {
@@ -65,9 +66,12 @@ class Iteration {
   private readonly table: ValueTable
   private readonly stepper: Stepper
 
-  constructor(private readonly game: Game) {
+  constructor(
+    private readonly game: Game,
+    batches?: Batches,
+  ) {
     this.table = new ValueTable(game, 2)
-    this.stepper = new Stepper(game, this.table.values)
+    this.stepper = new Stepper(game, this.table.values, batches)
   }
 
   step(): void {
@@ -77,12 +81,13 @@ class Iteration {
 
   /** The newest values. */
   row(): Float64Array {
-    return this.table.snapshot(this.steps)
+    const now = this.table.row(this.steps)
+    return this.stepper.values.slice(now, now + this.game.stateCount)
   }
 
   /** By how much the last step changed the values: smallest (at most 0) and largest (at least 0). */
   residual(): { low: number; high: number } {
-    const { values } = this.table
+    const { values } = this.stepper
     const now = this.table.row(this.steps)
     const before = this.table.row(this.steps + 1)
     let low = 0
@@ -98,7 +103,7 @@ class Iteration {
   /** Raises values to what waiting undisturbed until the exchange ends is worth, which is never above the true value. */
   waitOut(): void {
     const { game } = this
-    const { values } = this.table
+    const { values } = this.stepper
     const now = this.table.row(this.steps)
     for (let g = 0; g < game.groupCount; g++) {
       const wait = game.groupActions[g]

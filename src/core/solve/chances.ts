@@ -1,0 +1,58 @@
+import type { Game } from '../game/game'
+import { plainEnd, type Batches } from './batches'
+
+/** The chances of a game in the order of its batches. */
+export interface Chances {
+  /** Chances that count that the exchange goes on. */
+  outcomeChance: Float64Array
+  /** How much a sharp defender can deal out of each reaction, chance / (1 - sharpness); and by place, of all of them. */
+  dealtBound: Float64Array
+  dealtMass: Float64Array
+  /** By place: where it just stalled, a move is worth so many times (idle - landing) more. */
+  weight: Float64Array
+  /** Of what they do unprompted, bounds where they are sharp; and by group, of all of it. */
+  unpromptedChance: Float64Array
+  unpromptedMass: Float64Array
+}
+
+/** `batches`: the game's own, or those of one that differs in chances only. */
+export function chancesOf(game: Game, batches: Batches): Chances {
+  const { actions, repeatState } = batches
+  const dealtMass = new Float64Array(actions.length)
+  const weight = new Float64Array(actions.length)
+  for (let i = 0; i < actions.length; i++) {
+    const alive = game.actionAlive[actions[i]]
+    dealtMass[i] = alive * game.actionMass[actions[i]]
+    if (repeatState[i]) weight[i] = alive * game.stateLoss[repeatState[i]]
+  }
+  return { ...outcomesOf(game, batches), dealtMass, weight, ...unpromptedOf(game, batches) }
+}
+
+function outcomesOf(game: Game, { actions, outcomeState, dealtState }: Batches) {
+  const { outcomes, outcomeChance: chance } = game
+  const outcomeChance = new Float64Array(outcomeState.length)
+  const dealtBound = new Float64Array(dealtState.length)
+  const bound = 1 / (1 - game.scenario.sharpness)
+  let [plainAt, dealtAt] = [0, 0]
+  for (let i = 0; i < actions.length; i++) {
+    const a = actions[i]
+    const alive = game.actionAlive[a]
+    const end = plainEnd(game, a)
+    for (let o = outcomes[a]; o < end; o++) outcomeChance[plainAt++] = chance[o] * alive
+    for (let o = end; o < outcomes[a + 1]; o++) dealtBound[dealtAt++] = chance[o] * alive * bound
+  }
+  return { outcomeChance, dealtBound }
+}
+
+function unpromptedOf(game: Game, { unprompted, unpromptedState }: Batches) {
+  const unpromptedChance = new Float64Array(unpromptedState.length)
+  const unpromptedMass = new Float64Array(game.groupCount)
+  const bound = 1 / (1 - game.scenario.sharpness)
+  for (let g = 0; g < game.groupCount; g++) {
+    const wait = game.groupActions[g]
+    const first = game.outcomes[wait] - unprompted[g]
+    unpromptedMass[g] = game.actionMass[wait]
+    for (let i = unprompted[g]; i < unprompted[g + 1]; i++) unpromptedChance[i] = game.outcomeChance[first + i] * bound
+  }
+  return { unpromptedChance, unpromptedMass }
+}

@@ -1,0 +1,79 @@
+import { BINARY } from './kernelBinary'
+
+type Row = Int32Array | Float64Array | Uint8Array
+
+/** What src/kernel/equations.ts exports, of which the addresses are by name. */
+interface Exports {
+  memory: { buffer: ArrayBuffer; grow(pages: number): number }
+  step(now: number): void
+  record(now: number): void
+  keep(now: number): void
+}
+
+type Cells = Record<string, { value: number }>
+
+/* The language's own library does not name what browsers and Node share. */
+declare const WebAssembly: {
+  Module: new (bytes: Uint8Array) => object
+  Instance: new (module: object) => { exports: object }
+}
+declare function atob(text: string): string
+
+const PAGE = 65_536
+/** Nothing lies at address 0, which stands for no address. */
+const FIRST = 64
+
+/** The compiled equations and their memory, of which a program has one: whoever lays rows last has it. */
+class Kernel {
+  readonly exports: Exports
+  private readonly cells: Cells
+  private owner: object | undefined
+
+  constructor() {
+    const bytes = Uint8Array.from(atob(BINARY), (letter) => letter.charCodeAt(0))
+    const { exports } = new WebAssembly.Instance(new WebAssembly.Module(bytes))
+    this.exports = exports as Exports
+    this.cells = exports as Cells
+  }
+
+  /** Copies rows into memory and tells the equations where they are; what was there before is lost. */
+  lay<Name extends string>(owner: object, rows: Record<Name, Row>): void {
+    const names = Object.keys(rows) as Name[]
+    this.owner = owner
+    this.makeRoom(names.reduce((sum, name) => sum + rows[name].byteLength + 8, FIRST))
+    let at = FIRST
+    for (const name of names) {
+      at = Math.ceil(at / 8) * 8
+      const row = rows[name]
+      new Uint8Array(this.exports.memory.buffer, at).set(new Uint8Array(row.buffer, row.byteOffset, row.byteLength))
+      this.set(name, at)
+      at += row.byteLength
+    }
+  }
+
+  set(name: string, value: number): void {
+    this.cells[name].value = value
+  }
+
+  address(name: string): number {
+    return this.cells[name].value
+  }
+
+  /** Fails where somebody else has laid rows since: that would be a mistake of ours. */
+  assertOwner(owner: object): void {
+    if (this.owner !== owner) throw new Error('the memory of the equations holds another game by now')
+  }
+
+  private makeRoom(bytes: number): void {
+    const missing = bytes - this.exports.memory.buffer.byteLength
+    if (missing > 0) this.exports.memory.grow(Math.ceil(missing / PAGE))
+  }
+}
+
+let kernel: Kernel | undefined
+
+/** The kernel, started when it is first asked for. */
+export function theKernel(): Kernel {
+  kernel ??= new Kernel()
+  return kernel
+}
