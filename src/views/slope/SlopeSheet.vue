@@ -207,9 +207,11 @@ const print = (pages: 'one' | 'tiled') =>
         @dblclick="open"
         @pointerleave="hovered = undefined"
       >
-        <svg class="picture">
-          <SlopePicture :level="level" :window="inView" :drag="drag" />
-        </svg>
+        <div class="layer">
+          <svg class="picture">
+            <SlopePicture :level="level" :window="inView" :drag="drag" />
+          </svg>
+        </div>
         <BandHeads />
         <p v-if="!chart.positions.length" class="empty">
           Nothing is charted yet. Press <span class="kbd">P</span> and name the first position: where do you start from?

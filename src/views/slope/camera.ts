@@ -68,7 +68,7 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     root.value.querySelector('.heads')?.setAttribute('transform', `translate(0 ${next.y}) scale(${next.k})`)
     root.value.classList.toggle('panned', next.x < -4)
     if (next.k !== drawn.k || Math.max(Math.abs(x), Math.abs(y)) > STEP / 2) return draw()
-    root.value.querySelector<SVGElement>('.picture')!.style.transform = `translate(${x}px, ${y}px)`
+    root.value.querySelector<HTMLElement>('.layer')!.style.transform = `translate(${x}px, ${y}px)`
     drawSoon()
   }
 
@@ -78,7 +78,7 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     drawn = next
     if (!root.value) return
     root.value.querySelector('.moving')?.setAttribute('transform', next.toString())
-    root.value.querySelector<SVGElement>('.picture')!.style.transform = ''
+    root.value.querySelector<HTMLElement>('.layer')!.style.transform = ''
     root.value.style.setProperty('--zoom', String(next.k))
     level.value = next.k < TINY ? 'tiny' : next.k < READABLE ? 'far' : 'near'
     const box = windowOf(next, size.value)
