@@ -1,4 +1,4 @@
-import { chromium, type Locator, type Page } from '@playwright/test'
+import { chromium, type Browser, type Locator, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
 import { makeChart } from '../src/core/format/chartFile'
@@ -46,6 +46,7 @@ export async function benchInterface(): Promise<Row[]> {
       rows.push(row(`${screen}, ${name}`, `${what} (slowest)`, times[times.length - 1]))
       await page.close()
     }
+    rows.push(row(`desk, ${name}`, 'how sure, ms', await howSure(browser, base, text), { most: 10_000 }))
   }
   await browser.close()
   server.close()
@@ -60,6 +61,19 @@ export async function openChart(page: Page, base: string, text: string, screen: 
   await page.locator('[data-test="headline"] button').waitFor()
   await page.goto(`${base}/#/${screen}`)
   await page.waitForTimeout(1000)
+}
+
+/** Milliseconds from asking for the range to reading it, once what the Desk itself works out is there. */
+async function howSure(browser: Browser, base: string, text: string): Promise<number> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await openChart(page, base, text, 'desk')
+  await page.waitForTimeout(5000)
+  const from = Date.now()
+  await page.getByRole('button', { name: 'How sure?' }).click()
+  await page.locator('.sure b').waitFor()
+  const ms = Date.now() - from
+  await page.close()
+  return ms
 }
 
 /** Milliseconds of each change, sorted. */
