@@ -41,6 +41,7 @@ export let groupIsReaction: usize = 0
 export let groupWorth: usize = 0
 export let stateGroup: usize = 0
 export let reached: usize = 0
+export let actionLike: usize = 0
 export let actionSeconds: usize = 0
 export let actionToll: usize = 0
 export let actionAlive: usize = 0
@@ -198,7 +199,7 @@ function takeBest(now: usize): void {
     let best = f64x2.splat(-Infinity)
     let second = best
     for (let a = int(moves, g); a < end; a++) {
-      const value = pair(fresh, a)
+      const value = pair(fresh, int(actionLike, a))
       second = f64x2.pmax(second, f64x2.pmin(best, value))
       best = f64x2.pmax(best, value)
     }
@@ -267,7 +268,7 @@ function firstEnough(g: i32, state: i32, enough: f64): i32 {
   const end = int(groupActions, g + 1)
   const own = int(stalled, state)
   for (let a = int(moves, g); a < end; a++) {
-    const value = a == own ? real(again, state) : real(fresh, a)
+    const value = a == own ? real(again, state) : real(fresh, int(actionLike, a))
     if (value > -Infinity && value >= enough) return a
   }
   return NONE

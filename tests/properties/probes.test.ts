@@ -3,6 +3,7 @@ import type { Move } from '../../src/core/chart/move'
 import type { MoveId } from '../../src/core/chart/ids'
 import { probeOf, type ProbeFactors } from '../../src/core/chart/probe'
 import type { Tries } from '../../src/core/chart/tries'
+import { compileGame } from '../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { startWorth } from '../../src/core/questions/work'
 import { figuresOf } from '../../src/core/insight/figures'
@@ -66,6 +67,22 @@ describe('moves that may be only shown', () => {
     const found = startWorth(chart, { ...plainScenario, probe: FACTORS })!
     expect(found).toBeCloseTo(Math.max(...worths), 6)
     expect(found).toBeGreaterThanOrEqual(worths[0] - 1e-7)
+  })
+
+  it('are counted once for all groups of a position in which they are the same', () => {
+    const chart = demoPlan()
+    const game = taken(compileGame(chart, scenarioOf(chart, { probe: FACTORS })))
+    const { actionLike, outcomes, outcomeState, outcomeChance, meaning } = game
+    const row = (column: Int32Array | Float64Array, a: number) => [...column.slice(outcomes[a], outcomes[a + 1])]
+    const again = [...actionLike.keys()].filter((a) => actionLike[a] !== a)
+    expect(again.length).toBeGreaterThan(100)
+    for (const a of again) {
+      const first = actionLike[a]
+      expect(row(outcomeState, a)).toEqual(row(outcomeState, first))
+      expect(row(outcomeChance, a)).toEqual(row(outcomeChance, first))
+      for (const column of [game.actionSeconds, game.actionToll, game.actionAlive, game.actionMass, meaning.actionMove])
+        expect(column[a]).toBe(column[first])
+    }
   })
 
   it('change nothing where the scenario does not try them, and never make the demo plan worse', () => {

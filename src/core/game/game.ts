@@ -60,6 +60,8 @@ export interface Game {
   stateStalled: Int32Array
   stateLoss: Float64Array
 
+  /** The first action that is the very same from another group of the position: as long, with the same outcomes. */
+  actionLike: Int32Array
   actionSeconds: Int32Array
   /** Broken off or caught on the way, times what that is worth; and the chance of neither. */
   actionToll: Float64Array

@@ -121,6 +121,7 @@ function actionRows(
   const total = outcomes[actions.length]
   const rows = {
     outcomes,
+    actionLike: likes(actions),
     actionSeconds: Int32Array.from(actions, ({ seconds }) => seconds),
     actionToll: new Float64Array(actions.length),
     actionAlive: new Float64Array(actions.length),
@@ -142,6 +143,15 @@ function actionRows(
     }
   })
   return rows
+}
+
+/** For each action the first that is the very same. */
+function likes(actions: DraftAction[]): Int32Array {
+  const first = new Map<DraftAction, number>()
+  return Int32Array.from(actions, (action, a) => {
+    if (!first.has(action)) first.set(action, a)
+    return first.get(action)!
+  })
 }
 
 type ActionRows = ReturnType<typeof actionRows>

@@ -112,6 +112,8 @@ export class Refill {
     const { game } = this
     const left = this.left[a]
     if (!left) return
+    const like = game.actionLike[a]
+    if (like !== a) return copyAction(filled, like, a)
     const { actionMove, groupStalled, outcomeKind } = game.meaning
     const fresh = sharesWith(this.triesOf(a, counts), left)
     const isAgain = groupStalled[g] !== NONE && inFull(game, actionMove[a]) === groupStalled[g]
@@ -124,6 +126,11 @@ export class Refill {
     }
     fillReactions(filled, a, shares.reactions)
   }
+}
+
+function copyAction({ outcomes, outcomeChance, actionMass }: Game, from: number, to: number): void {
+  outcomeChance.copyWithin(outcomes[to], outcomes[from], outcomes[from + 1])
+  actionMass[to] = actionMass[from]
 }
 
 /** Both are in the order of the chart's reactions. */

@@ -193,8 +193,14 @@ export class Search {
       wait.outcomes.push({ kind: OUTCOME.reaction, state, chance, reaction })
     }
     group.actions.push(wait)
+    const others = this.fromWhereNothingStalled(group)
     for (const move of this.index.positions[place].moves) {
       const full = this.inFull(move)
+      const same = full === group.stalled ? undefined : others.get(move)
+      if (same) {
+        group.actions.push(same)
+        continue
+      }
       const fresh = this.sharesFor(move, holds)
       const shares = fresh && full === group.stalled ? triedAgain(fresh, this.scenario.repeat) : fresh
       if (!shares) continue
@@ -203,6 +209,12 @@ export class Search {
         stallsIn === undefined ? this.positionState({ position: place, holds }, full) : this.ownOrCaught(stallsIn)
       group.actions.push(this.tried(move, NONE, shares, holds, true, nothing))
     }
+  }
+
+  /** For a group in which a move has just stalled: what is tried where none has, as far as that is known; all but that move is the same. */
+  private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): Map<number, DraftAction> {
+    const group = stalled === NONE ? undefined : this.positionGroups[place].get(holds)
+    return new Map(group === undefined ? [] : this.groups[group].actions.map((action) => [action.move, action]))
   }
 
   private answered(

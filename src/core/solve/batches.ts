@@ -9,9 +9,9 @@ import { NONE, type Game } from '../game/game'
 export interface Batches {
   /** Eight numbers each: its seconds, outcomes, dealt reactions; its places: from, those that can repeat, to; its first outcome and first dealt reaction. */
   batches: Int32Array
-  /** Actions by place, waiting left out: it stays with its group. */
+  /** Actions by place; not waiting, which stays with its group, and of those that are the same the first. */
   actions: Int32Array
-  /** And back; NONE for waiting. */
+  /** And back, also from the others; NONE for waiting. */
   places: Int32Array
   /** By place, and once more at the end: its first outcome and its first dealt reaction. */
   firsts: Int32Array
@@ -92,18 +92,18 @@ const sizeOf = (game: Game, g: number) =>
 /** Actions but for waiting, by batch, those that can repeat last, and then by their number. */
 function sortedActions(game: Game, moves: Int32Array, kind: (a: number) => Kind, repeatState: Int32Array): Int32Array {
   const count = game.actionSeconds.length
-  const keys = new Float64Array(moves.reduce((n, first, g) => n + game.groupActions[g + 1] - first, 0))
+  const keys: number[] = []
   const widest =
     game.outcomes.reduce((most, from, a) => Math.max(most, from - game.outcomes[Math.max(0, a - 1)]), 0) + 1
-  let n = 0
   moves.forEach((first, g) => {
     for (let a = first; a < game.groupActions[g + 1]; a++) {
+      if (game.actionLike[a] !== a) continue
       const { seconds, width, dealt } = kind(a)
       const batch = (seconds * widest + width) * widest + dealt
-      keys[n++] = (batch * 2 + Number(repeatState[a] !== NONE)) * count + a
+      keys.push((batch * 2 + Number(repeatState[a] !== NONE)) * count + a)
     }
   })
-  return Int32Array.from(keys.sort(), (key) => key % count)
+  return Int32Array.from(Float64Array.from(keys).sort(), (key) => key % count)
 }
 
 function batchesOf(
@@ -130,6 +130,7 @@ function batchesOf(
 function placesOf(game: Game, actions: Int32Array): Int32Array {
   const places = new Int32Array(game.actionSeconds.length).fill(NONE)
   actions.forEach((a, place) => (places[a] = place))
+  game.actionLike.forEach((like, a) => (places[a] = places[like]))
   return places
 }
 

@@ -91,10 +91,10 @@ export class Stepper {
 /** Those rows of a game that the equations read as they are. */
 function rowsOf(game: Game) {
   const { groupStates, groupActions, groupIsReaction, groupWorth, stateGroup, reached } = game
-  const { actionSeconds, actionToll, actionAlive } = game
+  const { actionLike, actionSeconds, actionToll, actionAlive } = game
   return {
     ...{ groupStates, groupActions, groupIsReaction, groupWorth, stateGroup, reached },
-    ...{ actionSeconds, actionToll, actionAlive },
+    ...{ actionLike, actionSeconds, actionToll, actionAlive },
   }
 }
 
