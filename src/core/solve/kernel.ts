@@ -30,8 +30,7 @@ class Kernel {
   private owner: object | undefined
 
   constructor() {
-    const bytes = Uint8Array.from(atob(BINARY), (letter) => letter.charCodeAt(0))
-    const { exports } = new WebAssembly.Instance(new WebAssembly.Module(bytes))
+    const exports = start()
     this.exports = exports as Exports
     this.cells = exports as Cells
   }
@@ -67,6 +66,16 @@ class Kernel {
   private makeRoom(bytes: number): void {
     const missing = bytes - this.exports.memory.buffer.byteLength
     if (missing > 0) this.exports.memory.grow(Math.ceil(missing / PAGE))
+  }
+}
+
+/** Fails with what to do where the program that runs this has no WebAssembly, or a strict mode switches it off. */
+function start(): object {
+  const bytes = Uint8Array.from(atob(BINARY), (letter) => letter.charCodeAt(0))
+  try {
+    return new WebAssembly.Instance(new WebAssembly.Module(bytes)).exports
+  } catch (cause) {
+    throw new Error('this browser does not let Ataque compute (WebAssembly is off or too old): allow it for this page, or use a newer browser', { cause }) // prettier-ignore
   }
 }
 
