@@ -4,7 +4,7 @@ import { compileGame } from '../core/game/compileGame'
 import { actionName } from '../core/game/describe'
 import { NONE, TERMINALS } from '../core/game/game'
 import { scenarioOf, type Objective, type Scenario } from '../core/game/scenario'
-import { looseEndCost } from '../core/insight/figures'
+import { costsOf } from '../core/insight/figures'
 import { looseEndsOf, visitsOf } from '../core/insight/looseEnds'
 import { netsOf } from '../core/insight/nets'
 import { problemText, type Problem, type Result } from '../core/problem'
@@ -93,6 +93,7 @@ function reportOf(chart: Chart, solution: Solution) {
   const value = values[game.start]
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
+  const costOf = costsOf(chart, game.scenario, value)
   const reached = index.positions.flatMap(({ record }, p) =>
     ownState[p] === NONE ? [] : ([[record.id, ownState[p]]] as const),
   )
@@ -112,10 +113,9 @@ function reportOf(chart: Chart, solution: Solution) {
       ...{ move, reaction, value, net, saves, best },
     })),
     looseEnds: ends.map((end, i) => {
-      const cost = looseEndCost(chart, game.scenario, end, value)
       const move = end.met.by === 'unprompted' ? 'wait' : end.met.move
       return {
-        ...{ move, reaction: end.reaction, visits: visits[i], cost: cost.ok ? cost.value : null },
+        ...{ move, reaction: end.reaction, visits: visits[i], cost: costOf(end) },
         ...{ position: end.position, met: end.met.by },
       }
     }),

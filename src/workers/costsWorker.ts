@@ -1,6 +1,6 @@
 import { withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
-import { looseEndCost } from '../core/insight/figures'
+import { costsOf } from '../core/insight/figures'
 import { scoredIn } from '../core/insight/scored'
 import type { FromCosts, ToCosts } from './protocol'
 
@@ -28,11 +28,11 @@ export class CostsWorker {
       this.send({ kind: 'scored', ticket, scored: scored.ok ? scored.value : null })
     }
     let left = costing.ends.length
+    const costOf = left ? costsOf(chart, scenario, costing.value) : null
     for (const { end, looseEnd } of costing.ends) {
       await this.pause()
       if (this.newest !== ticket) return
-      const cost = looseEndCost(chart, scenario, looseEnd, costing.value)
-      this.send({ kind: 'cost', ticket, end, cost: cost.ok ? cost.value : null, left: --left })
+      this.send({ kind: 'cost', ticket, end, cost: costOf!(looseEnd), left: --left })
     }
   }
 }

@@ -2,7 +2,7 @@ import type { Chart } from '../../src/core/chart/chart'
 import { readChart } from '../../src/core/format/chartFile'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { indexChart } from '../../src/core/game/chartIndex'
-import { figuresOf, looseEndCost } from '../../src/core/insight/figures'
+import { costsOf, figuresOf } from '../../src/core/insight/figures'
 import { looseEndsOf, withoutLooseEnd } from '../../src/core/insight/looseEnds'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
@@ -111,7 +111,7 @@ describe('loose ends', () => {
     const chart = forkChart()
     const scenario = scenarioOf(chart, { seconds: 60 })
     const [end] = endsOf(chart)
-    const cost = taken(looseEndCost(chart, scenario, end, figures(chart).value))
+    const cost = costsOf(chart, scenario, figures(chart).value)(end)
     const stalled = forkChart((draft) => {
       draft.moves[0].tries = { lands: 2, stalls: 5, reactions: { turns: 3 } }
     })

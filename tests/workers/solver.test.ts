@@ -2,7 +2,7 @@ import type { Chart } from '../../src/core/chart/chart'
 import { scoredIn } from '../../src/core/insight/scored'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { readChart } from '../../src/core/format/chartFile'
-import { figuresOf, looseEndCost, type Figures } from '../../src/core/insight/figures'
+import { costsOf, figuresOf, type Figures } from '../../src/core/insight/figures'
 import { CostsClient } from '../../src/workers/costsClient'
 import { CostsWorker } from '../../src/workers/costsWorker'
 import type { FromCosts, FromSolver, ToCosts, ToSolver } from '../../src/workers/protocol'
@@ -99,7 +99,7 @@ describe('the worker for costs', () => {
     const ends = figures.looseEnds.map((looseEnd, end) => ({ end, looseEnd }))
     const costing = { ends, value: figures.value, scores: false }
     await made.receive({ kind: 'costs', ticket: 2, changed: chart, scenario, costing })
-    const costs = ends.map(({ looseEnd }) => taken(looseEndCost(chart, scenario, looseEnd, figures.value)))
+    const costs = ends.map(({ looseEnd }) => costsOf(chart, scenario, figures.value)(looseEnd)!)
     expect(sent.slice(1).map((message) => message.kind === 'cost' && message.cost)).toEqual(costs)
     expect(costs[0]).toBeGreaterThan(0.01)
   })

@@ -75,8 +75,19 @@ export class Refill {
     }
   }
 
-  /** The game with these counts. */
-  with(counts: Counts): Game {
+  /**
+   * The counts of a chart that differs from this one in numbers of tries only, or null where it does in something else;
+   * where it has a try that was not there; or where nothing lands that did, or the other way round.
+   */
+  countsLike(chart: Chart): Counts | null {
+    if (!isLike(this.chart, chart)) return null
+    const wanted = this.countsOf(chart)
+    const tries = this.counts.tries.map((one, i) => one && likeCounts(one, wanted.tries[i]!))
+    return tries.some((one, i) => !one && this.counts.tries[i]) ? null : { ...wanted, tries }
+  }
+
+  /** The game with these counts; null where something could no longer be tried. */
+  with(counts: Counts): Game | null {
     const { game } = this
     const filled: Game = {
       ...game,
@@ -86,14 +97,11 @@ export class Refill {
     }
     for (let g = 0; g < game.groupCount; g++) {
       if (this.unprompted[g]) this.fillWaiting(filled, g, counts)
-      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) this.fillAction(filled, g, a, counts)
+      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+        if (!this.fillAction(filled, g, a, counts)) return null
+      }
     }
-    game.stateStalled.forEach((a, state) => {
-      if (a === NONE || !this.left[a]) return
-      const shares = sharesWith(this.triesOf(a, counts), this.left[a])
-      filled.stateLoss[state] = (shares && repeatLoss(shares, game.scenario.repeat)) ?? NaN
-    })
-    return filled
+    return this.fillLosses(filled, counts) ? filled : null
   }
 
   private triesOf(a: number, { tries }: Counts): TryCounts {
@@ -102,30 +110,76 @@ export class Refill {
     return factors ? asProbe(whole, factors) : whole
   }
 
+  /** False where something can no longer be tried again, or now can. */
+  private fillLosses(filled: Game, counts: Counts): boolean {
+    const { stateStalled, stateLoss, scenario } = this.game
+    return stateStalled.every((a, state) => {
+      if (a === NONE || !this.left[a]) return true
+      const shares = sharesWith(this.triesOf(a, counts), this.left[a])
+      const loss = shares && repeatLoss(shares, scenario.repeat)
+      filled.stateLoss[state] = loss ?? NaN
+      return (loss === null) === Number.isNaN(stateLoss[state])
+    })
+  }
+
   private fillWaiting(filled: Game, g: number, counts: Counts): void {
     const place = this.game.meaning.groupPlace[g]
     const { every } = this.chart.positions[place].unprompted!
     fillReactions(filled, this.game.groupActions[g], chancesASecond(counts.unprompted[place], every, this.unprompted[g]!)) // prettier-ignore
   }
 
-  private fillAction(filled: Game, g: number, a: number, counts: Counts): void {
+  /** False where nothing but stalling could come of it any more. */
+  private fillAction(filled: Game, g: number, a: number, counts: Counts): boolean {
     const { game } = this
     const left = this.left[a]
-    if (!left) return
+    if (!left) return true
     const like = game.actionLike[a]
-    if (like !== a) return copyAction(filled, like, a)
+    if (like !== a) {
+      copyAction(filled, like, a)
+      return true
+    }
     const { actionMove, groupStalled, outcomeKind } = game.meaning
     const fresh = sharesWith(this.triesOf(a, counts), left)
     const isAgain = groupStalled[g] !== NONE && inFull(game, actionMove[a]) === groupStalled[g]
     const shares = fresh && isAgain ? triedAgain(fresh, game.scenario.repeat) : fresh
-    if (!shares) return
+    if (!shares) return false
     let elsewhere = 0
     for (let o = game.outcomes[a]; o < game.reactionsFrom[a]; o++) {
       const kind = outcomeKind[o]
       filled.outcomeChance[o] = kind === OUTCOME.lands ? shares.lands : kind === OUTCOME.stalls ? shares.stalls : shares.elsewhere[elsewhere++][1] // prettier-ignore
     }
     fillReactions(filled, a, shares.reactions)
+    return true
   }
+}
+
+/** True where the charts have the same records but for the numbers of tries. */
+function isLike(one: Chart, other: Chart): boolean {
+  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<keyof Chart>
+  const same = (list: readonly object[], others: readonly object[]) =>
+    list.length === others.length &&
+    list.every((record, i) => record === others[i] || differsInTries(record, others[i]))
+  return (
+    [...keys].every((key) => key === 'moves' || key === 'answers' || one[key] === other[key]) &&
+    same(one.moves, other.moves) &&
+    same(one.answers, other.answers)
+  )
+}
+
+/** Both have tries, and all else is the same. */
+function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boolean {
+  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<'tries'>
+  return Boolean(one.tries && other.tries) && [...keys].every((key) => key === 'tries' || one[key] === other[key])
+}
+
+/** The counts in the order of those that were there, 0 for reactions that are gone; null where they are of another shape. */
+function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
+  const counts = new Map(now.reactions)
+  const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])
+  const isNew = now.reactions.length > reactions.filter(([, n]) => n > 0).length
+  const goesElsewhere = now.elsewhere.length === were.elsewhere.length && now.elsewhere.every(([to], i) => to === were.elsewhere[i][0]) // prettier-ignore
+  const landsAsWell = now.lands > 0 === were.lands > 0 && (now.stalls === 0 || were.stalls > 0)
+  return isNew || !goesElsewhere || !landsAsWell ? null : { ...now, reactions }
 }
 
 function copyAction({ outcomes, outcomeChance, actionMass }: Game, from: number, to: number): void {

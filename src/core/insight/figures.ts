@@ -9,6 +9,7 @@ import { occupancyOf, type Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
 import { solve } from '../solve/solve'
 import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
+import { Near } from './near'
 import { netsOf } from './nets'
 import { bestIn, bestTried } from './tried'
 
@@ -103,12 +104,14 @@ export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Resul
   return success({ figures: gather(solution), solution })
 }
 
-/** How much the start's value would rise if a loose end did not hang open; or why that cannot be computed. */
-export function looseEndCost(chart: Chart, scenario: Scenario, end: LooseEnd, value: number): Result<number> {
-  const compiled = compileGame(withoutLooseEnd(chart, end), scenario, { roots: 'start' })
-  if (!compiled.ok) return failure(...compiled.problems)
-  const solved = solve(compiled.value)
-  return solved.ok ? success(solved.value.values[compiled.value.start] - value) : failure(...solved.problems)
+/** What loose ends of a chart cost: how much the start's `value` would rise if one did not hang open; null where that cannot be computed. */
+export function costsOf(chart: Chart, scenario: Scenario, value: number): (end: LooseEnd) => number | null {
+  const compiled = compileGame(chart, scenario, { roots: 'start' })
+  const near = compiled.ok ? new Near(chart, compiled.value) : null
+  return (end) => {
+    const worth = near?.startWorth(withoutLooseEnd(chart, end)) ?? null
+    return worth === null ? null : worth - value
+  }
 }
 
 /** What the start and a position (with its own holds) are worth; or why that cannot be computed. */

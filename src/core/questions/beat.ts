@@ -1,12 +1,13 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { looseEndsOf } from '../insight/looseEnds'
+import { Near } from '../insight/near'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { withDrilled, withNewAnswer, type Gain } from './gains'
 import { promiseOfMet } from './leaders'
 import { allMet, keyOfMet, withUsedMore, type Met } from './met'
-import { solved, startWorth, type Work } from './work'
+import { solved, type Work } from './work'
 
 /** One thing that they do more of, and what that takes from the start's value, ours being played as well as it then can be. */
 export interface Blow extends Met {
@@ -44,10 +45,11 @@ export function* beatenBy(chart: Chart, scenario: Scenario): Work<Beaten | null>
   let done = 0
   const steps = BLOWS * (TRIED + 1) + 2 * BLOWS + 1
   for (let blow = 0; blow < BLOWS && solution; blow++) {
+    const near = new Near(now, solution.game)
     let worst: { met: Met; chart: Chart; worth: number } | null = null
     for (const met of leaders(now, solution, blows)) {
       const other = withUsedMore(now, met, TIMES)
-      const left = startWorth(other, scenario)
+      const left = near.startWorth(other)
       yield Math.min(0.99, ++done / steps)
       if (left !== null && (!worst || left < worst.worth)) worst = { met, chart: other, worth: left }
     }
@@ -92,10 +94,11 @@ function* bestRepair(
       return [[withDrilled(chart, target), { of: 'drill', target, gain: 0 }]]
     })
   })
+  const near = new Near(chart, solution.game)
   let best: Gain | null = null
   for (const [i, [other, gain]] of repairs.entries()) {
     yield Math.min(0.99, (from + i) / steps)
-    const repaired = startWorth(other, scenario)
+    const repaired = near.startWorth(other)
     if (repaired !== null && repaired - worth > (best?.gain ?? 0)) best = { ...gain, gain: repaired - worth }
   }
   return best

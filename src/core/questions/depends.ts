@@ -1,11 +1,12 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
+import { Near } from '../insight/near'
 import { occupancyOf } from '../solve/occupancy'
 import { promiseOfMet, rankDrills } from './leaders'
 import { allMet, keyOfMet } from './met'
 import { shifted, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import { solved, startWorth, type Work } from './work'
+import { solved, type Work } from './work'
 
 /** One figure of the tries, and what the start's value would change by with one try in ten less or more of it. */
 export interface Dependence {
@@ -38,10 +39,11 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Work<Dependence[]>
       return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction as string } }] : []
     }),
   ]
+  const near = new Near(chart, solution.game)
   const found: Dependence[] = []
   for (const [i, { target, part }] of parts.entries()) {
     yield (i + 1) / (parts.length + 1)
-    const by = (sign: number) => startWorth(withShifted(chart, target, part, sign * 0.1), scenario)
+    const by = (sign: number) => near.startWorth(withShifted(chart, target, part, sign * 0.1))
     const [less, more] = [by(-1), by(1)]
     if (less !== null && more !== null) found.push({ target, part, less: less - now, more: more - now })
   }

@@ -5,13 +5,14 @@ import type { Move } from '../chart/move'
 import type { Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import type { LooseEnd } from '../insight/looseEnds'
+import { Near } from '../insight/near'
 import { nextHolds } from '../pin/arrange'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { shifted } from './shifted'
 import { withTries, type DrillTarget } from './target'
 import { mostVisited, rankDrills, rankLooseEnds } from './leaders'
-import { solved, startWorth, type Work } from './work'
+import { solved, type Work } from './work'
 
 /** What would be worth having, and how much the start's value would rise by it. */
 export type Gain = { gain: number } & (
@@ -40,10 +41,11 @@ export function* drillGains(chart: Chart, scenario: Scenario): Work<Gain[]> {
   if (!solution) return []
   const now = solution.values[solution.game.start]
   const trials = leadersOf(chart, solution)
+  const near = new Near(chart, solution.game)
   const gains: Gain[] = []
   for (let i = 0; i < trials.length; i++) {
     yield (i + 1) / (trials.length + 1)
-    const worth = startWorth(trials[i].chart, scenario)
+    const worth = near.startWorth(trials[i].chart)
     if (worth !== null) gains.push(trials[i].found(worth - now))
   }
   return gains.sort((a, b) => b.gain - a.gain)

@@ -5,6 +5,7 @@ import { lookUp } from '../chart/lookUp'
 import { actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
+import { Near } from '../insight/near'
 import { bestIn } from '../insight/tried'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
@@ -43,6 +44,7 @@ export function* giveUps(chart: Chart, scenario: Scenario): Work<GiveUp[]> {
     const move = lookUp(chart.moves, best ?? undefined)
     return move ? [{ position, move }] : []
   })
+  const near = new Near(chart, now.game)
   const found: GiveUp[] = []
   const some = moves.slice(0, MOVES)
   for (const [i, { position, move }] of some.entries()) {
@@ -50,7 +52,7 @@ export function* giveUps(chart: Chart, scenario: Scenario): Work<GiveUp[]> {
     const wrong = wrongOf(now, move.id)
     const share = shareWrong(move.tries, wrong)
     if (share === 0) continue
-    const at = (loss: number) => bestWith(chart, scenario, { position, move: move.id }, wrong, loss)
+    const at = (loss: number) => bestWith(chart, near, { position, move: move.id }, wrong, loss)
     found.push({ move: move.id, position, wrong: share, ...(yield* limitOf(move.id, share, at, i / some.length)) })
   }
   return found
@@ -78,14 +80,14 @@ function* limitOf(
 
 function bestWith(
   chart: Chart,
-  scenario: Scenario,
+  near: Near,
   { position, move }: Pick<GiveUp, 'position' | 'move'>,
   wrong: Wrong,
   loss: number,
 ): string | null {
   const other = withTries(chart, { of: 'move', move }, (tries) => withLoss(tries, wrong, loss))
-  const solution = solved(other, scenario, { roots: 'start' })
-  return solution && bestAt(solution, position)
+  const solution = near.solve(other)
+  return solution.ok ? bestAt(solution.value, position) : null
 }
 
 const bestAt = (solution: Solution, position: PositionId): string | null =>

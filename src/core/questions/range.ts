@@ -53,6 +53,7 @@ export function* sampleRange(
   for (let i = part.from; i < samples; i += part.every) {
     yield i / samples
     const game = refill.with(sampler.draw(SEED + i))
+    if (!game) return null
     const solution = solve(game, { gap: GAP, batches })
     if (!solution.ok) return null
     result.best.push(solution.value.values[start])

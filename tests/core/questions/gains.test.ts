@@ -3,7 +3,7 @@ import type { Chart } from '../../../src/core/chart/chart'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
-import { figuresOf, looseEndCost } from '../../../src/core/insight/figures'
+import { costsOf, figuresOf } from '../../../src/core/insight/figures'
 import { drilledTries, drillGains, withNewAnswer, type Gain } from '../../../src/core/questions/gains'
 import { changeInWords, placeOfGain, sayGain } from '../../../src/core/questions/sayGain'
 import { solve } from '../../../src/core/solve/solve'
@@ -90,7 +90,7 @@ describe('what to drill', () => {
     for (const { gain, end } of gains) {
       expect(gain).toBeCloseTo(worth(withNewAnswer(demo, end), minute) - figures.value, 9)
       expect(gain).toBeGreaterThan(-1e-9)
-      expect(taken(looseEndCost(demo, minute, end, figures.value))).toBeGreaterThan(-0.01)
+      expect(costsOf(demo, minute, figures.value)(end)).toBeGreaterThan(-0.01)
     }
   })
 

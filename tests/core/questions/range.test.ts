@@ -54,7 +54,7 @@ describe('a game filled anew', () => {
     const other = changed(chart, (n) => n * (0.2 + 2 * random()))
     const game = taken(compileGame(chart, scenario))
     const refill = new Refill(game, chart)
-    const filled = refill.with(refill.countsOf(other))
+    const filled = refill.with(refill.countsOf(other))!
     const anew = taken(compileGame(other, scenario))
     expect(filled.outcomeState).toEqual(anew.outcomeState)
     for (const row of ['outcomeChance', 'actionMass', 'stateLoss'] as const) {
@@ -63,7 +63,7 @@ describe('a game filled anew', () => {
         if (!Number.isNaN(value) || !Number.isNaN(anew[row][i])) expect(value).toBeCloseTo(anew[row][i], 12)
       })
     }
-    expect(refill.with(refill.counts).outcomeChance).toEqual(game.outcomeChance)
+    expect(refill.with(refill.counts)!.outcomeChance).toEqual(game.outcomeChance)
   })
 })
 
