@@ -1,6 +1,7 @@
 import type { Chart } from '../chart/chart'
 import { probeOf, type ProbeFactors } from '../chart/probe'
 import type { Tries } from '../chart/tries'
+import { isLike, likeCounts } from './alike'
 import { inFull } from './describe'
 import { NONE, OUTCOME, type Game } from './game'
 import {
@@ -151,35 +152,6 @@ export class Refill {
     fillReactions(filled, a, shares.reactions)
     return true
   }
-}
-
-/** True where the charts have the same records but for the numbers of tries. */
-function isLike(one: Chart, other: Chart): boolean {
-  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<keyof Chart>
-  const same = (list: readonly object[], others: readonly object[]) =>
-    list.length === others.length &&
-    list.every((record, i) => record === others[i] || differsInTries(record, others[i]))
-  return (
-    [...keys].every((key) => key === 'moves' || key === 'answers' || one[key] === other[key]) &&
-    same(one.moves, other.moves) &&
-    same(one.answers, other.answers)
-  )
-}
-
-/** Both have tries, and all else is the same. */
-function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boolean {
-  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<'tries'>
-  return Boolean(one.tries && other.tries) && [...keys].every((key) => key === 'tries' || one[key] === other[key])
-}
-
-/** The counts in the order of those that were there, 0 for reactions that are gone; null where they are of another shape. */
-function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
-  const counts = new Map(now.reactions)
-  const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])
-  const isNew = now.reactions.length > reactions.filter(([, n]) => n > 0).length
-  const goesElsewhere = now.elsewhere.length === were.elsewhere.length && now.elsewhere.every(([to], i) => to === were.elsewhere[i][0]) // prettier-ignore
-  const landsAsWell = now.lands > 0 === were.lands > 0 && (now.stalls === 0 || were.stalls > 0)
-  return isNew || !goesElsewhere || !landsAsWell ? null : { ...now, reactions }
 }
 
 function copyAction({ outcomes, outcomeChance, actionMass }: Game, from: number, to: number): void {
