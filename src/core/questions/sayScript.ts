@@ -206,10 +206,16 @@ export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
 }
 
 /** The script as a text to save: Markdown, with what every sheet must say. */
-export function scriptAsMarkdown(title: string, scenario: string, told: readonly Told[]): string {
+export function scriptAsMarkdown(
+  title: string,
+  lead: readonly string[],
+  told: readonly Told[],
+  say: (worth: number) => string,
+): string {
+  // prettier-ignore
   const paragraphs = told.map(
-    ({ number, head, says, watch }) =>
-    [`## ${number}. ${head}`, says.join(' '), ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : [])].join('\n\n'), // prettier-ignore
+    ({ number, head, value, says, watch }) =>
+    [`## ${number}. ${head}${value === null ? '' : `, worth ${say(value)} in 100`}`, says.join(' '), ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : [])].join('\n\n'), // prettier-ignore
   )
-  return [`# ${title}`, scenario, ...paragraphs, ALWAYS].join('\n\n') + '\n'
+  return [`# ${title}`, ...lead, ...paragraphs, ALWAYS].join('\n\n') + '\n'
 }

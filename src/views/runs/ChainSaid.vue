@@ -74,7 +74,8 @@ async function print() {
   await nextTick()
   printPart(sheet.value!, scenario.value)
 }
-const save = () => download(new Blob([scriptAsMarkdown(title.value, scenario.value, told.value)], { type: 'text/markdown' }), `${chart.value.id}-chain.md`) // prettier-ignore
+const covered = computed(() => (script.value ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who reads us as the scenario says. Numbers in brackets say where to read on.` : '')) // prettier-ignore
+const save = () => download(new Blob([scriptAsMarkdown(title.value, [scenario.value, covered.value, ...loops.value], told.value, hundred)], { type: 'text/markdown' }), `${chart.value.id}-chain.md`) // prettier-ignore
 const goTo = (number: number) => document.getElementById(`told-${number}`)?.scrollIntoView({ block: 'start' })
 </script>
 
@@ -109,10 +110,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
       </div>
     </header>
     <div ref="sheet" class="panel sheet">
-      <p v-if="script" class="muted small">
-        {{ hundred(script.covered) }} of a hundred exchanges stay within what is told here, against someone who reads us
-        as the scenario says. Numbers in brackets say where to read on.
-      </p>
+      <p v-if="script" class="muted small">{{ covered }}</p>
       <p v-else class="muted">There is nothing to do from there.</p>
       <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
       <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
@@ -122,6 +120,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             <RouterLink :to="{ path: `/worksheet/${one.position}`, query: one.move ? { move: one.move } : {} }">{{
               one.head
             }}</RouterLink>
+            <span v-if="one.value !== null" class="worth-printed">, worth {{ hundred(one.value) }} in 100</span>
           </h2>
           <p class="says"><SaidText :sentences="one.says" @go="goTo" /></p>
           <ul v-if="one.watch.length" class="watch">
@@ -209,6 +208,10 @@ h2 a:hover {
   text-decoration: underline;
 }
 
+.worth-printed {
+  display: none;
+}
+
 .says {
   max-width: 78ch;
   font-size: 18px;
@@ -231,6 +234,10 @@ h2 a:hover {
 
 /* Two pages at most, and still read from the mat's edge. */
 @media print {
+  .worth-printed {
+    display: inline;
+  }
+
   .sheet {
     display: block;
     columns: 2;
