@@ -18,23 +18,24 @@ test('checkpoints, mistakes and cautions are edited beside the move', async ({ p
   await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
   const detail = page.getByRole('complementary', { name: 'In detail' })
   await expect(detail.getByRole('region', { name: 'Caution' })).toContainText('neck')
+  // After the two that it has.
   await detail.getByLabel('New checkpoint of Collar choke').fill('Thumb inside the collar')
   await page.keyboard.press('Enter')
   await detail.getByLabel('New checkpoint of Collar choke').fill('Elbow down on the chest')
   await page.keyboard.press('Enter')
-  const second = detail.getByRole('listitem').nth(1)
-  await second.hover()
-  await second.getByRole('button', { name: 'Checkpoint 2 up' }).click()
-  const first = detail.getByRole('listitem').first()
-  await expect(first).toContainText('Elbow down on the chest')
-  await first.hover()
-  await first.getByRole('button', { name: 'test, gate, mistake' }).click()
-  await first.getByRole('button', { name: /^The fix/ }).click()
+  const fourth = detail.getByRole('listitem').nth(3)
+  await fourth.hover()
+  await fourth.getByRole('button', { name: 'Checkpoint 4 up' }).click()
+  const third = detail.getByRole('listitem').nth(2)
+  await expect(third).toContainText('Elbow down on the chest')
+  await third.hover()
+  await third.getByRole('button', { name: 'test, gate, mistake' }).click()
+  await third.getByRole('button', { name: /^The fix/ }).click()
   await page.keyboard.type('drop the elbow first')
   await page.keyboard.press('Enter')
   await settled(page)
   const { moves } = (await exported(page)) as Exported
-  expect(moves.find(({ id }) => id === 'collar-choke')!.checkpoints).toMatchObject([
+  expect(moves.find(({ id }) => id === 'collar-choke')!.checkpoints!.slice(2)).toMatchObject([
     { text: 'Elbow down on the chest', fault: { fix: 'drop the elbow first' } },
     { text: 'Thumb inside the collar' },
   ])
