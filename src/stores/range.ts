@@ -7,8 +7,8 @@ import { useCharts } from './charts'
 import { useFigures } from './figures'
 import { planWorker } from './questions'
 
-/** So many workers share the samples. */
-const WORKERS = 2
+/** So many workers share the samples: one a core, within reason. */
+const WORKERS = Math.max(2, Math.min(6, globalThis.navigator?.hardwareConcurrency ?? 2))
 /** So many positions, those come to most often, are looked at for whether their best move is clear. */
 const PLACES = 12
 
