@@ -8,7 +8,9 @@ const FOLDER = fileURLToPath(new URL('../src/shelf/', import.meta.url))
 
 /** The regions of the Shelf, from their files. */
 export const readRegions = (): ShelfRegion[] =>
-  readdirSync(FOLDER).filter((name) => name.endsWith('.json')).map((name) => JSON.parse(readFileSync(FOLDER + name, 'utf8')) as ShelfRegion) // prettier-ignore
+  readdirSync(FOLDER)
+    .filter((name) => name.endsWith('.json'))
+    .map((name) => JSON.parse(readFileSync(FOLDER + name, 'utf8')) as ShelfRegion)
 
 /** Ids of the catalogue by kind. */
 export type CatalogueIds = Record<'position' | 'move' | 'reaction' | 'rule' | 'variant' | 'caution', string[]>
@@ -23,7 +25,14 @@ interface Covered {
 /** Every entry of a kind, with its region. */
 export function entriesOf(regions: readonly ShelfRegion[], kind: keyof CatalogueIds): Covered[] {
   return regions.flatMap((region) => {
-    const entries = { position: region.positions, move: region.moves, reaction: region.reactions, rule: region.rules, variant: region.variants, caution: region.cautions }[kind] // prettier-ignore
+    const entries = {
+      position: region.positions,
+      move: region.moves,
+      reaction: region.reactions,
+      rule: region.rules,
+      variant: region.variants,
+      caution: region.cautions,
+    }[kind]
     return entries.map(({ id, catalogue, check }) => ({ id, catalogue, check, region: region.id }))
   })
 }
@@ -36,7 +45,9 @@ export async function shelfDocText(regions: readonly ShelfRegion[], ids: Catalog
     const entries = entriesOf(regions, kind)
     const rows = [...new Set(ids[kind])].flatMap((id) => {
       const found = entries.filter(({ catalogue }) => catalogue === id)
-      return found.length ? found.map((one) => `| ${id} | ${one.id} | ${one.region} | ${one.check ? 'check with your coach' : ''} |`) : [`| ${id} | missing | | |`] // prettier-ignore
+      return found.length
+        ? found.map((one) => `| ${id} | ${one.id} | ${one.region} | ${one.check ? 'check with your coach' : ''} |`)
+        : [`| ${id} | missing | | |`]
     })
     return `## ${kind[0].toUpperCase()}${kind.slice(1)}s\n\n| catalogue | Shelf | region | |\n|---|---|---|---|\n${rows.join('\n')}\n`
   })

@@ -6,7 +6,10 @@ defineOptions({ inheritAttrs: false })
 const props = defineProps<{ value: string | number | undefined }>()
 const textOf = () => String(props.value ?? '')
 const text = ref<string | number>(textOf())
-watch(() => props.value, () => (text.value = textOf())) // prettier-ignore
+watch(
+  () => props.value,
+  () => (text.value = textOf()),
+)
 
 async function settle() {
   await nextTick()

@@ -34,7 +34,10 @@ export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
       cancel()
       const asked = question()
       if (!solved || !asked) return void (answer.value = null)
-      timer = setTimeout(() => charts.chart && figures.scenario && client.ask(charts.chart, figures.scenario, asked), QUIET_MS) // prettier-ignore
+      timer = setTimeout(
+        () => charts.chart && figures.scenario && client.ask(charts.chart, figures.scenario, asked),
+        QUIET_MS,
+      )
     },
     { immediate: true },
   )

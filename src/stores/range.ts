@@ -22,27 +22,34 @@ export const useRange = defineStore('range', () => {
   let parts: (Sampled | null)[] = []
   let shares: number[] = []
 
-  const clients = Array.from({ length: WORKERS }, (_, w) => new PlanClient(planWorker, {
-    done(share) {
-      if (share === null || done.value === null) return
-      shares[w] = share
-      done.value = Math.min(...shares)
-    },
-    answer(found) {
-      if (!found) return stop()
-      shares[w] = 1
-      parts[w] = found as Sampled
-      if (!parts.every((part) => part !== null)) return
-      range.value = rangeOf(parts as Sampled[])
-      done.value = null
-    },
-  })) // prettier-ignore
+  const clients = Array.from(
+    { length: WORKERS },
+    (_, w) =>
+      new PlanClient(planWorker, {
+        done(share) {
+          if (share === null || done.value === null) return
+          shares[w] = share
+          done.value = Math.min(...shares)
+        },
+        answer(found) {
+          if (!found) return stop()
+          shares[w] = 1
+          parts[w] = found as Sampled
+          if (!parts.every((part) => part !== null)) return
+          range.value = rangeOf(parts as Sampled[])
+          done.value = null
+        },
+      }),
+  )
 
   function ask() {
     const { chart } = charts
     if (!chart || !figures.scenario || !figures.figures) return
     const visits = Object.entries(figures.figures.positions).filter(([, one]) => one.visits > 0)
-    const places = visits.sort(([, a], [, b]) => b.visits - a.visits).slice(0, PLACES).map(([id]) => id as PositionId) // prettier-ignore
+    const places = visits
+      .sort(([, a], [, b]) => b.visits - a.visits)
+      .slice(0, PLACES)
+      .map(([id]) => id as PositionId)
     parts = clients.map(() => null)
     shares = clients.map(() => 0)
     done.value = 0

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import { publish } from '../core/shelf/publish'
@@ -15,12 +15,22 @@ import PRINCIPLES from '../shelf/general/principles.json'
 
 const FILES = import.meta.glob<ShelfRegion>('../shelf/*.json', { import: 'default' })
 /** From the feet to the back, then the defences. */
-const ORDER = ['standing', 'front-headlock', 'turtle-and-rides', 'guard', 'side-control', 'knee-and-mount', 'back', 'back-escapes', 'kimura'] // prettier-ignore
+const ORDER = [
+  'standing',
+  'front-headlock',
+  'turtle-and-rides',
+  'guard',
+  'side-control',
+  'knee-and-mount',
+  'back',
+  'back-escapes',
+  'kimura',
+]
 
 /** The library that ships with the application, read when it is first asked for; and the coach's own shelves. */
 export const useShelf = defineStore('shelf', () => {
   const builtIn = shallowRef<ShelfRegion[] | null>(null)
-  const stored = ref<StoredShelf[]>([])
+  const stored = shallowRef<StoredShelf[]>([])
   let db: Database | null = null
   let loading: Promise<void> | null = null
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque-shelves')
@@ -48,8 +58,8 @@ export const useShelf = defineStore('shelf', () => {
     channel?.postMessage('changed')
   }
 
-  const own = computed(() => stored.value.filter(({ removedAt }) => !removedAt).map(({ region }) => region as ShelfRegion)) // prettier-ignore
-  const bin = computed(() => stored.value.filter(({ removedAt }) => removedAt).map(({ region }) => region as ShelfRegion)) // prettier-ignore
+  const own = computed(() => stored.value.filter(({ removedAt }) => !removedAt).map(({ region }) => region))
+  const bin = computed(() => stored.value.filter(({ removedAt }) => removedAt).map(({ region }) => region))
   const shelf = computed<Shelf | null>(() => builtIn.value && joinRegions([...builtIn.value, ...own.value]))
   const index = computed<ShelfIndex | null>(() => shelf.value && indexShelf(shelf.value))
 
@@ -76,7 +86,10 @@ export const useShelf = defineStore('shelf', () => {
   async function remove(id: string, isRemoved: boolean) {
     const removedAt = isRemoved ? Date.now() : null
     if (db) await setShelfRemoved(db, id, removedAt)
-    else stored.value = stored.value.map((one) => (one.id === id ? { id, region: one.region, ...(removedAt ? { removedAt } : {}) } : one)) // prettier-ignore
+    else
+      stored.value = stored.value.map((one) =>
+        one.id === id ? { id, region: one.region, ...(removedAt ? { removedAt } : {}) } : one,
+      )
     await changed()
   }
 

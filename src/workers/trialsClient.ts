@@ -31,7 +31,11 @@ export class TrialsClient {
     this.worker ??= this.begin()
     this.worker.postMessage({
       ...{ ticket: ++this.ticket, changed: chart, scenario, position },
-      trials: trials.map(({ key, chart: other, instead }) => ({ key, changed: changedSince(chart, other), ...(instead ? { instead } : {}) })), // prettier-ignore
+      trials: trials.map(({ key, chart: other, instead }) => ({
+        key,
+        changed: changedSince(chart, other),
+        ...(instead ? { instead } : {}),
+      })),
     })
   }
 

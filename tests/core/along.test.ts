@@ -8,7 +8,8 @@ import { taken } from '../reference/taken'
 
 const demo = demoPlan()
 const { figures, solution } = taken(figuresOf(demo, scenarioOf(demo)))
-const along = (start: string, steps: object[]) => worthsAlong(solution, { start: start as never, steps: steps as RunStep[] }) // prettier-ignore
+const along = (start: string, steps: object[]) =>
+  worthsAlong(solution, { start: start as never, steps: steps as RunStep[] })
 
 describe('what the steps of a run are worth', () => {
   it('begins with the position and ends with a finish', () => {
@@ -22,10 +23,16 @@ describe('what the steps of a run are worth', () => {
 
   it('is the value of a reaction where one is met, and of where conceding leads', () => {
     const met = figures.met.find(({ move, reaction }) => move === 'americana' && reaction === 'hides-it-at-the-hip')!
-    const [, hidden, conceded] = along('side-control-head-and-far-arm', [{ move: 'americana', reaction: 'hides-it-at-the-hip' }, {}]) // prettier-ignore
+    const [, hidden, conceded] = along('side-control-head-and-far-arm', [
+      { move: 'americana', reaction: 'hides-it-at-the-hip' },
+      {},
+    ])
     expect(hidden).toBe(met.value)
     expect(conceded).toBeLessThanOrEqual(hidden!)
-    const answered = along('side-control-head-and-far-arm', [{ move: 'americana', reaction: 'hides-it-at-the-hip' }, { move: 'kimura' }]) // prettier-ignore
+    const answered = along('side-control-head-and-far-arm', [
+      { move: 'americana', reaction: 'hides-it-at-the-hip' },
+      { move: 'kimura' },
+    ])
     expect(answered.at(-1)).toBe(1)
   })
 

@@ -15,7 +15,11 @@ import { randomChart } from '../reference/randomChart'
 import { taken } from '../reference/taken'
 
 const demo = demoPlan()
-const [underhook, sprawls, shoot] = ['underhook-head-clear', 'sprawls-on-us', 'shoot-the-high-crotch'] as [PositionId, ReactionId, MoveId] // prettier-ignore
+const [underhook, sprawls, shoot] = ['underhook-head-clear', 'sprawls-on-us', 'shoot-the-high-crotch'] as [
+  PositionId,
+  ReactionId,
+  MoveId,
+]
 const carded = produce(demo, (draft) => void addCard(draft, underhook, sprawls, shoot))
 const counted = (chart: Chart, worked: number, failed: number) =>
   produce(chart, (draft) => {
@@ -51,11 +55,16 @@ describe('rounds beside a guess', () => {
 
 describe('a card', () => {
   it('is made once for a leak, kept in the file, and changed', () => {
-    expect(carded.cards).toEqual([{ id: 'sprawls-on-us', position: underhook, reaction: sprawls, move: shoot, seconds: 30 }]) // prettier-ignore
+    expect(carded.cards).toEqual([
+      { id: 'sprawls-on-us', position: underhook, reaction: sprawls, move: shoot, seconds: 30 },
+    ])
     const again = produce(carded, (draft) => void addCard(draft, underhook, sprawls, shoot))
     expect(again.cards).toHaveLength(1)
     const still = produce(carded, (draft) => void addCard(draft, underhook, sprawls, null))
-    expect(still.cards!.map(({ id, move }) => [id, move])).toEqual([['sprawls-on-us', shoot], ['sprawls-on-us-2', undefined]]) // prettier-ignore
+    expect(still.cards!.map(({ id, move }) => [id, move])).toEqual([
+      ['sprawls-on-us', shoot],
+      ['sprawls-on-us-2', undefined],
+    ])
     const changed = produce(carded, (draft) => changeCard(draft, 'sprawls-on-us', (card) => void (card.seconds = 60)))
     expect(taken(readChart(JSON.parse(JSON.stringify(changed)))).cards).toEqual(changed.cards)
     expect(produce(carded, (draft) => removeCard(draft, 'sprawls-on-us')).cards).toBeUndefined()
@@ -63,8 +72,17 @@ describe('a card', () => {
   })
 
   it('stops at control by itself where minors or beginners train, until a coach says why not', () => {
-    const of = (settings: object) => produce(demo, (draft) => { draft.settings = { ...draft.settings, ...settings }; addCard(draft, underhook, sprawls, shoot) }).cards![0].positionOnly // prettier-ignore
-    expect([of({}), of({ group: 'minors' }), of({ group: 'beginners' }), of({ group: 'minors', shownBecause: 'supervised' })]).toEqual([undefined, true, true, undefined]) // prettier-ignore
+    const of = (settings: object) =>
+      produce(demo, (draft) => {
+        draft.settings = { ...draft.settings, ...settings }
+        addCard(draft, underhook, sprawls, shoot)
+      }).cards![0].positionOnly
+    expect([
+      of({}),
+      of({ group: 'minors' }),
+      of({ group: 'beginners' }),
+      of({ group: 'minors', shownBecause: 'supervised' }),
+    ]).toEqual([undefined, true, true, undefined])
   })
 
   it('goes with what it is about, and a file with a card about nothing is refused by name', () => {
@@ -73,7 +91,6 @@ describe('a card', () => {
       (draft: Chart) => removeMove(draft, shoot),
       (draft: Chart) => removePosition(draft, underhook),
     ]) {
-      // prettier-ignore
       expect(produce(carded, remove).cards).toBeUndefined()
     }
     const read = readChart({
@@ -84,7 +101,10 @@ describe('a card', () => {
   })
 
   it('counts for the first answer, which gets tries of its own, and moves the leak’s number', () => {
-    const net = (chart: Chart) => taken(figuresOf(chart, scenarioOf(chart))).figures.met.find(({ move, reaction }) => move === shoot && reaction === sprawls)!.net // prettier-ignore
+    const net = (chart: Chart) =>
+      taken(figuresOf(chart, scenarioOf(chart))).figures.met.find(
+        ({ move, reaction }) => move === shoot && reaction === sprawls,
+      )!.net
     const good = counted(carded, 9, 1)
     const bad = counted(carded, 0, 10)
     expect(answerOnCard(good, good.cards![0])!.answer.tries!.rounds).toEqual({ worked: 9, failed: 1 })
@@ -105,10 +125,17 @@ describe('a card', () => {
       ends: 'We are in our closed guard; or they are out in turtle, underneath; or 30 s are over. Then back to the start.',
     })
     expect(said.cautions).toEqual([ALWAYS])
-    const finishing = demo.answers.find(({ reaction, move }) => lookUp(demo.moves, move)!.to === 'finish' && demo.answers.find((one) => one.reaction === reaction)!.move === move)! // prettier-ignore
+    const finishing = demo.answers.find(
+      ({ reaction, move }) =>
+        lookUp(demo.moves, move)!.to === 'finish' &&
+        demo.answers.find((one) => one.reaction === reaction)!.move === move,
+    )!
     const chart = produce(demo, (draft) => void addCard(draft, underhook, finishing.reaction, null))
     const [card] = chart.cards!
-    expect(sayCard(chart, card)).toMatchObject({ begins: 'They begin.', ends: expect.stringMatching(/^Control is held for three seconds, the finish only shown; or/) }) // prettier-ignore
+    expect(sayCard(chart, card)).toMatchObject({
+      begins: 'They begin.',
+      ends: expect.stringMatching(/^Control is held for three seconds, the finish only shown; or/),
+    })
     expect(sayCard(chart, { ...card, positionOnly: true }).ends).toMatch(/^Control is held for three seconds; or/)
     expect(sayCard(chart, card).cautions.length).toBeGreaterThan(1)
   })

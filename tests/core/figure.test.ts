@@ -33,7 +33,8 @@ describe('the figure of a position', () => {
       }
       const [marks] = [drawn.marks]
       marks.forEach(({ at }, i) => {
-        for (const other of marks.slice(i + 1)) expect(Math.hypot(at[0] - other.at[0], at[1] - other.at[1])).toBeGreaterThan(8) // prettier-ignore
+        for (const other of marks.slice(i + 1))
+          expect(Math.hypot(at[0] - other.at[0], at[1] - other.at[1])).toBeGreaterThan(8)
       })
     }
   })
@@ -56,7 +57,8 @@ describe('the figure of a position', () => {
       const [one, other] = [figure(demo, position), figure(seen, seen.positions[i])]
       if (!one || !other) continue
       expect(other.marks.map(({ n, hold }) => [n, hold.id])).toEqual(one.marks.map(({ n, hold }) => [n, hold.id]))
-      const lengths = (body: typeof one.ours) => body.limbs.map(([a, , b]) => Math.round(Math.hypot(a[0] - b[0], a[1] - b[1]))).sort((a, b) => a - b) // prettier-ignore
+      const lengths = (body: typeof one.ours) =>
+        body.limbs.map(([a, , b]) => Math.round(Math.hypot(a[0] - b[0], a[1] - b[1]))).sort((a, b) => a - b)
       if (position.frame === 'side' || position.frame === 'back') expect(lengths(other.ours)).toEqual(lengths(one.ours))
     }
   })

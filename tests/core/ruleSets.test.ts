@@ -47,7 +47,13 @@ describe('a set of the chart’s own', () => {
     const set = { id: 'house', name: 'House', forbids: [], ...wrong }
     const read = readChart({ ...JSON.parse(JSON.stringify(demo)), settings: { ruleSets: [set] } })
     expect(read.ok).toBe(false)
-    if (!read.ok) expect(read.problems[0].path.slice(0, 3).concat(read.problems[0].path.at(-1)!)).toEqual(['settings', 'ruleSets', 0, field]) // prettier-ignore
+    if (!read.ok)
+      expect(read.problems[0].path.slice(0, 3).concat(read.problems[0].path.at(-1)!)).toEqual([
+        'settings',
+        'ruleSets',
+        0,
+        field,
+      ])
   })
 })
 
@@ -92,18 +98,25 @@ describe('rules in force', () => {
 
   it('take from their reactions what strikes answer, as if there were less of them', () => {
     const chart = produce(demo, (draft) => {
-      draft.settings!.ruleSets = [{ id: 'hands', name: 'Hands', forbids: [], strikes: [{ uses: 'hand', says: 'The head is open.', left: 0 }] }] // prettier-ignore
+      draft.settings!.ruleSets = [
+        { id: 'hands', name: 'Hands', forbids: [], strikes: [{ uses: 'hand', says: 'The head is open.', left: 0 }] },
+      ]
       draft.settings!.scenario = { ...draft.settings!.scenario, rules: 'hands' }
     })
     const { figures } = taken(figuresOf(chart, scenarioOf(chart)))
-    const usesHand = new Set(chart.reactions.filter(({ uses = [] }) => uses.some((one) => one.endsWith('-hand'))).map(({ id }) => id as string)) // prettier-ignore
+    const usesHand = new Set(
+      chart.reactions
+        .filter(({ uses = [] }) => uses.some((one) => one.endsWith('-hand')))
+        .map(({ id }) => id as string),
+    )
     expect(usesHand.size).toBeGreaterThan(5)
     expect(figures.met.filter(({ reaction }) => usesHand.has(reaction))).toEqual([])
     expect(figures.met.length).toBeGreaterThan(20)
     const half = produce(chart, (draft) => void (draft.settings!.ruleSets![0].strikes![0].left = 0.5))
     const some = taken(figuresOf(half, scenarioOf(half))).figures
     const free = taken(figuresOf(demo, scenarioOf(demo))).figures
-    const share = (of: typeof free, key: string) => of.met.find(({ move, reaction }) => `${move} ${reaction}` === key)?.share // prettier-ignore
+    const share = (of: typeof free, key: string) =>
+      of.met.find(({ move, reaction }) => `${move} ${reaction}` === key)?.share
     for (const { move, reaction, share: whole } of free.met) {
       if (move === null || !usesHand.has(reaction)) continue
       expect(share(some, `${move} ${reaction}`)).toBeCloseTo(whole / 2, 10)
@@ -120,7 +133,9 @@ describe('rules in force', () => {
     expect(forbids({ group: 'beginners' })).not.toContain('choke')
     expect(forbids({ group: 'minors', shownBecause: '  ' })).toContain('choke')
     expect(forbids({ group: 'minors', shownBecause: 'supervised by two coaches' })).toEqual([])
-    const both = scenarioOf(produce(group({ group: 'beginners' }), (draft) => void (draft.settings!.scenario!.rules = 'no-gi-points'))) // prettier-ignore
+    const both = scenarioOf(
+      produce(group({ group: 'beginners' }), (draft) => void (draft.settings!.scenario!.rules = 'no-gi-points')),
+    )
     expect(both.forbids).toEqual(expect.arrayContaining(['lapel-grip', 'twisting-leg-lock']))
     expect(new Set(both.forbids).size).toBe(both.forbids.length)
     const { figures } = taken(figuresOf(group({ group: 'minors' }), scenarioOf(group({ group: 'minors' }))))

@@ -20,9 +20,33 @@ const solved = (chart: Chart, instead: Partial<Scenario> = {}): Solution =>
 
 /** Positions and certain moves between them, in the order given. */
 function chain(places: [family: string, ahead: string, below?: string][], kinds: string[] = []): Chart {
-  const positions = places.map(([family, ahead, below], i) => ({ id: `p${i}`, name: `P${i}`, family, ahead, ...(below ? { orientation: { below } } : {}) })) // prettier-ignore
-  const moves = places.slice(1).map((_, i) => ({ id: `m${i}`, name: `M${i}`, kind: kinds[i] ?? 'advance', from: `p${i}`, to: `p${i + 1}`, seconds: 2, tries: { lands: 10 } })) // prettier-ignore
-  const end = { id: 'end', name: 'End', kind: 'submission', from: `p${places.length - 1}`, to: 'finish', seconds: 3, tries: { lands: 10 } } // prettier-ignore
+  const positions = places.map(([family, ahead, below], i) => ({
+    id: `p${i}`,
+    name: `P${i}`,
+    family,
+    ahead,
+    ...(below ? { orientation: { below } } : {}),
+  }))
+  const moves = places
+    .slice(1)
+    .map((_, i) => ({
+      id: `m${i}`,
+      name: `M${i}`,
+      kind: kinds[i] ?? 'advance',
+      from: `p${i}`,
+      to: `p${i + 1}`,
+      seconds: 2,
+      tries: { lands: 10 },
+    }))
+  const end = {
+    id: 'end',
+    name: 'End',
+    kind: 'submission',
+    from: `p${places.length - 1}`,
+    to: 'finish',
+    seconds: 3,
+    tries: { lands: 10 },
+  }
   return { ...emptyChart('chain', 'Chain'), positions, moves: [...moves, end] } as unknown as Chart
 }
 const scoredAlong = (...of: Parameters<typeof chain>) => scoredOf(solved(chain(...of), { breakUp: null, seconds: 60 }))
@@ -30,7 +54,16 @@ const nonzero = (counts: Scored['ours']) => Object.fromEntries(Object.entries(co
 
 describe('what an exchange scores', () => {
   it('counts a takedown, a pass past the legs, and each control once', () => {
-    const { ours, theirs } = scoredAlong([['standing', 'even'], ['guard', 'even'], ['side', 'ours'], ['knee-ride', 'ours'], ['mount', 'ours']], ['takedown']) // prettier-ignore
+    const { ours, theirs } = scoredAlong(
+      [
+        ['standing', 'even'],
+        ['guard', 'even'],
+        ['side', 'ours'],
+        ['knee-ride', 'ours'],
+        ['mount', 'ours'],
+      ],
+      ['takedown'],
+    )
     expect(nonzero(ours)).toEqual({ takedown: 1, pass: 1, kneeRide: 1, mount: 1, controlSeconds: 7 })
     expect(nonzero(theirs)).toEqual({})
   })
@@ -47,14 +80,39 @@ describe('what an exchange scores', () => {
         ).ours,
       ),
     ).toEqual({})
-    const snapped = scoredAlong([['clinch', 'even'], ['headlock', 'ours'], ['turtle', 'ours'], ['headlock', 'ours'], ['turtle', 'ours']]) // prettier-ignore
+    const snapped = scoredAlong([
+      ['clinch', 'even'],
+      ['headlock', 'ours'],
+      ['turtle', 'ours'],
+      ['headlock', 'ours'],
+      ['turtle', 'ours'],
+    ])
     expect(snapped.ours.takedown).toBe(1)
   })
 
   it('counts a sweep from underneath to the top, and against us the other way about', () => {
-    expect(nonzero(scoredAlong([['guard', 'even', 'ours'], ['mount', 'ours']]).ours)).toEqual({ sweep: 1, mount: 1, controlSeconds: 3 }) // prettier-ignore
-    expect(nonzero(scoredAlong([['guard', 'even', 'ours'], ['back', 'ours']]).ours)).toEqual({ back: 1, controlSeconds: 3 }) // prettier-ignore
-    const lost = scoredAlong([['guard', 'even', 'ours'], ['side', 'theirs'], ['guard', 'even', 'ours'], ['side', 'theirs']]) // prettier-ignore
+    expect(
+      nonzero(
+        scoredAlong([
+          ['guard', 'even', 'ours'],
+          ['mount', 'ours'],
+        ]).ours,
+      ),
+    ).toEqual({ sweep: 1, mount: 1, controlSeconds: 3 })
+    expect(
+      nonzero(
+        scoredAlong([
+          ['guard', 'even', 'ours'],
+          ['back', 'ours'],
+        ]).ours,
+      ),
+    ).toEqual({ back: 1, controlSeconds: 3 })
+    const lost = scoredAlong([
+      ['guard', 'even', 'ours'],
+      ['side', 'theirs'],
+      ['guard', 'even', 'ours'],
+      ['side', 'theirs'],
+    ])
     expect(lost.theirs).toMatchObject({ pass: 2, sweep: 0 })
     const swept = scoredAlong([
       ['half-guard', 'even'],
@@ -133,7 +191,9 @@ function refereed(solution: Solution, random: () => number): Scored {
       const isGuard = ['guard', 'half-guard'].includes(family)
       const ahead = isGuard ? 'even' : position.ahead
       for (const side of ['ours', 'theirs'] as const) if (ahead !== side) counted[side].clear()
-      const isHeld = ['side', 'knee-ride', 'mount', 'north-south', 'turtle', 'ride', 'back', 'crucifix'].includes(family) && ahead !== 'even' // prettier-ignore
+      const isHeld =
+        ['side', 'knee-ride', 'mount', 'north-south', 'turtle', 'ride', 'back', 'crucifix'].includes(family) &&
+        ahead !== 'even'
       const below = position.orientation?.below === 'ours' ? 'guard ours' : 'guard theirs'
       if (isGuard) {
         if (where === 'feet' && below === 'guard theirs' && byTakedown) total.ours.takedown++
@@ -144,7 +204,8 @@ function refereed(solution: Solution, random: () => number): Scored {
         const other = side === 'ours' ? 'theirs' : 'ours'
         if (where === 'feet') total[side].takedown++
         if (where === `guard ${side}` && !['back', 'crucifix'].includes(family)) total[side].sweep++
-        if (where === `guard ${other}` && ['side', 'knee-ride', 'mount', 'north-south'].includes(family)) total[side].pass++ // prettier-ignore
+        if (where === `guard ${other}` && ['side', 'knee-ride', 'mount', 'north-south'].includes(family))
+          total[side].pass++
         const control = { 'knee-ride': 'kneeRide', mount: 'mount', back: 'back' }[family] as Score | undefined
         if (control && !counted[side].has(control) && !isStart) total[side][control]++
         if (control) counted[side].add(control)
@@ -160,7 +221,13 @@ function refereed(solution: Solution, random: () => number): Scored {
         if (where === 'held theirs') total.theirs.controlSeconds++
       },
       arrived: (state, action, outcome) =>
-        come(state, outcome !== NONE && outcomeKind[outcome] === OUTCOME.lands && index.moves[actionMove[action]]?.record.kind === 'takedown', false), // prettier-ignore
+        come(
+          state,
+          outcome !== NONE &&
+            outcomeKind[outcome] === OUTCOME.lands &&
+            index.moves[actionMove[action]]?.record.kind === 'takedown',
+          false,
+        ),
     })
   }
   for (const counts of [total.ours, total.theirs]) {
@@ -184,7 +251,17 @@ describe('exchanges that are refereed', () => {
     const one = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]
     const chart = produce(randomChart(seed, seed % 2 === 0), (draft) => {
       for (const position of draft.positions) {
-        position.family = one(['standing', 'guard', 'half-guard', 'side', 'mount', 'knee-ride', 'back', 'turtle', 'headlock']) // prettier-ignore
+        position.family = one([
+          'standing',
+          'guard',
+          'half-guard',
+          'side',
+          'mount',
+          'knee-ride',
+          'back',
+          'turtle',
+          'headlock',
+        ])
         if (random() < 0.5) position.orientation = { below: 'ours' }
       }
       for (const move of draft.moves) if (random() < 0.4) move.kind = 'takedown'

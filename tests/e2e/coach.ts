@@ -55,6 +55,8 @@ export async function nothingSerious(page: Page): Promise<void> {
     })
     const { violations } = await new AxeBuilder({ page }).analyze()
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    expect(serious.map(({ id, nodes }) => [page.url(), id, nodes.slice(0, 3).map(({ html }) => html.slice(0, 160))])).toEqual([]) // prettier-ignore
+    expect(
+      serious.map(({ id, nodes }) => [page.url(), id, nodes.slice(0, 3).map(({ html }) => html.slice(0, 160))]),
+    ).toEqual([])
   }
 }

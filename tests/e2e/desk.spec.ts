@@ -23,5 +23,7 @@ test('the Desk says first what to drill, and what is promised comes when it is d
   await stalls.focus()
   await page.keyboard.press('ArrowLeft')
   await settled(page)
-  await expect.poll(async () => Number((await worth(page)).replace(' per hundred', ''))).toBeGreaterThan(before + promised / 3) // prettier-ignore
+  await expect
+    .poll(async () => Number((await worth(page)).replace(' per hundred', '')))
+    .toBeGreaterThan(before + promised / 3)
 })

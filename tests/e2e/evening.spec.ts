@@ -21,7 +21,10 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.getByRole('link', { name: 'What if' }).click()
   const what = page.getByRole('region', { name: 'What if' })
   await what.getByRole('combobox', { name: 'What they use' }).fill('turns in under')
-  await page.getByRole('option', { name: /^Turns in under us/ }).first().click() // prettier-ignore
+  await page
+    .getByRole('option', { name: /^Turns in under us/ })
+    .first()
+    .click()
   await expect(what.locator('.said')).toContainText(/^\s*Then the start is worth \d+ instead of \d+/)
   await what.getByRole('button', { name: 'Plan for this' }).click()
   await expect.poll(() => worth(page)).not.toBe(usual)
@@ -29,8 +32,13 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
 
   // The plan, said.
   await page.getByRole('link', { name: 'The chain, said' }).click()
-  await expect(page.locator('#told-1')).toContainText('If they turn in under us (seven times of ten), go for the cross-face and pass') // prettier-ignore
-  await expect(page.getByRole('region', { name: 'When to give it up' }).getByRole('listitem').first()).toContainText('goes wrong', { timeout: 20_000 }) // prettier-ignore
+  await expect(page.locator('#told-1')).toContainText(
+    'If they turn in under us (seven times of ten), go for the cross-face and pass',
+  )
+  await expect(page.getByRole('region', { name: 'When to give it up' }).getByRole('listitem').first()).toContainText(
+    'goes wrong',
+    { timeout: 20_000 },
+  )
 
   // How sure that is: watched, and not given up.
   await page.getByRole('button', { name: 'How sure?' }).click()
@@ -53,7 +61,10 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
 
   // A round of what still leaks, tallied on the mat.
   await page.getByRole('link', { name: 'Desk' }).click()
-  await page.getByRole('region', { name: 'Worst leaks' }).getByRole('button', { name: /^A round of Closes the guard/ }).click() // prettier-ignore
+  await page
+    .getByRole('region', { name: 'Worst leaks' })
+    .getByRole('button', { name: /^A round of Closes the guard/ })
+    .click()
   const card = page.getByRole('article', { name: 'Closes the guard: what now?' })
   await expect(card).toContainText('Tap early, apply slowly, release at once.')
   for (let i = 0; i < 4; i++) await card.getByRole('button', { name: /^It worked/ }).click()
@@ -67,7 +78,9 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.getByRole('link', { name: 'Side by side' }).click()
   const side = page.getByRole('region', { name: 'Runs side by side' })
   await side.getByRole('checkbox', { name: 'From Turtle, at the flank' }).check()
-  const pinned = side.getByRole('article').filter({ has: page.getByRole('heading', { name: 'From Turtle, at the flank' }) }) // prettier-ignore
+  const pinned = side
+    .getByRole('article')
+    .filter({ has: page.getByRole('heading', { name: 'From Turtle, at the flank' }) })
   await expect(pinned).toContainText('Clock the collar')
   await expect(pinned).toContainText(/let go|loses the position/, { timeout: 20_000 })
   await page.getByRole('link', { name: 'The chain, said' }).click()

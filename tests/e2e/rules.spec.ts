@@ -37,7 +37,11 @@ test('a set is copied, changed and kept in the file, and points follow', async (
   await settled(page)
   const file = (await exported(page)) as { settings: { ruleSets: object[]; scenario: object } }
   expect(file.settings.ruleSets).toEqual([
-    expect.objectContaining({ name: 'Gi, points, copy', points: expect.objectContaining({ takedown: 20, mount: 4 }), forbids: expect.arrayContaining(['armlock']) }), // prettier-ignore
+    expect.objectContaining({
+      name: 'Gi, points, copy',
+      points: expect.objectContaining({ takedown: 20, mount: 4 }),
+      forbids: expect.arrayContaining(['armlock']),
+    }),
   ])
   expect(file.settings.scenario).toMatchObject({ rules: 'gi-points-copy', seconds: 360 })
 })

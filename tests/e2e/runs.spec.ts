@@ -7,7 +7,9 @@ test('the chain is said from the start, followed by its numbers, saved and print
   await page.getByRole('link', { name: 'Runs' }).click()
   const chain = page.getByRole('region', { name: 'The chain, said' })
   await expect(chain.getByRole('heading', { level: 1 })).toHaveText('The chain from Underhook, head clear')
-  await expect(chain.locator('#told-1')).toContainText('From underhook, head clear, snap from the underhook. Four times of ten it lands') // prettier-ignore
+  await expect(chain.locator('#told-1')).toContainText(
+    'From underhook, head clear, snap from the underhook. Four times of ten it lands',
+  )
   const paragraphs = chain.getByRole('article')
   const few = await paragraphs.count()
   await chain.getByLabel('How much is told').selectOption('0.9')
@@ -67,7 +69,9 @@ test('they beat us in five sentences, and once it is repaired they have to look 
   await openDemo(page)
   await page.goto('/#/runs/beat')
   const panel = page.getByRole('region', { name: 'How they would beat us' })
-  await expect(panel.getByText(/^First they .* twice as often .*With all of it the start is worth/)).toBeVisible({ timeout: 20_000 }) // prettier-ignore
+  await expect(panel.getByText(/^First they .* twice as often .*With all of it the start is worth/)).toBeVisible({
+    timeout: 20_000,
+  })
   await expect(panel.getByRole('listitem')).toHaveCount(3)
   const first = panel.getByRole('listitem').first()
   await first.getByRole('button').click()
@@ -115,7 +119,9 @@ test('from a leak to a round: the card is made, tallied, and the leak’s number
     .getByRole('region', { name: 'Loose ends' })
     .getByRole('button', { name: 'A round of Steps around' })
     .click()
-  await expect(page.getByRole('article', { name: 'Steps around: what now?' }).getByRole('link', { name: 'Name the answer' })).toBeVisible() // prettier-ignore
+  await expect(
+    page.getByRole('article', { name: 'Steps around: what now?' }).getByRole('link', { name: 'Name the answer' }),
+  ).toBeVisible()
   await page.evaluate(() => (window.print = () => undefined))
   await page.getByRole('button', { name: 'Print, four to a page' }).click()
   await page.emulateMedia({ media: 'print' })
@@ -136,7 +142,9 @@ test('forty seconds left and someone who always turns in: what if, and what the 
     .click()
   await panel.getByLabel('Left on the clock').fill('0:40')
   await panel.getByLabel('Left on the clock').press('Enter')
-  await expect(panel.getByText(/^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish/)).toBeVisible() // prettier-ignore
+  await expect(
+    panel.getByText(/^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish/),
+  ).toBeVisible()
   const first = panel.locator('.said')
   const twice = await first.textContent()
   await panel.getByLabel('What we cannot use').selectOption('right-hand')
@@ -145,7 +153,9 @@ test('forty seconds left and someone who always turns in: what if, and what the 
   await expect(panel).toContainText('nothing of it changes the chart')
   expect(await worth(page)).toBe(before)
   const depends = page.getByRole('region', { name: 'What the start depends on' })
-  await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/, { timeout: 20_000 }) // prettier-ignore
+  await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/, {
+    timeout: 20_000,
+  })
 })
 
 test('runs stand side by side with what sets them apart, one kept from the chain, with notes', async ({ page }) => {
@@ -197,7 +207,9 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   await expect(commit).toContainText(/It would be worth [\d.]+ in a hundred/, { timeout: 20_000 })
   await commit.getByLabel('Moves may be only shown').check()
   await expect.poll(() => worth(page)).not.toBe(before)
-  await expect(commit.getByRole('list', { name: 'What is only shown' })).toContainText(/Spin behind is shown \d+ times in 100/) // prettier-ignore
+  await expect(commit.getByRole('list', { name: 'What is only shown' })).toContainText(
+    /Spin behind is shown \d+ times in 100/,
+  )
   await commit.getByLabel('Only shown, they react: times').fill('many')
   await commit.getByLabel('Only shown, they react: times').press('Enter')
   await expect(page.locator('.toast')).toContainText('A factor from 0 to 10')

@@ -22,7 +22,10 @@ test('an entry is found by what one sees, read, and brought in with what it need
   await openDemo(page)
   await page.getByRole('link', { name: 'Shelf' }).click()
   await page.getByLabel('Search the Shelf').fill('pushes my face')
-  await page.getByRole('region', { name: 'On the Shelf' }).getByRole('button', { name: /Straight armlock on the arm/ }).click() // prettier-ignore
+  await page
+    .getByRole('region', { name: 'On the Shelf' })
+    .getByRole('button', { name: /Straight armlock on the arm/ })
+    .click()
   const detail = page.getByRole('complementary', { name: 'In detail' })
   await expect(detail).toContainText('elbow')
   await expect(detail).toContainText('tap')
@@ -77,7 +80,9 @@ test('rules take out what they forbid: the number follows, and the move says why
   await page.getByLabel('Rules').selectOption('juniors')
   await expect.poll(() => worth(page)).not.toBe(free)
   await page.goto('/#/worksheet/side-control-head-and-far-arm')
-  await expect(page.locator('[data-row="americana"]').first()).toContainText('not allowed, Juniors: positions only: armlocks') // prettier-ignore
+  await expect(page.locator('[data-row="americana"]').first()).toContainText(
+    'not allowed, Juniors: positions only: armlocks',
+  )
   await page.getByLabel('Rules').selectOption('')
   await expect.poll(() => worth(page)).toBe(free)
   await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
@@ -166,9 +171,13 @@ test('a part of a chart is published, exported, put in the bin and taken in agai
   await page.getByRole('button', { name: /^Tuesday/ }).click()
   await list.getByRole('button', { name: 'Remove' }).click()
   await expect(page.getByText('Tuesday is in the bin:')).toBeVisible()
-  await page.getByLabel('Shelf file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{}') }) // prettier-ignore
+  await page
+    .getByLabel('Shelf file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{}') })
   await expect(own.getByRole('alert')).toContainText('x.json was not taken in')
-  await page.getByLabel('Shelf file').setInputFiles({ name: 't.json', mimeType: 'application/json', buffer: Buffer.from(text) }) // prettier-ignore
+  await page
+    .getByLabel('Shelf file')
+    .setInputFiles({ name: 't.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await expect(list.getByRole('heading', { name: 'Tuesday' })).toBeVisible()
   await page.getByRole('button', { name: 'bring back' }).click()
   await expect(page.getByRole('button', { name: /^Tuesday/ })).toHaveCount(2)

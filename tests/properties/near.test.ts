@@ -28,7 +28,9 @@ function others(chart: Chart, index: Parameters<typeof looseEndsOf>[0], random: 
     ...targets.map((target) => withShifted(chart, target, { of: 'lands' }, random() < 0.5 ? -0.1 : -1)),
     ...targets.map((target) => withShifted(chart, target, { of: 'stalls' }, 2 * random() - 1)),
     ...targets.map((target) => withShifted(chart, target, { of: 'reaction', reaction: reaction() }, 2 * random() - 1)),
-    ...targets.map((target) => withTries(chart, target, ({ lands, stalls }) => ({ ...(lands ? { lands } : {}), stalls: (stalls ?? 0) + 1 }))), // prettier-ignore
+    ...targets.map((target) =>
+      withTries(chart, target, ({ lands, stalls }) => ({ ...(lands ? { lands } : {}), stalls: (stalls ?? 0) + 1 })),
+    ),
     ...looseEndsOf(index).map((end) => withoutLooseEnd(chart, end)),
     { ...chart, moves: chart.moves.slice(1), answers: chart.answers.filter(({ move }) => move !== chart.moves[0].id) },
     { ...chart, positions: chart.positions.map((one) => ({ ...one, breakUp: 7 })) },

@@ -16,7 +16,8 @@ import { taken } from '../reference/taken'
 const FACTORS: ProbeFactors = { lands: 0.3, stalls: 1.5, reactions: 1.2 }
 
 function shown({ lands = 0, stalls = 0, elsewhere, reactions }: Tries, by: ProbeFactors): Tries {
-  const times = (map: Record<string, number> = {}, factor: number) => Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * factor])) // prettier-ignore
+  const times = (map: Record<string, number> = {}, factor: number) =>
+    Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * factor]))
   return {
     ...{ lands: lands * by.lands, stalls: stalls * by.stalls },
     ...{ elsewhere: times(elsewhere, by.lands), reactions: times(reactions, by.reactions) },
@@ -61,9 +62,16 @@ describe('moves that may be only shown', () => {
   it.each([3, 4, 7, 11, 19, 23])('is chosen as enumerating every choice finds it best, chart %i', (seed) => {
     const chart = randomChart(seed, false)
     // Where nothing is tried again worse and there is no clock, a place has one best choice: each way to try each move.
-    const plainScenario: Scenario = scenarioOf(chart, { ...randomScenario(chart, seed, false), repeat: 1, sharpness: 0 }) // prettier-ignore
+    const plainScenario: Scenario = scenarioOf(chart, {
+      ...randomScenario(chart, seed, false),
+      repeat: 1,
+      sharpness: 0,
+    })
     const tries = chart.moves.length + chart.answers.length
-    const worths = Array.from({ length: 2 ** tries }, (_, picked) => startWorth(asPicked(chart, picked), plainScenario) ?? NaN) // prettier-ignore
+    const worths = Array.from(
+      { length: 2 ** tries },
+      (_, picked) => startWorth(asPicked(chart, picked), plainScenario) ?? NaN,
+    )
     const found = startWorth(chart, { ...plainScenario, probe: FACTORS })!
     expect(found).toBeCloseTo(Math.max(...worths), 6)
     expect(found).toBeGreaterThanOrEqual(worths[0] - 1e-7)

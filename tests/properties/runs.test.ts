@@ -38,11 +38,13 @@ function waysOf(game: Game, a: number) {
   for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
     const to = game.outcomeState[o]
     const kind = outcomeKind[o]
-    if (kind === OUTCOME.reaction) ways.push({ step: { ...(move ? { move } : {}), reaction: index.reactions[outcomeReaction[o]].record.id }, to }) // prettier-ignore
+    if (kind === OUTCOME.reaction)
+      ways.push({ step: { ...(move ? { move } : {}), reaction: index.reactions[outcomeReaction[o]].record.id }, to })
     else if (!move) ways.push({ step: {}, to })
     else if (kind === OUTCOME.stalls) ways.push({ step: { move, stalls: true }, to })
     else if (kind === OUTCOME.lands) ways.push({ step: { move }, to })
-    else if (to >= TERMINALS) ways.push({ step: { move, elsewhere: index.positions[groupPlace[game.stateGroup[to]]].record.id }, to }) // prettier-ignore
+    else if (to >= TERMINALS)
+      ways.push({ step: { move, elsewhere: index.positions[groupPlace[game.stateGroup[to]]].record.id }, to })
   }
   return ways
 }

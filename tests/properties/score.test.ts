@@ -24,7 +24,10 @@ const FAULTS: Record<Exclude<RemarkKind, 'sides'>, (sequence: Sequence) => strin
     return `two-jobs ${n + 1}`
   },
   missing: ({ chart, on }) => {
-    const n = on.findIndex((holds, i) => i > 1 && i < LENGTH && holds.some((id) => on[i - 1].includes(id) && !chart.moves[i].needs?.includes(id))) // prettier-ignore
+    const n = on.findIndex(
+      (holds, i) =>
+        i > 1 && i < LENGTH && holds.some((id) => on[i - 1].includes(id) && !chart.moves[i].needs?.includes(id)),
+    )
     if (n < 0) return null
     const lost = on[n].find((id) => on[n - 1].includes(id) && !chart.moves[n].needs?.includes(id))!
     chart.moves[n - 1].drops = [...(chart.moves[n - 1].drops ?? []), lost]
@@ -100,7 +103,8 @@ describe('a run that is played through', () => {
       const { sequence, random } = draw(seed)
       // Nothing is said of what is let go: settling alone must see to it.
       for (const one of sequence.chart.moves) delete one.drops
-      for (const one of sequence.chart.positions) if (random() < 0.3) one.holds = [sequence.chart.holds![Math.floor(random() * LENGTH)].id] // prettier-ignore
+      for (const one of sequence.chart.positions)
+        if (random() < 0.3) one.holds = [sequence.chart.holds![Math.floor(random() * LENGTH)].id]
       for (const { holds } of play(sequence.chart, sequence.run).beats) {
         const limbs = holds.flatMap((id) => {
           const hold = sequence.chart.holds!.find((one) => one.id === id)!

@@ -42,7 +42,9 @@ describe.each(sequences)('a run from the other side: $id', ({ chart, id }) => {
         const across = ROWS.find((one) => one.by === row.by && one.limb === mirrorText(row.limb))!
         expect(limbState(across, other)).toBe(limbState(row, on))
       }
-      expect(controlsOf(new HoldTable(seen.holds!), there[i].holds)).toEqual(controlsOf(new HoldTable(chart.holds!), holds)) // prettier-ignore
+      expect(controlsOf(new HoldTable(seen.holds!), there[i].holds)).toEqual(
+        controlsOf(new HoldTable(chart.holds!), holds),
+      )
     })
   })
 
@@ -80,7 +82,9 @@ describe.each(sequences)('the lines of a score: $id', ({ chart, id }) => {
     beats.forEach(({ holds }, beat) => {
       for (const hold of holdsOf(chart, holds)) {
         const { holds: doing, held } = rowsWith(hold)
-        const shown = lines.filter(({ bars }) => bars.some((bar) => bar.hold.id === hold.id && bar.from <= beat && beat <= bar.to)) // prettier-ignore
+        const shown = lines.filter(({ bars }) =>
+          bars.some((bar) => bar.hold.id === hold.id && bar.from <= beat && beat <= bar.to),
+        )
         const names = (rows: readonly Row[]) => [...new Set(rows.map(({ by, limb }) => `${by} ${limb}`))].sort()
         expect(names(shown.map(({ row }) => row))).toEqual(names([...doing, ...(held ? [held] : [])]))
       }
@@ -88,7 +92,9 @@ describe.each(sequences)('the lines of a score: $id', ({ chart, id }) => {
     for (const { bars, lanes } of lines) {
       for (const one of bars) {
         expect(one.lane).toBeLessThan(lanes)
-        const clash = bars.filter((other) => other !== one && other.lane === one.lane && other.from <= one.to && one.from <= other.to) // prettier-ignore
+        const clash = bars.filter(
+          (other) => other !== one && other.lane === one.lane && other.from <= one.to && one.from <= other.to,
+        )
         expect(clash).toEqual([])
       }
     }

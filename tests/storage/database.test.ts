@@ -43,7 +43,18 @@ test('how a chart was looked at is forgotten with it, and with no other', async 
 
 test('a shelf of one’s own is kept, put in the bin, brought back and forgotten', async () => {
   const db = await openDatabase('own-shelves')
-  const region = { id: 'mine', title: 'Mine', positions: [], holds: [], moves: [], reactions: [], answers: [], rules: [], variants: [], cautions: [] } // prettier-ignore
+  const region = {
+    id: 'mine',
+    title: 'Mine',
+    positions: [],
+    holds: [],
+    moves: [],
+    reactions: [],
+    answers: [],
+    rules: [],
+    variants: [],
+    cautions: [],
+  }
   await addShelf(db, region)
   await expect(addShelf(db, region)).rejects.toThrow()
   await setShelfRemoved(db, 'mine', 5)

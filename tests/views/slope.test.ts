@@ -27,7 +27,12 @@ const scene = drawScene({
 
 describe('keys on the Slope', () => {
   const item = { kind: 'place', place: 'scarf-hold' } as const
-  const escape = { kind: 'escape', move: 'americana', position: 'side-control-head-and-far-arm', reaction: 'bridges-over-us' } as Item // prettier-ignore
+  const escape = {
+    kind: 'escape',
+    move: 'americana',
+    position: 'side-control-head-and-far-arm',
+    reaction: 'bridges-over-us',
+  } as Item
   const move = { kind: 'move', move: 'americana' } as Item
 
   function press(key: string, at: Item | undefined, held: Partial<KeyboardEvent> = {}) {
@@ -35,11 +40,32 @@ describe('keys on the Slope', () => {
     const say =
       (name: string) =>
       (...with_: unknown[]) =>
-        void done.push([name, ...with_.map((one) => (typeof one === 'object' ? (one as { for: string }).for : one))].join(' ')) // prettier-ignore
-    const names = ['into', 'back', 'aside', 'land', 'home', 'open', 'ask', 'remove', 'push', 'toggle', 'clear', 'zoom', 'pan', 'panel', 'focusHere'] as const // prettier-ignore
+        void done.push(
+          [name, ...with_.map((one) => (typeof one === 'object' ? (one as { for: string }).for : one))].join(' '),
+        )
+    const names = [
+      'into',
+      'back',
+      'aside',
+      'land',
+      'home',
+      'open',
+      'ask',
+      'remove',
+      'push',
+      'toggle',
+      'clear',
+      'zoom',
+      'pan',
+      'panel',
+      'focusHere',
+    ] as const
     const deeds = Object.fromEntries(names.map((name) => [name, say(name)])) as unknown as Deeds
     deeds.at = () => at
-    const taken = onSlopeKey({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held } as KeyboardEvent, deeds) // prettier-ignore
+    const taken = onSlopeKey(
+      { key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held } as KeyboardEvent,
+      deeds,
+    )
     expect(taken).toBe(done.length > 0)
     return done[0]
   }

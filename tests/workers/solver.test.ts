@@ -278,13 +278,26 @@ describe('what a run is worth', () => {
     const figures = solve(open(), scenario)
     worker.receive({ kind: 'along', ticket: 10, run })
     const { positions } = (figures as { figures: Figures }).figures
-    expect(sent.pop()).toEqual({ kind: 'worths', ticket: 10, worths: [positions['side' as never].value, expect.any(Number)] }) // prettier-ignore
+    expect(sent.pop()).toEqual({
+      kind: 'worths',
+      ticket: 10,
+      worths: [positions['side' as never].value, expect.any(Number)],
+    })
   })
 
   it('is heard by who asked, and by nobody once the worker has gone', async () => {
     const asked: ToSolver[] = []
-    const worker: WorkerLike<ToSolver, FromSolver> = { postMessage: (message) => void asked.push(message), terminate: () => undefined, onmessage: null, onerror: null } // prettier-ignore
-    const client = new SolverClient(() => worker, { figures: () => undefined, problems: () => undefined, busy: () => undefined }) // prettier-ignore
+    const worker: WorkerLike<ToSolver, FromSolver> = {
+      postMessage: (message) => void asked.push(message),
+      terminate: () => undefined,
+      onmessage: null,
+      onerror: null,
+    }
+    const client = new SolverClient(() => worker, {
+      figures: () => undefined,
+      problems: () => undefined,
+      busy: () => undefined,
+    })
     const heard = client.along(run)
     const { ticket } = asked[0]
     worker.onmessage!({ data: { kind: 'worths', ticket, worths: [0.5, 0.75] } } as MessageEvent<FromSolver>)

@@ -60,7 +60,17 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     level: 'first year of training',
     rounds: { count: 1, seconds: 300 },
     points: { ...COMMON, mount: 4, back: 4 },
-    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'groin-split', 'mouth-covering', 'wrist-lock', 'slam', 'scissor-takedown', 'strikes'], // prettier-ignore
+    forbids: [
+      'neck-crank',
+      'spine-lock',
+      'twisting-leg-lock',
+      'groin-split',
+      'mouth-covering',
+      'wrist-lock',
+      'slam',
+      'scissor-takedown',
+      'strikes',
+    ],
     notes: `For training groups: what gives little warning is out. ${CHECK}`,
   },
   {
@@ -70,7 +80,19 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     rounds: { count: 1, seconds: 240 },
     points: { ...COMMON, mount: 4, back: 4 },
     noFinish: true,
-    forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'groin-split', 'mouth-covering', 'wrist-lock', 'slam', 'scissor-takedown', 'strikes', 'choke', 'armlock'], // prettier-ignore
+    forbids: [
+      'neck-crank',
+      'spine-lock',
+      'twisting-leg-lock',
+      'groin-split',
+      'mouth-covering',
+      'wrist-lock',
+      'slam',
+      'scissor-takedown',
+      'strikes',
+      'choke',
+      'armlock',
+    ],
     notes: `Control is the goal; no finish is tried. ${CHECK}`,
   },
 ]

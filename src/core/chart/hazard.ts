@@ -36,7 +36,8 @@ export function cautionLines(moves: readonly Cautioned[]): string[] {
   }
   const lines = [...byPart].map(([part, all]) => {
     const names = [...new Set(all.map(({ name }) => name))].join(', ')
-    const heed = all.find(({ hazard }) => hazard?.tap)?.hazard?.tap ?? all.find(({ hazard }) => hazard?.caution)?.hazard?.caution // prettier-ignore
+    const heed =
+      all.find(({ hazard }) => hazard?.tap)?.hazard?.tap ?? all.find(({ hazard }) => hazard?.caution)?.hazard?.caution
     return `${part[0].toUpperCase()}${part.slice(1)}: ${names}.${heed ? ` ${heed.replace(/\.?$/, '.')}` : ''}`
   })
   return lines.length ? [...lines, ALWAYS] : []

@@ -76,14 +76,21 @@ const MARK = 18
 /** The pose as it is for this orientation: turned over the frame's axis, left and right changed, where it is the other side. */
 function posed({ turns, leads }: FramePoses, pose: Pose, orientation: Orientation, by: Person, over: Person): Pose {
   if (leads) return orientation[by === 'ours' ? 'lead' : 'theirLead'] === 'left' ? turnedOver(pose, 'y') : pose
-  const side = turns && orientation[over === 'ours' ? turns.fact : theirKey(turns.fact)] // prettier-ignore
+  const side = turns && orientation[over === 'ours' ? turns.fact : theirKey(turns.fact)]
   return side && side !== turns.drawnFor ? turnedOver(pose, turns.axis) : pose
 }
 
 function turnedOver({ head, shoulders, hips, hands, feet, ...rest }: Pose, axis: 'x' | 'y'): Pose {
   const over = ([x, y]: Point): Point => (axis === 'x' ? [2 * 160 - x, y] : [x, HEIGHT - y])
   const pair = ([left, right]: Pose['hands']): Pose['hands'] => [over(right), over(left)]
-  return { ...rest, head: over(head), shoulders: pair(shoulders), hips: pair(hips), hands: pair(hands), feet: pair(feet) } // prettier-ignore
+  return {
+    ...rest,
+    head: over(head),
+    shoulders: pair(shoulders),
+    hips: pair(hips),
+    hands: pair(hands),
+    feet: pair(feet),
+  }
 }
 
 const resting = (by: Person, pose: Pose): Body => bodyOf(by, pose, [], {})
@@ -144,7 +151,10 @@ const mean = (...points: Point[]): Point => [
   points.reduce((sum, [x]) => sum + x, 0) / points.length,
   points.reduce((sum, [, y]) => sum + y, 0) / points.length,
 ]
-const between = ([ax, ay]: Point, [bx, by]: Point, share = 0.5): Point => [ax + (bx - ax) * share, ay + (by - ay) * share] // prettier-ignore
+const between = ([ax, ay]: Point, [bx, by]: Point, share = 0.5): Point => [
+  ax + (bx - ax) * share,
+  ay + (by - ay) * share,
+]
 
 /** Where a hold is: on the part of the other that it is on; one that is merely placed, at the limb that it is of. */
 function contact(hold: Hold, bodies: Record<Person, Body>): Point {
@@ -168,7 +178,8 @@ function pointOn(on: string | undefined, body: Body): Point | undefined {
   const word = on!.replace(/^(left|right)-/, '')
   const [side] = held.split('-')
   const [shoulders, hips] = [mean(body.trunk[0], body.trunk[1]), mean(body.trunk[2], body.trunk[3])]
-  if (held === 'head') return word === 'neck' || word === 'throat' || word === 'collar' ? between(body.head, shoulders, 0.55) : body.head // prettier-ignore
+  if (held === 'head')
+    return word === 'neck' || word === 'throat' || word === 'collar' ? between(body.head, shoulders, 0.55) : body.head
   if (held === 'chest') return trunkPoint(word, on!.startsWith('left'), on!.startsWith('right'), body, shoulders, hips)
   const [thigh, arm] = [body.limbs[side === 'right' ? 3 : 2], body.limbs[side === 'right' ? 1 : 0]]
   if (word === 'thigh') return between(thigh[0], thigh[1], 0.6)
@@ -178,7 +189,8 @@ function pointOn(on: string | undefined, body: Body): Point | undefined {
 }
 
 function trunkPoint(word: string, isLeft: boolean, isRight: boolean, body: Body, shoulders: Point, hips: Point): Point {
-  if (word === 'armpit' && (isLeft || isRight)) return between(body.trunk[isLeft ? 0 : 1], body.trunk[isLeft ? 3 : 2], 0.25) // prettier-ignore
+  if (word === 'armpit' && (isLeft || isRight))
+    return between(body.trunk[isLeft ? 0 : 1], body.trunk[isLeft ? 3 : 2], 0.25)
   const down = { belly: 0.6, waist: 0.75, belt: 0.8, hips: 0.95, ribs: 0.45, back: 0.4, spine: 0.4 }[word] ?? 0.3
   return between(shoulders, hips, down)
 }

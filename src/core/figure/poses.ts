@@ -34,35 +34,83 @@ export interface FramePoses {
 
 const lying = (dx = 0): Pose => ({
   head: [60 + dx, 110],
-  shoulders: [[94 + dx, 86], [94 + dx, 134]], // prettier-ignore
-  hips: [[166 + dx, 93], [166 + dx, 127]], // prettier-ignore
-  hands: [[120 + dx, 54], [120 + dx, 166]], // prettier-ignore
-  feet: [[258 + dx, 86], [258 + dx, 134]], // prettier-ignore
+  shoulders: [
+    [94 + dx, 86],
+    [94 + dx, 134],
+  ],
+  hips: [
+    [166 + dx, 93],
+    [166 + dx, 127],
+  ],
+  hands: [
+    [120 + dx, 54],
+    [120 + dx, 166],
+  ],
+  feet: [
+    [258 + dx, 86],
+    [258 + dx, 134],
+  ],
 })
 
 const onAllFours: Pose = {
   head: [78, 100],
-  shoulders: [[110, 122], [110, 78]], // prettier-ignore
-  hips: [[182, 118], [182, 82]], // prettier-ignore
-  hands: [[84, 146], [84, 54]], // prettier-ignore
-  feet: [[232, 128], [232, 72]], // prettier-ignore
+  shoulders: [
+    [110, 122],
+    [110, 78],
+  ],
+  hips: [
+    [182, 118],
+    [182, 82],
+  ],
+  hands: [
+    [84, 146],
+    [84, 54],
+  ],
+  feet: [
+    [232, 128],
+    [232, 72],
+  ],
 }
 
 export const POSES: Record<string, FramePoses> = {
   back: {
     under: {
       head: [160, 62],
-      shoulders: [[187, 94], [133, 94]], // prettier-ignore
-      hips: [[180, 158], [140, 158]], // prettier-ignore
-      hands: [[214, 142], [106, 142]], // prettier-ignore
-      feet: [[214, 212], [106, 212]], // prettier-ignore
+      shoulders: [
+        [187, 94],
+        [133, 94],
+      ],
+      hips: [
+        [180, 158],
+        [140, 158],
+      ],
+      hands: [
+        [214, 142],
+        [106, 142],
+      ],
+      feet: [
+        [214, 212],
+        [106, 212],
+      ],
     },
     over: {
       head: [192, 48],
-      shoulders: [[204, 86], [116, 86]], // prettier-ignore
-      hips: [[196, 166], [124, 166]], // prettier-ignore
-      hands: [[196, 126], [124, 126]], // prettier-ignore
-      feet: [[222, 196], [98, 196]], // prettier-ignore
+      shoulders: [
+        [204, 86],
+        [116, 86],
+      ],
+      hips: [
+        [196, 166],
+        [124, 166],
+      ],
+      hands: [
+        [196, 126],
+        [124, 126],
+      ],
+      feet: [
+        [222, 196],
+        [98, 196],
+      ],
     },
     turns: { fact: 'over', drawnFor: 'right', axis: 'x' },
     isBehind: true,
@@ -71,10 +119,22 @@ export const POSES: Record<string, FramePoses> = {
     under: lying(),
     over: {
       head: [112, 72],
-      shoulders: [[92, 102], [142, 102]], // prettier-ignore
-      hips: [[100, 176], [136, 176]], // prettier-ignore
-      hands: [[60, 76], [178, 84]], // prettier-ignore
-      feet: [[76, 214], [164, 214]], // prettier-ignore
+      shoulders: [
+        [92, 102],
+        [142, 102],
+      ],
+      hips: [
+        [100, 176],
+        [136, 176],
+      ],
+      hands: [
+        [60, 76],
+        [178, 84],
+      ],
+      feet: [
+        [76, 214],
+        [164, 214],
+      ],
     },
     turns: { fact: 'near', drawnFor: 'right', axis: 'y' },
   },
@@ -82,10 +142,22 @@ export const POSES: Record<string, FramePoses> = {
     under: lying(),
     over: {
       head: [120, 142],
-      shoulders: [[96, 154], [146, 154]], // prettier-ignore
-      hips: [[104, 182], [140, 182]], // prettier-ignore
-      hands: [[80, 116], [172, 128]], // prettier-ignore
-      feet: [[62, 208], [196, 176]], // prettier-ignore
+      shoulders: [
+        [96, 154],
+        [146, 154],
+      ],
+      hips: [
+        [104, 182],
+        [140, 182],
+      ],
+      hands: [
+        [80, 116],
+        [172, 128],
+      ],
+      feet: [
+        [62, 208],
+        [196, 176],
+      ],
     },
     turns: { fact: 'near', drawnFor: 'right', axis: 'y' },
   },
@@ -93,44 +165,98 @@ export const POSES: Record<string, FramePoses> = {
     under: lying(),
     over: {
       head: [112, 110],
-      shoulders: [[142, 138], [142, 82]], // prettier-ignore
-      hips: [[200, 132], [200, 88]], // prettier-ignore
-      hands: [[86, 178], [86, 42]], // prettier-ignore
-      feet: [[240, 164], [240, 56]], // prettier-ignore
+      shoulders: [
+        [142, 138],
+        [142, 82],
+      ],
+      hips: [
+        [200, 132],
+        [200, 88],
+      ],
+      hands: [
+        [86, 178],
+        [86, 42],
+      ],
+      feet: [
+        [240, 164],
+        [240, 56],
+      ],
     },
   },
   'north-south': {
     under: lying(52),
     over: {
       head: [216, 110],
-      shoulders: [[186, 82], [186, 138]], // prettier-ignore
-      hips: [[112, 88], [112, 132]], // prettier-ignore
-      hands: [[208, 52], [208, 168]], // prettier-ignore
-      feet: [[30, 76], [30, 144]], // prettier-ignore
+      shoulders: [
+        [186, 82],
+        [186, 138],
+      ],
+      hips: [
+        [112, 88],
+        [112, 132],
+      ],
+      hands: [
+        [208, 52],
+        [208, 168],
+      ],
+      feet: [
+        [30, 76],
+        [30, 144],
+      ],
     },
   },
   guard: {
     under: {
       ...lying(-16),
-      feet: [[236, 52], [236, 168]], // prettier-ignore
-      hands: [[128, 62], [128, 158]], // prettier-ignore
+      feet: [
+        [236, 52],
+        [236, 168],
+      ],
+      hands: [
+        [128, 62],
+        [128, 158],
+      ],
     },
     over: {
       head: [112, 110],
-      shoulders: [[144, 136], [144, 84]], // prettier-ignore
-      hips: [[208, 128], [208, 92]], // prettier-ignore
-      hands: [[92, 156], [92, 64]], // prettier-ignore
-      feet: [[272, 142], [272, 78]], // prettier-ignore
+      shoulders: [
+        [144, 136],
+        [144, 84],
+      ],
+      hips: [
+        [208, 128],
+        [208, 92],
+      ],
+      hands: [
+        [92, 156],
+        [92, 64],
+      ],
+      feet: [
+        [272, 142],
+        [272, 78],
+      ],
     },
   },
   turtle: {
     under: onAllFours,
     over: {
       head: [142, 84],
-      shoulders: [[120, 112], [168, 112]], // prettier-ignore
-      hips: [[126, 178], [162, 178]], // prettier-ignore
-      hands: [[92, 92], [196, 100]], // prettier-ignore
-      feet: [[104, 214], [186, 214]], // prettier-ignore
+      shoulders: [
+        [120, 112],
+        [168, 112],
+      ],
+      hips: [
+        [126, 178],
+        [162, 178],
+      ],
+      hands: [
+        [92, 92],
+        [196, 100],
+      ],
+      feet: [
+        [104, 214],
+        [186, 214],
+      ],
     },
     turns: { fact: 'near', drawnFor: 'left', axis: 'y' },
   },
@@ -138,27 +264,63 @@ export const POSES: Record<string, FramePoses> = {
     under: onAllFours,
     over: {
       head: [152, 66],
-      shoulders: [[128, 92], [176, 98]], // prettier-ignore
-      hips: [[138, 162], [172, 166]], // prettier-ignore
-      hands: [[98, 62], [164, 58]], // prettier-ignore
-      feet: [[70, 176], [96, 200]], // prettier-ignore
+      shoulders: [
+        [128, 92],
+        [176, 98],
+      ],
+      hips: [
+        [138, 162],
+        [172, 166],
+      ],
+      hands: [
+        [98, 62],
+        [164, 58],
+      ],
+      feet: [
+        [70, 176],
+        [96, 200],
+      ],
     },
     turns: { fact: 'hooked', drawnFor: 'left', axis: 'y' },
   },
   headlock: {
     under: {
       head: [188, 110],
-      shoulders: [[152, 86], [152, 134]], // prettier-ignore
-      hips: [[80, 92], [80, 128]], // prettier-ignore
-      hands: [[196, 66], [196, 154]], // prettier-ignore
-      feet: [[28, 82], [28, 138]], // prettier-ignore
+      shoulders: [
+        [152, 86],
+        [152, 134],
+      ],
+      hips: [
+        [80, 92],
+        [80, 128],
+      ],
+      hands: [
+        [196, 66],
+        [196, 154],
+      ],
+      feet: [
+        [28, 82],
+        [28, 138],
+      ],
     },
     over: {
       head: [158, 110],
-      shoulders: [[202, 136], [202, 84]], // prettier-ignore
-      hips: [[266, 128], [266, 92]], // prettier-ignore
-      hands: [[152, 160], [152, 60]], // prettier-ignore
-      feet: [[316, 142], [316, 78]], // prettier-ignore
+      shoulders: [
+        [202, 136],
+        [202, 84],
+      ],
+      hips: [
+        [266, 128],
+        [266, 92],
+      ],
+      hands: [
+        [152, 160],
+        [152, 60],
+      ],
+      feet: [
+        [316, 142],
+        [316, 78],
+      ],
     },
     turns: { fact: 'choking', drawnFor: 'left', axis: 'y' },
   },
@@ -166,18 +328,42 @@ export const POSES: Record<string, FramePoses> = {
     over: {
       stands: true,
       head: [106, 110],
-      shoulders: [[100, 80], [100, 140]], // prettier-ignore
-      hips: [[88, 94], [88, 126]], // prettier-ignore
-      hands: [[150, 84], [150, 146]], // prettier-ignore
-      feet: [[74, 86], [126, 120]], // prettier-ignore
+      shoulders: [
+        [100, 80],
+        [100, 140],
+      ],
+      hips: [
+        [88, 94],
+        [88, 126],
+      ],
+      hands: [
+        [150, 84],
+        [150, 146],
+      ],
+      feet: [
+        [74, 86],
+        [126, 120],
+      ],
     },
     under: {
       stands: true,
       head: [214, 110],
-      shoulders: [[220, 140], [220, 80]], // prettier-ignore
-      hips: [[232, 126], [232, 94]], // prettier-ignore
-      hands: [[172, 146], [172, 72]], // prettier-ignore
-      feet: [[246, 134], [194, 100]], // prettier-ignore
+      shoulders: [
+        [220, 140],
+        [220, 80],
+      ],
+      hips: [
+        [232, 126],
+        [232, 94],
+      ],
+      hands: [
+        [172, 146],
+        [172, 72],
+      ],
+      feet: [
+        [246, 134],
+        [194, 100],
+      ],
     },
     leads: true,
   },

@@ -26,7 +26,8 @@ export function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
   const counts = new Map(now.reactions)
   const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])
   const isNew = now.reactions.length > reactions.filter(([, n]) => n > 0).length
-  const goesElsewhere = now.elsewhere.length === were.elsewhere.length && now.elsewhere.every(([to], i) => to === were.elsewhere[i][0]) // prettier-ignore
+  const goesElsewhere =
+    now.elsewhere.length === were.elsewhere.length && now.elsewhere.every(([to], i) => to === were.elsewhere[i][0])
   const landsAsWell = now.lands > 0 === were.lands > 0 && (now.stalls === 0 || were.stalls > 0)
   return isNew || !goesElsewhere || !landsAsWell ? null : { ...now, reactions }
 }

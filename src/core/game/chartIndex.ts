@@ -135,7 +135,9 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
  */
 function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }: Allowed): void {
   const shown = new Map<number, { move: number; factors: ProbeFactors }>()
-  const met = new Set(reactions.flatMap(({ answers }) => answers.filter(({ tries }) => tries.reactions.length).map(({ move }) => move))) // prettier-ignore
+  const met = new Set(
+    reactions.flatMap(({ answers }) => answers.filter(({ tries }) => tries.reactions.length).map(({ move }) => move)),
+  )
   for (const [full, move] of [...moves.entries()]) {
     const factors = probeOf(move.record.probe, probe)
     if (!factors || !(move.tries.reactions.length || met.has(full))) continue

@@ -46,7 +46,10 @@ export const isProbe = ({ meaning }: Game, a: number): boolean =>
 export function waysOf(game: Game, g: number, wanted: { move: number } | { answer: number }): number[] {
   const found: number[] = []
   for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-    const is = 'move' in wanted ? inFull(game, game.meaning.actionMove[a]) === wanted.move : game.meaning.actionAnswer[a] === wanted.answer // prettier-ignore
+    const is =
+      'move' in wanted
+        ? inFull(game, game.meaning.actionMove[a]) === wanted.move
+        : game.meaning.actionAnswer[a] === wanted.answer
     if (is) found.push(a)
   }
   return found

@@ -61,7 +61,8 @@ export class Refill {
     this.unprompted = new Array<number[] | null>(game.groupCount).fill(null)
     for (let g = 0; g < game.groupCount; g++) {
       for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-        if (this.owner[a] !== NONE) this.left[a] = leftOf(index, index.moves[actionMove[a]], this.triesOf(a, this.counts), groupHolds[g]) // prettier-ignore
+        if (this.owner[a] !== NONE)
+          this.left[a] = leftOf(index, index.moves[actionMove[a]], this.triesOf(a, this.counts), groupHolds[g])
       }
       if (game.groupIsReaction[g]) continue
       const { unprompted } = index.positions[groupPlace[g]]
@@ -126,7 +127,11 @@ export class Refill {
   private fillWaiting(filled: Game, g: number, counts: Counts): void {
     const place = this.game.meaning.groupPlace[g]
     const { every } = this.chart.positions[place].unprompted!
-    fillReactions(filled, this.game.groupActions[g], chancesASecond(counts.unprompted[place], every, this.unprompted[g]!)) // prettier-ignore
+    fillReactions(
+      filled,
+      this.game.groupActions[g],
+      chancesASecond(counts.unprompted[place], every, this.unprompted[g]!),
+    )
   }
 
   /** False where nothing but stalling could come of it any more. */
@@ -147,7 +152,12 @@ export class Refill {
     let elsewhere = 0
     for (let o = game.outcomes[a]; o < game.reactionsFrom[a]; o++) {
       const kind = outcomeKind[o]
-      filled.outcomeChance[o] = kind === OUTCOME.lands ? shares.lands : kind === OUTCOME.stalls ? shares.stalls : shares.elsewhere[elsewhere++][1] // prettier-ignore
+      filled.outcomeChance[o] =
+        kind === OUTCOME.lands
+          ? shares.lands
+          : kind === OUTCOME.stalls
+            ? shares.stalls
+            : shares.elsewhere[elsewhere++][1]
     }
     fillReactions(filled, a, shares.reactions)
     return true

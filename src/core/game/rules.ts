@@ -91,7 +91,11 @@ export function triedAgain(shares: Shares, repeat: number): Shares | null {
 export function unpromptedChances(index: ChartIndex, position: number, holds: HoldSet): Shares['reactions'] {
   const { unprompted, record } = index.positions[position]
   if (!unprompted.length) return []
-  return chancesASecond(unprompted, record.unprompted!.every, unprompted.map(([r]) => reactionLeft(index, r, holds))) // prettier-ignore
+  return chancesASecond(
+    unprompted,
+    record.unprompted!.every,
+    unprompted.map(([r]) => reactionLeft(index, r, holds)),
+  )
 }
 
 /** Unprompted reactions, every so many seconds one, with their chances in a second, of which so much is left. */

@@ -26,7 +26,13 @@ function next(game: Game, state: number, step: Run['steps'][number]): number {
   const g = game.stateGroup[state]
   const a = actionOf(game, g, step)
   if (a === NONE) return NONE
-  const wanted = step.reaction ? OUTCOME.reaction : step.elsewhere ? OUTCOME.elsewhere : step.stalls || !step.move ? OUTCOME.stalls : OUTCOME.lands // prettier-ignore
+  const wanted = step.reaction
+    ? OUTCOME.reaction
+    : step.elsewhere
+      ? OUTCOME.elsewhere
+      : step.stalls || !step.move
+        ? OUTCOME.stalls
+        : OUTCOME.lands
   for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
     if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return game.outcomeState[o]
   }

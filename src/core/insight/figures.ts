@@ -127,7 +127,11 @@ export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId)
     moveId(game, move),
     bestTried(solved.value, ownState[p], { move: inFull(game, move) })?.value ?? null,
   ])
-  return success({ start: values[game.start], position: values[ownState[p]], moves: Object.fromEntries(moves) as Worths['moves'] }) // prettier-ignore
+  return success({
+    start: values[game.start],
+    position: values[ownState[p]],
+    moves: Object.fromEntries(moves) as Worths['moves'],
+  })
 }
 
 export interface Worths {

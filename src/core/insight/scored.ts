@@ -192,7 +192,10 @@ class ScoringPass {
       return
     }
     const { actionMove, outcomeKind, index, groupPlace } = game.meaning
-    const isTakedown = outcome !== NONE && outcomeKind[outcome] === OUTCOME.lands && index.moves[actionMove[a]]?.record.kind === 'takedown' // prettier-ignore
+    const isTakedown =
+      outcome !== NONE &&
+      outcomeKind[outcome] === OUTCOME.lands &&
+      index.moves[actionMove[a]]?.record.kind === 'takedown'
     this.arrive(places[groupPlace[g]], at, isTakedown)
   }
 

@@ -56,7 +56,9 @@ export function nextHolds(from: Chart, position: PositionId, more: readonly Hold
       return {
         hold: id,
         takes: after.reduce((all, { reaction, left, share }) => all + share * (before.get(reaction)!.left - left), 0),
-        shuts: after.filter((one) => gradeOf(one.left) === 'shut' && gradeOf(before.get(one.reaction)!.left) !== 'shut').map(({ name }) => name), // prettier-ignore
+        shuts: after
+          .filter((one) => gradeOf(one.left) === 'shut' && gradeOf(before.get(one.reaction)!.left) !== 'shut')
+          .map(({ name }) => name),
         free: freeLimbs(chart, holds),
       }
     })
@@ -122,7 +124,10 @@ function compatibleSets(holds: readonly Hold[]): Hold[][] {
   let sets: { holds: Hold[]; busy: number }[] = [{ holds: [], busy: 0 }]
   for (const hold of holds) {
     const own = mask(hold)
-    sets = [...sets, ...sets.filter(({ busy }) => !(busy & own)).map((set) => ({ holds: [...set.holds, hold], busy: set.busy | own }))] // prettier-ignore
+    sets = [
+      ...sets,
+      ...sets.filter(({ busy }) => !(busy & own)).map((set) => ({ holds: [...set.holds, hold], busy: set.busy | own })),
+    ]
   }
   return sets.map((set) => set.holds)
 }

@@ -43,7 +43,11 @@ export function arrangementsOf(chart: Chart, position: PositionId): Position[] {
 export function compareArrangements(chart: Chart, arrangements: readonly Position[]): Comparison {
   const table = new HoldTable(chart.holds ?? [])
   const met = new Set(
-    arrangements.flatMap(({ id }) => pinCheck(chart, id).escapes.filter(({ isHindrable }) => isHindrable).map(({ reaction }) => reaction)), // prettier-ignore
+    arrangements.flatMap(({ id }) =>
+      pinCheck(chart, id)
+        .escapes.filter(({ isHindrable }) => isHindrable)
+        .map(({ reaction }) => reaction),
+    ),
   )
   const escapes = [...met].map((reaction): ComparedEscape => {
     const record = lookUp(chart.reactions, reaction)!

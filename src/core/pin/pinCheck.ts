@@ -52,7 +52,9 @@ export function pinCheck(chart: Chart, position: PositionId, holds?: readonly st
   const escapes = escapesFrom(chart, position).map((escape) => stateOf(chart, table, on, escape))
   const asked = QUESTIONS.flatMap(({ capabilities }) => capabilities as readonly string[])
   const used = escapes.flatMap(({ reaction }) => usesOf(lookUp(chart.reactions, reaction)!))
-  const denied = table.idsOf(on).flatMap((id) => lookUp(chart.holds, id)?.denies?.map(({ capability }) => capability) ?? []) // prettier-ignore
+  const denied = table
+    .idsOf(on)
+    .flatMap((id) => lookUp(chart.holds, id)?.denies?.map(({ capability }) => capability) ?? [])
   const capabilities = [...new Set([...asked, ...used, ...denied])].map((capability) => ({
     capability,
     left: table.capabilityLeft(capability, on, 'ours'),
@@ -109,6 +111,10 @@ function stateOf(chart: Chart, table: HoldTable, on: HoldSet, met: Met): EscapeS
 export function reopenedBy(chart: Chart, position: PositionId, hold: string): EscapeState[] {
   const own: readonly string[] = lookUp(chart.positions, position)?.holds ?? []
   const before = new Map(pinCheck(chart, position).escapes.map(({ reaction, left }) => [reaction, left]))
-  const after = pinCheck(chart, position, own.filter((id) => id !== hold)) // prettier-ignore
+  const after = pinCheck(
+    chart,
+    position,
+    own.filter((id) => id !== hold),
+  )
   return after.escapes.filter(({ reaction, left }) => left - before.get(reaction)! >= 0.1)
 }

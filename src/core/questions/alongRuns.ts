@@ -54,7 +54,9 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
   if (spot === 'finish') return null
   if (spot === 'caught') return terminalWorth(scenario)[1]
   const theirs = new Set((chart.holds ?? []).filter((hold) => holder(hold) === 'theirs').map(({ id }) => id))
-  const positions = chart.positions.map((one) => one.id === spot ? { ...one, holds: (one.holds ?? []).filter((id) => theirs.has(id)) } : one) // prettier-ignore
+  const positions = chart.positions.map((one) =>
+    one.id === spot ? { ...one, holds: (one.holds ?? []).filter((id) => theirs.has(id)) } : one,
+  )
   return startWorth({ ...chart, positions }, { ...scenario, start: spot })
 }
 
@@ -65,7 +67,14 @@ export function scoredAlong(chart: Chart, beats: readonly Beat[]): Scored | null
   const id = (i: number) => `p${i}` as PositionId
   places.forEach(({ spot, seconds, kind = 'advance' }, i) => {
     const record = lookUp(chart.positions, spot)
-    const move: Omit<Move, 'to'> = { id: `m${i}` as MoveId, name: 'On', kind, from: id(i - 1), seconds, tries: { lands: 1 } } // prettier-ignore
+    const move: Omit<Move, 'to'> = {
+      id: `m${i}` as MoveId,
+      name: 'On',
+      kind,
+      from: id(i - 1),
+      seconds,
+      tries: { lands: 1 },
+    }
     if (record) certain.positions.push({ ...bare(record, id(i)), endWorth: i === places.length - 1 ? 1 : 0 })
     if (i > 0 && (record || spot === 'finish')) certain.moves.push({ ...move, to: record ? id(i) : 'finish' })
   })

@@ -33,9 +33,16 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Work<Dependence[]>
     .sort((a, b) => Math.abs(promise.get(keyOfMet(b))!) - Math.abs(promise.get(keyOfMet(a))!))
     .slice(0, REACTIONS)
   const parts = [
-    ...rankDrills(solution, occupancy).slice(0, LANDINGS).map((target) => ({ target, part: { of: 'lands' as const } })), // prettier-ignore
+    ...rankDrills(solution, occupancy)
+      .slice(0, LANDINGS)
+      .map((target) => ({ target, part: { of: 'lands' as const } })),
     ...reactions.flatMap(({ met, reaction }) => {
-      const target: DrillTarget | null = met.by === 'move' ? { of: 'move', move: met.move } : met.by === 'answer' ? { of: 'answer', answer: met.answer } : null // prettier-ignore
+      const target: DrillTarget | null =
+        met.by === 'move'
+          ? { of: 'move', move: met.move }
+          : met.by === 'answer'
+            ? { of: 'answer', answer: met.answer }
+            : null
       return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction as string } }] : []
     }),
   ]

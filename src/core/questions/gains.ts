@@ -59,9 +59,18 @@ function leadersOf(chart: Chart, solution: Solution): Trial[] {
   const places = mostVisited(solution, occupancy)
   const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, Math.ceil(some / 8))
   return [
-    ...drills.map((target): Trial => ({ chart: withDrilled(chart, target), found: (gain) => ({ of: 'drill', target, gain }) })), // prettier-ignore
-    ...ends.map(({ end, visits }): Trial => ({ chart: withNewAnswer(chart, end), found: (gain) => ({ of: 'new answer', end, visits, gain }) })), // prettier-ignore
-    ...holds.map(({ position, hold }): Trial => ({ chart: withHold(chart, position, hold), found: (gain) => ({ of: 'hold', position, hold, gain }) })), // prettier-ignore
+    ...drills.map((target): Trial => ({
+      chart: withDrilled(chart, target),
+      found: (gain) => ({ of: 'drill', target, gain }),
+    })),
+    ...ends.map(({ end, visits }): Trial => ({
+      chart: withNewAnswer(chart, end),
+      found: (gain) => ({ of: 'new answer', end, visits, gain }),
+    })),
+    ...holds.map(({ position, hold }): Trial => ({
+      chart: withHold(chart, position, hold),
+      found: (gain) => ({ of: 'hold', position, hold, gain }),
+    })),
   ]
 }
 
@@ -90,6 +99,8 @@ function nextHold(chart: Chart, position: PositionId): { position: PositionId; h
 
 /** The chart with one more hold, of a limb that is free, on in a position. */
 export function withHold(chart: Chart, position: PositionId, hold: HoldId): Chart {
-  const positions = chart.positions.map((one) => (one.id === position ? { ...one, holds: [...(one.holds ?? []), hold] } : one)) // prettier-ignore
+  const positions = chart.positions.map((one) =>
+    one.id === position ? { ...one, holds: [...(one.holds ?? []), hold] } : one,
+  )
   return { ...chart, positions }
 }

@@ -120,7 +120,8 @@ export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
   const tries = withRounds(guess)
   const now = shareWrong(tries, wrong)
   const [more, less] = [share / now, now < 1 ? (1 - share) / (1 - now) : 0]
-  const scale = (counts: Record<string, number>, of: ReadonlySet<string>) => Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n * (of.has(id) ? more : less)])) // prettier-ignore
+  const scale = (counts: Record<string, number>, of: ReadonlySet<string>) =>
+    Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n * (of.has(id) ? more : less)]))
   const { lands = 0, stalls = 0, elsewhere, reactions } = tries
   return {
     ...tries,

@@ -112,7 +112,13 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
   for (let g = 0; g < game.groupCount; g++) {
     for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
       const answer = actionAnswer[a]
-      const by = own.has(answer) ? `answer ${answer}` : actionMove[a] === NONE ? (game.groupIsReaction[g] ? '' : positionId(game, groupPlace[g])) : moveId(game, actionMove[a]) // prettier-ignore
+      const by = own.has(answer)
+        ? `answer ${answer}`
+        : actionMove[a] === NONE
+          ? game.groupIsReaction[g]
+            ? ''
+            : positionId(game, groupPlace[g])
+          : moveId(game, actionMove[a])
       for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
         const key = `${by} ${index.reactions[outcomeReaction[o]].record.id}`
         const below = choiceBeside(game, values, g, a, o) - values[game.outcomeState[o]]

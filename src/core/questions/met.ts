@@ -21,7 +21,9 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
   const more = Math.min(now * (times - 1), others)
   if (more === 0) return tries
   const keep = others > 0 ? 1 - more / others : 1
-  const scaled = Object.fromEntries(Object.entries(reactions).map(([id, n]) => [id, id === reaction ? now + more : n * keep])) // prettier-ignore
+  const scaled = Object.fromEntries(
+    Object.entries(reactions).map(([id, n]) => [id, id === reaction ? now + more : n * keep]),
+  )
   return { ...tries, stalls: stalls * keep - (others > 0 ? 0 : more), reactions: scaled }
 }
 
@@ -50,9 +52,19 @@ export function allMet(chart: Chart): Met[] {
     Object.entries(reactions ?? {}).flatMap(([id, n]) => (n > 0 ? [id as ReactionId] : []))
   const fromOf = new Map<MoveId, PositionId>(chart.moves.map(({ id, from }) => [id, from]))
   return [
-    ...chart.moves.flatMap(({ id, from, tries }) => ids(tries.reactions).map((reaction): Met => ({ met: { by: 'move', move: id }, position: from, reaction }))), // prettier-ignore
-    ...chart.answers.flatMap(({ move, tries }, answer) => ids(tries?.reactions).map((reaction): Met => ({ met: { by: 'answer', move, answer }, position: fromOf.get(move)!, reaction }))), // prettier-ignore
-    ...chart.positions.flatMap(({ id, unprompted }) => ids(unprompted?.reactions).map((reaction): Met => ({ met: { by: 'unprompted' }, position: id, reaction }))), // prettier-ignore
+    ...chart.moves.flatMap(({ id, from, tries }) =>
+      ids(tries.reactions).map((reaction): Met => ({ met: { by: 'move', move: id }, position: from, reaction })),
+    ),
+    ...chart.answers.flatMap(({ move, tries }, answer) =>
+      ids(tries?.reactions).map((reaction): Met => ({
+        met: { by: 'answer', move, answer },
+        position: fromOf.get(move)!,
+        reaction,
+      })),
+    ),
+    ...chart.positions.flatMap(({ id, unprompted }) =>
+      ids(unprompted?.reactions).map((reaction): Met => ({ met: { by: 'unprompted' }, position: id, reaction })),
+    ),
   ]
 }
 

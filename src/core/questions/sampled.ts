@@ -22,13 +22,19 @@ export class Sampler {
     const { counts } = this.refill
     const gamma = randomGamma.source(randomLcg(seed))
     const draw = (n: number, scale: number) => (n > 0 && scale > 0 ? Math.max(LEAST, gamma(n * scale)()) : n)
-    const each = (list: [number, number][], scale: number) => list.map(([of, n]): [number, number] => [of, draw(n, scale)]) // prettier-ignore
+    const each = (list: [number, number][], scale: number) =>
+      list.map(([of, n]): [number, number] => [of, draw(n, scale)])
     return {
       tries: counts.tries.map((one, i) => {
         if (!one) return one
         const scale = this.scales[i]
         const { lands, stalls, elsewhere, reactions } = one
-        return { lands: draw(lands, scale), stalls: draw(stalls, scale), elsewhere: each(elsewhere, scale), reactions: each(reactions, scale) } // prettier-ignore
+        return {
+          lands: draw(lands, scale),
+          stalls: draw(stalls, scale),
+          elsewhere: each(elsewhere, scale),
+          reactions: each(reactions, scale),
+        }
       }),
       unprompted: counts.unprompted.map((one) => each(one, 1)),
     }

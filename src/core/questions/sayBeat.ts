@@ -19,9 +19,13 @@ export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (
   const openings = ['First', 'Then', 'And']
   const sentences = blows.map((blow, i) => `${openings[i]} ${blowSaid(chart, blow)}: that costs us ${say(blow.cost)}.`)
   const last = blows[blows.length - 1].worth
-  const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.` // prettier-ignore
+  const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.`
   if (!repair) return [...sentences, together, 'No single repair of ours to these brings much back.']
-  return [...sentences, together, `What would cost them most: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`] // prettier-ignore
+  return [
+    ...sentences,
+    together,
+    `What would cost them most: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`,
+  ]
 }
 
 const blowSaid = (chart: Chart, blow: Blow) =>

@@ -25,16 +25,31 @@ export function sayCard(chart: Chart, card: Card): SaidCard {
   const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
   const [best] = answers
   const isFinish = best?.to === 'finish'
-  const away = reaction.endsIn === 'caught' ? 'they finish us' : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}` // prettier-ignore
-  const stop = card.positionOnly || isFinish ? 'control is held for three seconds' : best ? `we are ${inPlace(lookUp(chart.positions, best.to)?.name ?? '')}` : 'we have found an answer' // prettier-ignore
+  const away =
+    reaction.endsIn === 'caught'
+      ? 'they finish us'
+      : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}`
+  const stop =
+    card.positionOnly || isFinish
+      ? 'control is held for three seconds'
+      : best
+        ? `we are ${inPlace(lookUp(chart.positions, best.to)?.name ?? '')}`
+        : 'we have found an answer'
   const lines = cautionLines([...(move ? [move] : []), ...answers])
   return {
     title: `${reaction.name}: what now?`,
     start: `${position.name}${holds.length ? `, with ${holds.map(lowerFirst).join(', ')} on` : ''}.`,
     begins: move ? `We begin: ${tellMove(move.name)}, and stop where it meets them.` : 'They begin.',
     they: `${upperFirst(whenThey(reaction.name))}; nothing else.`,
-    we: answers.length ? `${upperFirst(answers.slice(0, 3).map(({ name }) => tellMove(name)).join(', or '))}.` : 'Look for an answer: there is none yet.', // prettier-ignore
-    ends: `${upperFirst(stop)}${isFinish && !card.positionOnly ? ', the finish only shown' : ''}; or ${away}; or ${card.seconds} s are over. Then back to the start.`, // prettier-ignore
+    we: answers.length
+      ? `${upperFirst(
+          answers
+            .slice(0, 3)
+            .map(({ name }) => tellMove(name))
+            .join(', or '),
+        )}.`
+      : 'Look for an answer: there is none yet.',
+    ends: `${upperFirst(stop)}${isFinish && !card.positionOnly ? ', the finish only shown' : ''}; or ${away}; or ${card.seconds} s are over. Then back to the start.`,
     cautions: lines.length ? lines : [ALWAYS],
   }
 }

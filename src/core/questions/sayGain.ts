@@ -12,7 +12,10 @@ export interface SaidGain {
 
 export function sayGain(chart: Chart, gain: Gain): SaidGain {
   if (gain.of === 'hold') {
-    const [hold, position] = [lookUp(chart.holds, gain.hold)?.name ?? '', lookUp(chart.positions, gain.position)?.name ?? ''] // prettier-ignore
+    const [hold, position] = [
+      lookUp(chart.holds, gain.hold)?.name ?? '',
+      lookUp(chart.positions, gain.position)?.name ?? '',
+    ]
     return { head: hold, detail: `one more hold in ${position}` }
   }
   return gain.of === 'drill' ? sayDrill(chart, gain) : sayNewAnswer(chart, gain)

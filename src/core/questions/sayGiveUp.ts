@@ -12,7 +12,8 @@ export function sayGiveUp(chart: Chart, { move, position, wrong, limit, instead 
   const place = inPlace(lookUp(chart.positions, position)?.name ?? '')
   const now = `${upperFirst(name)}, ${place}, goes wrong ${ofTen(wrong)} now`
   if (limit === null) return `${now}; nothing else there is better however often it does.`
-  const does = instead === 'wait' ? 'hold still' : instead ? tellMove(lookUp(chart.moves, instead)?.name ?? '') : 'do nothing' // prettier-ignore
+  const does =
+    instead === 'wait' ? 'hold still' : instead ? tellMove(lookUp(chart.moves, instead)?.name ?? '') : 'do nothing'
   if (limit > NEARLY_ALWAYS) return `${now}; only where it nearly always does, ${does} instead.`
   return `${now}; from ${ofTen(limit)} on, ${does} instead.`
 }
@@ -34,5 +35,5 @@ export function sayLetGo(
   const at = letGo.findIndex((worth) => worth !== null && worth < first - LOST)
   if (at < 0) return `It can be let go at any step for what that is worth at its start, ${say(first)}, or more.`
   const before = at === 1 ? 'Only before its first step' : `Up to step ${at - 1}`
-  return `${before} it can be let go as at its start, for ${say(first)}; after step ${at}, “${stepName(at)}”, letting go loses the position: ${say(letGo[at]!)}.` // prettier-ignore
+  return `${before} it can be let go as at its start, for ${say(first)}; after step ${at}, “${stepName(at)}”, letting go loses the position: ${say(letGo[at]!)}.`
 }

@@ -12,9 +12,12 @@ const NOTEWORTHY = 0.005
 
 /** The range in sentences. `say`: a worth in words. */
 export function sayRange({ kept, knowing, samples }: Range, say: (worth: number) => string): string[] {
-  const range = `Keeping to this plan is worth from ${say(kept.low)} to ${say(kept.high)} in eight of ten of ${samples} cases, each with tries that your guesses could as well have meant.` // prettier-ignore
+  const range = `Keeping to this plan is worth from ${say(kept.low)} to ${say(kept.high)} in eight of ten of ${samples} cases, each with tries that your guesses could as well have meant.`
   if (knowing < NOTEWORTHY) return [range]
-  return [range, `Knowing your real tries, and planning for them, would be worth about ${say(knowing)} more: tally rounds.`] // prettier-ignore
+  return [
+    range,
+    `Knowing your real tries, and planning for them, would be worth about ${say(knowing)} more: tally rounds.`,
+  ]
 }
 
 /** Where it is too close to call: which moves are best, in how many of a hundred plans. */
@@ -29,4 +32,4 @@ export function sayClose(chart: Chart, { best }: Range['close'][number]): string
 
 /** The same with the place, where it does not stand beside it. */
 export const sayCloseAt = (chart: Chart, close: Range['close'][number]): string =>
-  `${upperFirst(inPlace(lookUp(chart.positions, close.position)?.name ?? ''))}: ${sayClose(chart, close).replace('Too close to call: ', '')}` // prettier-ignore
+  `${upperFirst(inPlace(lookUp(chart.positions, close.position)?.name ?? ''))}: ${sayClose(chart, close).replace('Too close to call: ', '')}`

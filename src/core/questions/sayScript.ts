@@ -60,7 +60,9 @@ class Saying {
   /** Trying the same again, in the same way, where it has just come to nothing is said in the sentence before. */
   private isSaidAbove({ position, stalled, does, isShown, ways }: ScriptStep): boolean {
     if (stalled === undefined) return false
-    const isAgain = does === stalled && (!isShown || this.paragraphs.some((one) => one.position === position && isSame(one, { does, isShown }))) // prettier-ignore
+    const isAgain =
+      does === stalled &&
+      (!isShown || this.paragraphs.some((one) => one.position === position && isSame(one, { does, isShown })))
     return isAgain || does === 'wait' || ways.length === 0
   }
 
@@ -115,7 +117,14 @@ class Saying {
       ...told.map((way) => this.answered(way, 1, step.isShown)),
       ...rest.map((way) => `${upperFirst(timesOfTen(way.share))} it ends elsewhere: ${this.whereTo(way)}.`),
       ...(step.does === 'wait' ? [] : nothing.map((way) => this.otherwise(step, way))),
-      ...(seldom.length ? [`More seldom ${listed(seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))), 'or')}.`] : []), // prettier-ignore
+      ...(seldom.length
+        ? [
+            `More seldom ${listed(
+              seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))),
+              'or',
+            )}.`,
+          ]
+        : []),
     ]
   }
 
@@ -136,7 +145,11 @@ class Saying {
   }
 
   private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
-    const where = ways.length ? this.whereTo(ways[0]) : position === 'caught' ? 'they finish us' : `we are ${inPlace(this.placeName(position))}` // prettier-ignore
+    const where = ways.length
+      ? this.whereTo(ways[0])
+      : position === 'caught'
+        ? 'they finish us'
+        : `we are ${inPlace(this.placeName(position))}`
     const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
     return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
   }
@@ -148,7 +161,11 @@ class Saying {
       return way.position === step.position ? 'Otherwise we are still there.' : `Otherwise ${this.whereTo(way)}.`
     if (!next.stalled && next.position !== step.position) return `Otherwise ${this.whereTo(way)}.`
     if (next.does === step.does)
-      return next.isShown === step.isShown ? 'Otherwise try it again.' : next.isShown ? 'Otherwise show it once more, no more than that.' : 'Otherwise commit to it.' // prettier-ignore
+      return next.isShown === step.isShown
+        ? 'Otherwise try it again.'
+        : next.isShown
+          ? 'Otherwise show it once more, no more than that.'
+          : 'Otherwise commit to it.'
     if (next.does === 'wait') return 'Otherwise hold still.'
     return `Otherwise ${this.telling(next, false)}${this.onAt(next.key)}.`
   }
@@ -202,7 +219,7 @@ export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
   const names = [...new Set(moves)].slice(0, 4).map((name) => `“${name}”`)
   const of = (share: number) => Math.round(share * 100)
   const caught = of(loop.caught) ? `, ${of(loop.caught)} get us finished` : ''
-  return `${listed(names)} go round: of a hundred that come there ${of(loop.finish)} end in a finish, ${of(loop.elsewhere)} lead on elsewhere${caught}, and the others are over before.` // prettier-ignore
+  return `${listed(names)} go round: of a hundred that come there ${of(loop.finish)} end in a finish, ${of(loop.elsewhere)} lead on elsewhere${caught}, and the others are over before.`
 }
 
 /** The script as a text to save: Markdown, with what every sheet must say. */
@@ -212,10 +229,12 @@ export function scriptAsMarkdown(
   told: readonly Told[],
   say: (worth: number) => string,
 ): string {
-  // prettier-ignore
-  const paragraphs = told.map(
-    ({ number, head, value, says, watch }) =>
-    [`## ${number}. ${head}${value === null ? '' : `, worth ${say(value)} in 100`}`, says.join(' '), ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : [])].join('\n\n'), // prettier-ignore
+  const paragraphs = told.map(({ number, head, value, says, watch }) =>
+    [
+      `## ${number}. ${head}${value === null ? '' : `, worth ${say(value)} in 100`}`,
+      says.join(' '),
+      ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : []),
+    ].join('\n\n'),
   )
   return [`# ${title}`, ...lead, ...paragraphs, ALWAYS].join('\n\n') + '\n'
 }

@@ -12,7 +12,7 @@ export function sayWhatIf(result: IfResult, say: (worth: number) => string): str
   const { now, then, finish, behind, changes } = result
   if (Math.abs(then - now) < 0.0005 && !changes.length) return ['It would change nothing that matters from the start.']
   const times = (share: number) => Math.round(share * 100)
-  const worth = `Then the start is worth ${say(then)} instead of ${say(now)}: of a hundred exchanges we finish ${times(finish.then)} instead of ${times(finish.now)}, and end behind or caught ${times(behind.then)} instead of ${times(behind.now)}.` // prettier-ignore
+  const worth = `Then the start is worth ${say(then)} instead of ${say(now)}: of a hundred exchanges we finish ${times(finish.then)} instead of ${times(finish.now)}, and end behind or caught ${times(behind.then)} instead of ${times(behind.now)}.`
   const plan = changes.length
     ? 'The plan is another in these places, those met most first.'
     : 'The plan stays the same.'
@@ -22,8 +22,18 @@ export function sayWhatIf(result: IfResult, say: (worth: number) => string): str
 /** A place in which something else is best then: "In knee on belly, mount instead of holding still." */
 export function sayChange(chart: Chart, { position, was, now }: IfResult['changes'][number]): string {
   const place = upperFirst(inPlace(lookUp(chart.positions, position)?.name ?? ''))
-  const before = was === 'wait' ? 'holding still' : was === null ? 'nothing' : `“${lowerFirst(lookUp(chart.moves, was)?.name ?? '')}”` // prettier-ignore
-  const after = now === 'wait' ? 'hold still' : now === null ? 'nothing is left to do' : tellMove(lookUp(chart.moves, now)?.name ?? '') // prettier-ignore
+  const before =
+    was === 'wait'
+      ? 'holding still'
+      : was === null
+        ? 'nothing'
+        : `“${lowerFirst(lookUp(chart.moves, was)?.name ?? '')}”`
+  const after =
+    now === 'wait'
+      ? 'hold still'
+      : now === null
+        ? 'nothing is left to do'
+        : tellMove(lookUp(chart.moves, now)?.name ?? '')
   return `${place}, ${after} instead of ${before}.`
 }
 
@@ -38,7 +48,11 @@ export function sayDependence(chart: Chart, { target, part }: Dependence): { hea
 }
 
 const sayPart = (chart: Chart, part: TriesPart): string =>
-  part.of === 'reaction' ? `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”` : part.of === 'lands' ? 'lands' : 'comes to nothing' // prettier-ignore
+  part.of === 'reaction'
+    ? `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”`
+    : part.of === 'lands'
+      ? 'lands'
+      : 'comes to nothing'
 
 /** Every figure of the tries of a chart, as it is named to be chosen; `share` is what it is now. */
 export function figuresOfTries(chart: Chart): { says: string; target: DrillTarget; part: TriesPart; share: number }[] {
@@ -48,12 +62,14 @@ export function figuresOfTries(chart: Chart): { says: string; target: DrillTarge
     ...Object.keys(reactions ?? {}).map((reaction): TriesPart => ({ of: 'reaction', reaction })),
   ]
   const each = (tries: Tries, name: string, target: DrillTarget) =>
-    parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) })) // prettier-ignore
+    parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) }))
   return [
     ...chart.moves.flatMap(({ id, name, tries }) => each(tries, name, { of: 'move', move: id })),
     ...chart.answers.flatMap(({ reaction, move, tries }, answer) => {
       const against = lowerFirst(lookUp(chart.reactions, reaction)?.name ?? '')
-      return tries ? each(tries, `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer }) : [] // prettier-ignore
+      return tries
+        ? each(tries, `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer })
+        : []
     }),
   ]
 }

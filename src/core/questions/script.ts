@@ -98,7 +98,15 @@ class Telling {
   private tell(state: number, reach: number, left: number): void {
     const { evaluator, game, values } = this.solution
     const action = evaluator.bestAction(left, state, tieTolerance(this.solution))
-    const step: ScriptStep = { ...placeOf(game, state), does: nameOf(game, state, action), ...(isProbe(game, action) ? { isShown: true } : {}), value: values[state], reach, alive: action === NONE ? 0 : game.actionAlive[action], ways: [] } // prettier-ignore
+    const step: ScriptStep = {
+      ...placeOf(game, state),
+      does: nameOf(game, state, action),
+      ...(isProbe(game, action) ? { isShown: true } : {}),
+      value: values[state],
+      reach,
+      alive: action === NONE ? 0 : game.actionAlive[action],
+      ways: [],
+    }
     this.told.set(state, step)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)
@@ -144,7 +152,11 @@ function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActi
   const place = meaning.groupPlace[g]
   if (groupIsReaction[g]) {
     const { endsIn } = meaning.index.reactions[place]
-    return { key: state, reaction: reactionId(game, place), position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn) } // prettier-ignore
+    return {
+      key: state,
+      reaction: reactionId(game, place),
+      position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn),
+    }
   }
   const stalled = stateStalled[state]
   const move = stalled === NONE || stalled < groupActions[g] ? meaning.groupStalled[g] : meaning.actionMove[stalled]

@@ -13,7 +13,8 @@ export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
   const others = total - now
   const moved = Math.max(-now, Math.min(by * total, others))
   const keep = others > 0 ? 1 - moved / others : 1
-  const scale = (map: Record<string, number>) => Object.fromEntries(Object.entries(map).map(([id, n]) => [id, is(id) ? n + moved : n * keep])) // prettier-ignore
+  const scale = (map: Record<string, number>) =>
+    Object.fromEntries(Object.entries(map).map(([id, n]) => [id, is(id) ? n + moved : n * keep]))
   return {
     ...tries,
     lands: part.of === 'lands' ? lands + moved : lands * keep,

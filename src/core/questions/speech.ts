@@ -22,8 +22,16 @@ export const lowerFirst = (text: string): string =>
 export const upperFirst = (text: string): string => text && text[0].toUpperCase() + text.slice(1)
 
 /** Words that are as often things as verbs: a verb only before one of those that follow verbs. */
-const ALSO_THINGS = new Set('attack base block bridge choke clamp clasp clock collapse cross drag drop escape face float fold frame grip guard hold hook hunt lift lock mount palm pin place post press pull punch push race roll scoop shift shoot slide slip snap spin split sprawl square stack step strip sweep switch tap throw tip track trap triangle turn walk wedge whip whizzer work wrap'.split(' ')) // prettier-ignore
-const AFTER_VERBS = new Set('the a an our their your his her its it them him us to on in into onto over under up down out off back behind across round around along away through with as and at from for both one two here tall together straight between them, down, over, up,'.split(' ')) // prettier-ignore
+const ALSO_THINGS = new Set(
+  'attack base block bridge choke clamp clasp clock collapse cross drag drop escape face float fold frame grip guard hold hook hunt lift lock mount palm pin place post press pull punch push race roll scoop shift shoot slide slip snap spin split sprawl square stack step strip sweep switch tap throw tip track trap triangle turn walk wedge whip whizzer work wrap'.split(
+    ' ',
+  ),
+)
+const AFTER_VERBS = new Set(
+  'the a an our their your his her its it them him us to on in into onto over under up down out off back behind across round around along away through with as and at from for both one two here tall together straight between them, down, over, up,'.split(
+    ' ',
+  ),
+)
 
 const wordOf = (text: string) => text.toLowerCase().replace(/[^a-z-]/g, '')
 const isVerb = (word: string) => VERBS.has(word)
@@ -62,7 +70,14 @@ export function whenThey(name: string): string {
   return `they ${[base, ...rest].join(' ')}`
 }
 
-const IRREGULAR: Partial<Record<string, string>> = { is: 'are', has: 'have', does: 'do', goes: 'go', lies: 'lie', ties: 'tie' } // prettier-ignore
+const IRREGULAR: Partial<Record<string, string>> = {
+  is: 'are',
+  has: 'have',
+  does: 'do',
+  goes: 'go',
+  lies: 'lie',
+  ties: 'tie',
+}
 
 /** The plain form of a verb in the third person, with what is written behind it; null where it is none. */
 function baseOf(word: string, next = ''): string | null {
@@ -87,5 +102,16 @@ export const listed = (parts: readonly string[], and = 'and'): string =>
 export function timesOfTen(share: number): string {
   const n = Math.round(share * 10)
   if (n <= 0) return share > 0 ? 'now and then' : 'never'
-  return ['once in ten', 'twice in ten', 'three times of ten', 'four times of ten', 'half of the time', 'six times of ten', 'seven times of ten', 'eight times of ten', 'nine times of ten', 'nearly always'][n - 1] // prettier-ignore
+  return [
+    'once in ten',
+    'twice in ten',
+    'three times of ten',
+    'four times of ten',
+    'half of the time',
+    'six times of ten',
+    'seven times of ten',
+    'eight times of ten',
+    'nine times of ten',
+    'nearly always',
+  ][n - 1]
 }

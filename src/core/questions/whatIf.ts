@@ -60,7 +60,10 @@ export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: C
   const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
   const without = weCannot ? withoutLimb(used, weCannot) : { chart: used, aside: [] }
   const probe = ifs.probe === undefined ? scenario.probe : ifs.probe
-  return { chart: without.chart, scenario: { ...scenario, sharpness, seconds, strikes, probe, aside: [...scenario.aside, ...without.aside] } } // prettier-ignore
+  return {
+    chart: without.chart,
+    scenario: { ...scenario, sharpness, seconds, strikes, probe, aside: [...scenario.aside, ...without.aside] },
+  }
 }
 
 const withGuess = (chart: Chart, { target, part, share }: NonNullable<Ifs['tries']>): Chart =>
@@ -68,8 +71,12 @@ const withGuess = (chart: Chart, { target, part, share }: NonNullable<Ifs['tries
 
 /** No position begins with a hold of the limb, and no move that puts one on is tried. */
 function withoutLimb(chart: Chart, limb: Limb) {
-  const held = new Set((chart.holds ?? []).filter((hold) => holder(hold) === 'ours' && hold.limbs.includes(limb)).map(({ id }) => id)) // prettier-ignore
-  const positions = chart.positions.map((one) => (one.holds?.some((id) => held.has(id)) ? { ...one, holds: one.holds.filter((id) => !held.has(id)) } : one)) // prettier-ignore
+  const held = new Set(
+    (chart.holds ?? []).filter((hold) => holder(hold) === 'ours' && hold.limbs.includes(limb)).map(({ id }) => id),
+  )
+  const positions = chart.positions.map((one) =>
+    one.holds?.some((id) => held.has(id)) ? { ...one, holds: one.holds.filter((id) => !held.has(id)) } : one,
+  )
   const aside = chart.moves.filter(({ adds = [] }) => adds.some((id) => held.has(id))).map(({ id }) => id)
   return { chart: { ...chart, positions }, aside }
 }

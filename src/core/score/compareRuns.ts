@@ -25,13 +25,18 @@ export interface RunFigures {
 }
 
 /** Runs of a chart, side by side. */
-export const compareRuns = (chart: Chart, runs: readonly Run[]): RunFigures[] => runs.map((run) => figuresOfRun(chart, run)) // prettier-ignore
+export const compareRuns = (chart: Chart, runs: readonly Run[]): RunFigures[] =>
+  runs.map((run) => figuresOfRun(chart, run))
 
 function figuresOfRun(chart: Chart, run: Run): RunFigures {
   const played = play(chart, run)
   const moves = run.steps.flatMap(({ move }) => lookUp(chart.moves, move) ?? [])
   const answered = new Set<string>(chart.answers.map(({ reaction }) => reaction))
-  const open = moves.flatMap(({ tries }) => Object.entries(tries.reactions ?? {}).flatMap(([id, n]) => (n > 0 && !answered.has(id) ? [lookUp(chart.reactions, id)?.name ?? id] : []))) // prettier-ignore
+  const open = moves.flatMap(({ tries }) =>
+    Object.entries(tries.reactions ?? {}).flatMap(([id, n]) =>
+      n > 0 && !answered.has(id) ? [lookUp(chart.reactions, id)?.name ?? id] : [],
+    ),
+  )
   const meant = new Set((run.intended ?? []).map(({ remark }) => remark))
   const last = played.beats[played.beats.length - 1]
   return {
@@ -69,7 +74,6 @@ export function sayDifferences(
     [one, a, b],
     [other, b, a],
   ] as const) {
-    // prettier-ignore
     const open = only(mine.open, theirs.open)
     if (open.length) said.push(`Only ${name} meets something without an answer: ${open.join(', ')}.`)
     const hazards = only(mine.hazards, theirs.hazards)

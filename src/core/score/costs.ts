@@ -24,7 +24,7 @@ export function costsOf(chart: Chart, beats: readonly Beat[]): GivenBack[][] {
         capability,
         before: table.capabilityLeft(capability, was, 'ours'),
         after: table.capabilityLeft(capability, is, 'ours'),
-      })) // prettier-ignore
+      }))
       .filter(({ before, after }) => after - before >= WORTH_SAYING)
       .sort((a, b) => b.after - b.before - (a.after - a.before))
   })

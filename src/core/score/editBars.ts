@@ -148,5 +148,7 @@ function verify(chart: Chart, runId: string, hold: Hold, want: Stretch | null): 
   }
   const outside = [want.from - 1, want.to + 1].find(isOn)
   if (outside === undefined) return
-  throw new Error(`“${hold.name}” is on ${outside === 0 ? 'at the start' : `after step ${outside}`} all the same: other moves of this run share that place`) // prettier-ignore
+  throw new Error(
+    `“${hold.name}” is on ${outside === 0 ? 'at the start' : `after step ${outside}`} all the same: other moves of this run share that place`,
+  )
 }

@@ -28,14 +28,17 @@ function impossible(chart: Chart, table: HoldTable, step: Taken): Remark[] {
   return [
     {
       ...{ kind: 'impossible', key: `impossible ${doer(step)}`, step: step.number },
-      says: `${move.name} cannot land: we cannot ${capabilityWords(shut)}, because of ${namesOf(chart, table, shut, 'theirs', on)}.`, // prettier-ignore
+      says: `${move.name} cannot land: we cannot ${capabilityWords(shut)}, because of ${namesOf(chart, table, shut, 'theirs', on)}.`,
       fix: 'Strip their hold first, or choose another move.',
     },
   ]
 }
 
 const namesOf = (chart: Chart, table: HoldTable, capability: string, by: Person, on: HoldSet) =>
-  table.idsOf(table.denying(capability, by) & on).map((id) => `“${lookUp(chart.holds, id)?.name}”`).join(' and ') // prettier-ignore
+  table
+    .idsOf(table.denying(capability, by) & on)
+    .map((id) => `“${lookUp(chart.holds, id)?.name}”`)
+    .join(' and ')
 
 /** A reaction is met with what the move drops already off, and what it adds not yet on. */
 function impossibleReaction(chart: Chart, table: HoldTable, step: Taken, reaction: Reaction): Remark[] {
@@ -57,7 +60,9 @@ function impossibleReaction(chart: Chart, table: HoldTable, step: Taken, reactio
 /** The hands that a reaction would take hold with. */
 function capabilitiesOfHolds(chart: Chart, { adds }: Reaction): string[] {
   const limbs = (adds ?? []).flatMap((id) => lookUp(chart.holds, id)?.limbs ?? [])
-  return limbs.flatMap((limb) => (/-hand$/.test(limb) ? [limb] : /-(knee|foot)$/.test(limb) ? [limb.replace(/-.*/, '-leg')] : [])) // prettier-ignore
+  return limbs.flatMap((limb) =>
+    /-hand$/.test(limb) ? [limb] : /-(knee|foot)$/.test(limb) ? [limb.replace(/-.*/, '-leg')] : [],
+  )
 }
 
 /** What was shut, or nearly, before a step and is open or much wider after it, at the place where the step leads. */

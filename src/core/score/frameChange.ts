@@ -16,7 +16,8 @@ export function cannotStayOn(hold: Hold, { before, after, move, lands }: Taken):
   const held = partHeld(hold.on)
   const isOnASide = held !== undefined && /^(left|right)-/.test(held)
   if (hold.limbs.some(isLeg) && isOnASide) {
-    if (turnsRound) return `${is === 'front' ? 'they face us now' : 'we are behind them now'}: that leg meets their other side` // prettier-ignore
+    if (turnsRound)
+      return `${is === 'front' ? 'they face us now' : 'we are behind them now'}: that leg meets their other side`
     if (lands && move?.across) return 'we are on the other side of them now'
   }
   const lies = hold.limbs.includes('chest') && /^(back|chest)$/.test(hold.on ?? '')

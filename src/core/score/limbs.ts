@@ -47,7 +47,11 @@ export function controlsOf(table: HoldTable, ids: readonly HoldId[]): { ask: str
   const on = table.setOf(ids)
   return QUESTIONS.map(({ ask, capabilities }) => {
     const left = capabilities.map((capability) => gradeOf(table.capabilityLeft(capability, on, 'ours')))
-    const control: Control = left.every((grade) => grade === 'open') ? 'free' : left.every((grade) => grade === 'shut') ? 'controlled' : 'partly' // prettier-ignore
+    const control: Control = left.every((grade) => grade === 'open')
+      ? 'free'
+      : left.every((grade) => grade === 'shut')
+        ? 'controlled'
+        : 'partly'
     return { ask, control }
   })
 }

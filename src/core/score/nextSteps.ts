@@ -19,7 +19,11 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
     return [
       ...moves.map((move) => lands(chart, move)),
       ...moves.flatMap((move) => [...metBy(chart, move), stalls(move)]),
-      ...unprompted.map((id): NextStep => ({ step: { reaction: id as never }, says: nameOf(chart.reactions, id), hint: 'they do, while we hold still' })), // prettier-ignore
+      ...unprompted.map((id): NextStep => ({
+        step: { reaction: id as never },
+        says: nameOf(chart.reactions, id),
+        hint: 'they do, while we hold still',
+      })),
     ]
   }
   if (place.kind !== 'reaction') return []
@@ -50,7 +54,14 @@ const stalls = ({ id, name }: Move): NextStep => ({
 })
 
 const metBy = (chart: Chart, { id, name, tries }: Move): NextStep[] =>
-  Object.entries(tries.reactions ?? {}).flatMap(
-    ([reaction, count]) =>
-    count > 0 ? [{ step: { move: id, reaction: reaction as never }, says: nameOf(chart.reactions, reaction), hint: `they do, to ${name}` }] : [], // prettier-ignore
+  Object.entries(tries.reactions ?? {}).flatMap(([reaction, count]) =>
+    count > 0
+      ? [
+          {
+            step: { move: id, reaction: reaction as never },
+            says: nameOf(chart.reactions, reaction),
+            hint: `they do, to ${name}`,
+          },
+        ]
+      : [],
   )

@@ -36,7 +36,7 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
       count,
       reaction,
       answer: chart.answers.find((one) => one.reaction === reaction && one.move === first.id),
-    })) // prettier-ignore
+    }))
     .find((one) => one.answer)
   const bait = answer && {
     ...{ name: lookUp(chart.reactions, answer.reaction)!.name, ofTen: (10 * answer.count) / total },

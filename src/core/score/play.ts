@@ -167,7 +167,8 @@ class Player {
   private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
     if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
     const { record } = this.index.positions[position]
-    const sides = record.frame && record.frame === frame ? landedSides(brought, record.orientation) : (record.orientation ?? {}) // prettier-ignore
+    const sides =
+      record.frame && record.frame === frame ? landedSides(brought, record.orientation) : (record.orientation ?? {})
     return { kind: 'position', position, holds, sides, frame: record.frame }
   }
 }

@@ -1,4 +1,13 @@
-export const REMARK_KINDS = ['two-jobs', 'missing', 'too-early', 'frame', 'sides', 'impossible', 'reopened', 'broken'] as const // prettier-ignore
+export const REMARK_KINDS = [
+  'two-jobs',
+  'missing',
+  'too-early',
+  'frame',
+  'sides',
+  'impossible',
+  'reopened',
+  'broken',
+] as const
 export type RemarkKind = (typeof REMARK_KINDS)[number]
 
 /** Something about a run that a coach should look at: at which step, what, and what would mend it. */

@@ -44,7 +44,10 @@ function twoJobs(chart: Chart, step: Taken): Remark[] {
       {
         ...{ kind: 'two-jobs', key: `two-jobs ${doer(step)} ${id} ${rival.id}`, step: step.number },
         says: `${whose} ${limbWords(limb)} would do two jobs: ${nameOf(chart, id)} and ${nameOf(chart, rival.id)}.`,
-        fix: holder(hold) === 'ours' ? `Say that this step lets go of ${nameOf(chart, id)}, or take the new hold with another limb.` : `Say that it is given up.`, // prettier-ignore
+        fix:
+          holder(hold) === 'ours'
+            ? `Say that this step lets go of ${nameOf(chart, id)}, or take the new hold with another limb.`
+            : `Say that it is given up.`,
       },
     ]
   })
@@ -59,8 +62,10 @@ function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
     return [
       {
         ...{ kind: 'missing', key: `missing ${doer(step)} ${id}`, step: step.number },
-        says: `${step.move!.name} needs ${nameOf(chart, id)}, ${lost ? `which step ${lost.number} let go of` : 'which is not on yet'}.`, // prettier-ignore
-        fix: lost ? `Keep it on at step ${lost.number}, or take it again before step ${step.number}.` : `Take it before step ${step.number}.`, // prettier-ignore
+        says: `${step.move!.name} needs ${nameOf(chart, id)}, ${lost ? `which step ${lost.number} let go of` : 'which is not on yet'}.`,
+        fix: lost
+          ? `Keep it on at step ${lost.number}, or take it again before step ${step.number}.`
+          : `Take it before step ${step.number}.`,
       },
     ]
   })

@@ -19,7 +19,9 @@ export const rowName = ({ by, limb }: Row, part?: Limb): string =>
 
 /** "over, top": everything that a limb is called as they lie; empty where there is no word for it. */
 export const rowWords = ({ by, parts }: Row, { frame, orientation }: Sides, vocabulary: Vocabulary): string =>
-  sideWords(frame, orientation, by, parts[0]).map((word) => spoken(word, vocabulary)).join(', ') // prettier-ignore
+  sideWords(frame, orientation, by, parts[0])
+    .map((word) => spoken(word, vocabulary))
+    .join(', ')
 
 /** A part of someone in words: "their bottom wrist", "their neck". */
 export function partWords(by: Person, on: string, { frame, orientation }: Sides, vocabulary: Vocabulary): string {

@@ -1,7 +1,20 @@
 import type { ShelfMove } from './shelf'
 
 /** What only the Shelf says of a record. */
-const SHELF_ONLY = ['check', 'catalogue', 'made', 'takes', 'leaves', 'cue', 'holdsFirst', 'size', 'ruleNote', 'alsoFrom', 'opens', 'common'] // prettier-ignore
+const SHELF_ONLY = [
+  'check',
+  'catalogue',
+  'made',
+  'takes',
+  'leaves',
+  'cue',
+  'holdsFirst',
+  'size',
+  'ruleNote',
+  'alsoFrom',
+  'opens',
+  'common',
+]
 
 export const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as R
 
@@ -9,7 +22,13 @@ export const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as
 export function bare<R extends { notes?: string }>(record: R): R {
   const { cue, size, ruleNote, check } = record as Partial<ShelfMove>
   const kept = Object.entries(copyOf(record)).filter(([key]) => !SHELF_ONLY.includes(key))
-  const said = [record.notes, cue && `When: ${cue}.`, size && `Build: ${size}.`, ruleNote && `Rules: ${ruleNote}.`, check && 'Check with your coach.'] // prettier-ignore
+  const said = [
+    record.notes,
+    cue && `When: ${cue}.`,
+    size && `Build: ${size}.`,
+    ruleNote && `Rules: ${ruleNote}.`,
+    check && 'Check with your coach.',
+  ]
   const notes = said.filter(Boolean).join(' ')
   return { ...(Object.fromEntries(kept) as R), ...(notes ? { notes } : {}) }
 }

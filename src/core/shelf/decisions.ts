@@ -60,7 +60,13 @@ function judged(chart: Chart, shelf: Shelf, position: PositionId, valued: Valued
 /** The chart's moves that are moves of the Shelf, by id or by name. */
 export const ownMoves = (chart: Chart, shelf: Shelf, ids: readonly MoveId[]): MoveId[] => {
   const byName = namesOf(chart)
-  const found = new Set(ids.flatMap((id) => lookUp(shelf.moves, id) ?? []).flatMap(({ id, name, aliases = [] }) => [id, ...[name, ...aliases].map(plain)].flatMap((one) => byName.get(one) ?? []))) // prettier-ignore
+  const found = new Set(
+    ids
+      .flatMap((id) => lookUp(shelf.moves, id) ?? [])
+      .flatMap(({ id, name, aliases = [] }) =>
+        [id, ...[name, ...aliases].map(plain)].flatMap((one) => byName.get(one) ?? []),
+      ),
+  )
   return chart.moves.flatMap(({ id }) => (found.has(id) ? [id] : []))
 }
 
@@ -73,7 +79,8 @@ function namesOf({ moves }: Chart): Map<string, MoveId[]> {
   if (known) return known
   const byName = new Map<string, MoveId[]>()
   for (const { id, name, aliases = [] } of moves) {
-    for (const one of new Set([id as string, ...[name, ...aliases].map(plain)])) byName.set(one, [...(byName.get(one) ?? []), id]) // prettier-ignore
+    for (const one of new Set([id as string, ...[name, ...aliases].map(plain)]))
+      byName.set(one, [...(byName.get(one) ?? []), id])
   }
   named.set(moves, byName)
   return byName

@@ -35,14 +35,20 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
       ...one,
       id: of(places, one.id),
       ...defined({ holds: all(holds, one.holds), mirror: one.mirror && of(places, one.mirror) }),
-      ...(one.unprompted ? { unprompted: { ...one.unprompted, reactions: keys(one.unprompted.reactions, reactions)! } } : {}), // prettier-ignore
+      ...(one.unprompted
+        ? { unprompted: { ...one.unprompted, reactions: keys(one.unprompted.reactions, reactions)! } }
+        : {}),
     })),
     holds: region.holds.map((one) => ({ ...one, id: of(holds, one.id) })),
     moves: region.moves.map(move),
     reactions: region.reactions.map((one) => ({
       ...one,
       ...{ id: of(reactions, one.id), endsIn: of(places, one.endsIn) },
-      ...defined({ adds: all(holds, one.adds), strips: all(holds, one.strips), mirror: one.mirror && of(moves, one.mirror) }), // prettier-ignore
+      ...defined({
+        adds: all(holds, one.adds),
+        strips: all(holds, one.strips),
+        mirror: one.mirror && of(moves, one.mirror),
+      }),
     })),
     answers: region.answers.map((one) => ({
       ...one,
@@ -76,5 +82,7 @@ const gated = ({ checkpoints }: ShelfMove, holds: Renamed): ShelfMove['checkpoin
 
 /** Without the fields that are not there. */
 function defined<T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined | ''> } {
-  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== '')) as { [K in keyof T]?: Exclude<T[K], undefined | ''> } // prettier-ignore
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== '')) as {
+    [K in keyof T]?: Exclude<T[K], undefined | ''>
+  }
 }

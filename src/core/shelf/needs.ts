@@ -33,6 +33,8 @@ const SAYS: Record<Exclude<Need, 'nothing'>, RegExp> = {
 export function needsOf({ holdsFirst = '', tags = [], ruleNote = '' }: ShelfMove): Need[] {
   const said = holdsFirst.toLowerCase()
   const isCloth = tags.includes('lapel-grip') || /^gi\b/.test(ruleNote)
-  const found = (Object.keys(SAYS) as (keyof typeof SAYS)[]).filter((need) => SAYS[need].test(said) || (need === 'cloth' && isCloth)) // prettier-ignore
+  const found = (Object.keys(SAYS) as (keyof typeof SAYS)[]).filter(
+    (need) => SAYS[need].test(said) || (need === 'cloth' && isCloth),
+  )
   return found.length ? found : ['nothing']
 }

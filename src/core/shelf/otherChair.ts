@@ -16,7 +16,7 @@ export interface Defence {
 export function otherChair(shelf: Shelf, position: string): Defence[] {
   const partner = lookUp(shelf.positions, position)?.mirror
   if (!partner) return []
-  const checkpoints = new Map(shelf.moves.flatMap((move) => (move.checkpoints ?? []).map((one) => [one.id, one.text]))) // prettier-ignore
+  const checkpoints = new Map(shelf.moves.flatMap((move) => (move.checkpoints ?? []).map((one) => [one.id, one.text])))
   return shelf.moves
     .filter(({ from }) => from === partner)
     .map((attack) => {

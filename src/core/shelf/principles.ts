@@ -46,6 +46,8 @@ function governs({ on }: Principle, move: Move, from: Position | undefined): boo
   if (on.ahead && from?.ahead !== on.ahead) return false
   const isTagged = on.tags?.some((tag) => move.tags?.includes(tag))
   if (!on.words && !on.tags) return true
-  const said = [move.name, ...(move.checkpoints ?? []).flatMap(({ text, until }) => [text, until && `until ${until}`])].join(' ').toLowerCase() // prettier-ignore
+  const said = [move.name, ...(move.checkpoints ?? []).flatMap(({ text, until }) => [text, until && `until ${until}`])]
+    .join(' ')
+    .toLowerCase()
   return Boolean(isTagged ?? false) || (on.words?.some((word) => said.includes(word)) ?? false)
 }

@@ -21,9 +21,18 @@ export function publish(
   const moves = chart.moves.filter(({ from }) => chosen.has(from))
   const answers = answersAmong(chart, moves)
   const reactions = metBy(chart, chosen, [...moves, ...answers])
-  const places = new Set([...chosen, ...moves.flatMap(placesOf), ...answers.flatMap(placesOf), ...reactions.map(({ endsIn }) => endsIn as string)]) // prettier-ignore
+  const places = new Set([
+    ...chosen,
+    ...moves.flatMap(placesOf),
+    ...answers.flatMap(placesOf),
+    ...reactions.map(({ endsIn }) => endsIn as string),
+  ])
   const there = chart.positions.filter(({ id }) => places.has(id))
-  const held = new Set<string>([...there.flatMap(({ holds = [] }) => holds), ...moves.flatMap(holdsOf), ...reactions.flatMap(({ adds = [], strips = [] }) => [...adds, ...strips])]) // prettier-ignore
+  const held = new Set<string>([
+    ...there.flatMap(({ holds = [] }) => holds),
+    ...moves.flatMap(holdsOf),
+    ...reactions.flatMap(({ adds = [], strips = [] }) => [...adds, ...strips]),
+  ])
   const moveIds = new Set<string>(moves.map(({ id }) => id))
   const checkpoints = new Set(moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
   const region: ShelfRegion = {

@@ -106,7 +106,10 @@ class Pull {
     const leads = lookUp(this.shelf.positions, record.to)
     const isNew = leads && !inChart(this.chart.positions, leads)
     const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
-    const tries = { ...guessed(record.tries), ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}) } // prettier-ignore
+    const tries = {
+      ...guessed(record.tries),
+      ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}),
+    }
     this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
     this.came.push(id)
     leaveUpdate(this.chart, record)

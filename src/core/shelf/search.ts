@@ -23,7 +23,38 @@ export interface ShelfIndex {
 }
 
 /** Words that say nothing of what is meant, and words for the same thing. */
-const EMPTY = new Set(['the', 'a', 'an', 'of', 'to', 'on', 'in', 'is', 'our', 'us', 'we', 'my', 'me', 'i', 'and', 'or', 'with', 'it', 'his', 'he', 'she', 'they', 'them', 'their', 'at', 'by', 'for', 'from', 'into', 'across']) // prettier-ignore
+const EMPTY = new Set([
+  'the',
+  'a',
+  'an',
+  'of',
+  'to',
+  'on',
+  'in',
+  'is',
+  'our',
+  'us',
+  'we',
+  'my',
+  'me',
+  'i',
+  'and',
+  'or',
+  'with',
+  'it',
+  'his',
+  'he',
+  'she',
+  'they',
+  'them',
+  'their',
+  'at',
+  'by',
+  'for',
+  'from',
+  'into',
+  'across',
+])
 const SAME: Record<string, string> = {
   ...{ folded: 'bent', tap: 'finish', submission: 'finish', choke: 'strangle', blood: 'strangle', takeback: 'back' },
   ...{ pushes: 'push', pushed: 'push', pushing: 'push', turns: 'turn', turned: 'turn', turning: 'turn', rolls: 'roll' },
@@ -36,7 +67,16 @@ const SAME: Record<string, string> = {
     posts: 'post',
     posted: 'post',
   },
-  ...{ hands: 'hand', arms: 'arm', legs: 'leg', knees: 'knee', hips: 'hip', elbows: 'elbow', wrists: 'wrist', feet: 'foot' }, // prettier-ignore
+  ...{
+    hands: 'hand',
+    arms: 'arm',
+    legs: 'leg',
+    knees: 'knee',
+    hips: 'hip',
+    elbows: 'elbow',
+    wrists: 'wrist',
+    feet: 'foot',
+  },
   ...{ floor: 'mat', ground: 'mat', shin: 'knee', hides: 'hide', hidden: 'hide', tucked: 'hide', clasps: 'clasp' },
   ...{ clasped: 'clasp', joins: 'clasp', joined: 'clasp', locked: 'clasp', tucks: 'tuck', straightens: 'straight' },
 }
@@ -52,7 +92,11 @@ export function indexShelf(shelf: Shelf): ShelfIndex {
     fields: ['name', 'cue', 'text'],
     storeFields: ['kind', 'id'],
     processTerm: term,
-    searchOptions: { boost: { name: 3, cue: 2 }, prefix: (one) => one.length > 2, fuzzy: (one) => (one.length > 4 ? 0.2 : false) }, // prettier-ignore
+    searchOptions: {
+      boost: { name: 3, cue: 2 },
+      prefix: (one) => one.length > 2,
+      fuzzy: (one) => (one.length > 4 ? 0.2 : false),
+    },
   })
   index.addAll(entriesOf(shelf))
   return { search: (text) => index.search(text).map(({ kind, id }) => ({ kind, id }) as Found) }
@@ -71,10 +115,17 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
     if (name) answering.set(move, [...(answering.get(move) ?? []), name])
   }
   return [
-    ...positions.map(({ id, name, aliases, notes, made = [], takes, leaves }) => entry('position', id, names(name, aliases), notes ?? '', [...made, takes, leaves])), // prettier-ignore
-    ...moves.map(
-      ({ id, name, aliases, cue, notes, holdsFirst, checkpoints = [], hazard, kind }) =>
-      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [notes, holdsFirst, kind, String(hazard?.part ?? ''), ...checkpoints.map(({ text }) => text)]), // prettier-ignore
+    ...positions.map(({ id, name, aliases, notes, made = [], takes, leaves }) =>
+      entry('position', id, names(name, aliases), notes ?? '', [...made, takes, leaves]),
+    ),
+    ...moves.map(({ id, name, aliases, cue, notes, holdsFirst, checkpoints = [], hazard, kind }) =>
+      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [
+        notes,
+        holdsFirst,
+        kind,
+        String(hazard?.part ?? ''),
+        ...checkpoints.map(({ text }) => text),
+      ]),
     ),
     ...reactions.map(({ id, name, notes, opens }) => entry('reaction', id, name, notes ?? '', [opens])),
   ]

@@ -31,7 +31,10 @@ export function parseShelf(text: string): Result<ShelfRegion> {
   if (typeof file.title !== 'string' || !file.title.trim()) return refuse('missing', ['title'], 'is missing')
   const wrong = LISTS.find((list) => !Array.isArray(file[list]))
   if (wrong) return refuse('wrong-type', [wrong], 'must be a list')
-  const region = { ...(Object.fromEntries(LISTS.map((list) => [list, file[list]])) as unknown as ShelfRegion), ...{ id: String(file.id ?? 'shelf'), title: file.title, rules: [], variants: [], cautions: [] } } // prettier-ignore
+  const region = {
+    ...(Object.fromEntries(LISTS.map((list) => [list, file[list]])) as unknown as ShelfRegion),
+    ...{ id: String(file.id ?? 'shelf'), title: file.title, rules: [], variants: [], cautions: [] },
+  }
   const read = readChart(shelfAsChart(joinRegions([region])))
   return read.ok ? success(region) : failure(...read.problems)
 }

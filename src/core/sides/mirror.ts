@@ -8,7 +8,14 @@ import type { Chart } from '../chart/chart'
 /** Words after which "right" and "left" are no sides: "right after", "left behind". The same for both, so that it reverses. */
 const NO_SIDE = 'after|away|before|behind|here|now|out|there|through|over'
 const SIDE = new RegExp(`\\b(left|right)\\b(?!\\s+(?:${NO_SIDE})\\b)`, 'gi')
-const OTHER: Record<string, string> = { left: 'right', right: 'left', Left: 'Right', Right: 'Left', LEFT: 'RIGHT', RIGHT: 'LEFT' } // prettier-ignore
+const OTHER: Record<string, string> = {
+  left: 'right',
+  right: 'left',
+  Left: 'Right',
+  Right: 'Left',
+  LEFT: 'RIGHT',
+  RIGHT: 'LEFT',
+}
 
 /** The text from the other side. Twice is the text itself. */
 export const mirrorText = (text: string): string => text.replace(SIDE, (word) => OTHER[word] ?? word)

@@ -52,7 +52,12 @@ export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary 
 export function typedToken(before: string, all: readonly string[]): { from: number; offers: string[] } | null {
   const from = before.lastIndexOf('{')
   if (from < 0 || before.indexOf('}', from) >= 0) return null
-  const typed = before.slice(from + 1).trim().toLowerCase().split(/\s+/).filter(Boolean) // prettier-ignore
+  const typed = before
+    .slice(from + 1)
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .filter(Boolean)
   const goesOn = (token: string) => {
     const words = token.slice(1, -1).split(' ')
     return typed.every((piece) => words.some((word) => word.startsWith(piece)))

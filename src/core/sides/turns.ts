@@ -32,7 +32,10 @@ export function turned(orientation: Orientation, turns: readonly Turn[], across 
   const changes: Change[] = [...turns.map((turn) => TURNS[turn]), ...(across ? [ACROSS] : [])]
   return changes.reduce<Orientation>((sides, { swaps, drops, sets }) => {
     const left = Object.entries(sides).filter(([key]) => !drops.includes(key))
-    return { ...Object.fromEntries(left.map(([key, value]) => [key, swaps.includes(key) ? other(value) : value])), ...sets } // prettier-ignore
+    return {
+      ...Object.fromEntries(left.map(([key, value]) => [key, swaps.includes(key) ? other(value) : value])),
+      ...sets,
+    }
   }, orientation)
 }
 

@@ -11,7 +11,14 @@ export interface WordPair {
 
 /** The pairs for which several sets of words are common. */
 export const WORD_PAIRS: readonly WordPair[] = [
-  { pair: ['over', 'under'], others: [['choking', 'other'], ['strong-side', 'weak-side'], ['closed-side', 'open-side']] }, // prettier-ignore
+  {
+    pair: ['over', 'under'],
+    others: [
+      ['choking', 'other'],
+      ['strong-side', 'weak-side'],
+      ['closed-side', 'open-side'],
+    ],
+  },
   { pair: ['top', 'bottom'], others: [['upper', 'lower']] },
   { pair: ['near', 'far'], others: [['close', 'away']] },
   { pair: ['head-side', 'hip-side'], others: [['head', 'hip']] },

@@ -22,7 +22,10 @@ export function inFocus(chart: Chart, figures: Figures, escapes: readonly Escape
   if (focus.on === 'around') return around(chart, escapes, focus.place, focus.exchanges)
   if (focus.on === 'run') return bestRun(chart, figures, escapes)
   const kind = { traps: 'trap', leaks: 'leak', loose: 'loose' } as const
-  return withEscapes(chart, escapes.filter((escape) => escape.kind === kind[focus.on as keyof typeof kind])) // prettier-ignore
+  return withEscapes(
+    chart,
+    escapes.filter((escape) => escape.kind === kind[focus.on as keyof typeof kind]),
+  )
 }
 
 function withEscapes(chart: Chart, escapes: readonly Escape[]): InFocus {

@@ -50,7 +50,9 @@ export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): 
     const move = lookUp(chart.moves, item.move)
     const charted = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
     // What the holds leave nothing of has no mark; nor has what meets a move that cannot be tried from here.
-    const met = charted.filter((reaction) => !figures || figures.met.some((one) => one.move === item.move && one.reaction === reaction)) // prettier-ignore
+    const met = charted.filter(
+      (reaction) => !figures || figures.met.some((one) => one.move === item.move && one.reaction === reaction),
+    )
     return move
       ? [
           ...met.map((reaction): Item => ({ kind: 'escape', move: move.id, position: move.from, reaction })),

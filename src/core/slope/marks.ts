@@ -70,7 +70,13 @@ export function placeMarks(
   })
 }
 
-const NUDGES = [[0, 0], [9, 0], [-9, 0], [0, 9], [0, -9]] as const // prettier-ignore
+const NUDGES = [
+  [0, 0],
+  [9, 0],
+  [-9, 0],
+  [0, 9],
+  [0, -9],
+] as const
 
 /** The mark at the first spot where nothing is in its way, its room taken; or undefined. */
 function free(escape: Escape, spots: Point[], size: number, text: string, width: number, taken: Boxes) {

@@ -53,7 +53,15 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
       const through = passages.flatMap(({ row, x }): Point[] => {
         const top = rows[row].y - 2
         const bottom = rows[row].y + rows[row].height + 2
-        return end < start ? [[x, bottom], [x, top]] : [[x, top], [x, bottom]] // prettier-ignore
+        return end < start
+          ? [
+              [x, bottom],
+              [x, top],
+            ]
+          : [
+              [x, top],
+              [x, bottom],
+            ]
       })
       const into = ports.into.get(way.key)!
       const out: Point[] = upOut ? [from, besideName(from)] : [from]

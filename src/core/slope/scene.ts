@@ -84,7 +84,12 @@ export function drawScene(task: SceneTask): Scene {
   return {
     ...{ width, height, bands, lines, marks },
     ledges: [...ledges.values()],
-    ways: escapeWays(marks.filter(({ escape }) => task.isWhole(escape)), ledges, rows, width), // prettier-ignore
+    ways: escapeWays(
+      marks.filter(({ escape }) => task.isWhole(escape)),
+      ledges,
+      rows,
+      width,
+    ),
     names: isOutline ? [] : placeNames([...lines].reverse().filter(task.isNamed), taken, task.lineText, measure),
   }
 }

@@ -112,7 +112,6 @@ function batchesOf(
   kind: (a: number) => Kind,
   repeatState: Int32Array,
 ): Int32Array {
-  // prettier-ignore
   const batches: number[][] = []
   let batch: number[] = []
   actions.forEach((a, place) => {
@@ -168,7 +167,10 @@ function unpromptedOf(game: Game) {
   const rows: Int32Array[] = []
   for (let g = 0; g < game.groupCount; g++) {
     const wait = game.groupActions[g]
-    const row = game.outcomeState.subarray(game.outcomes[wait], game.groupIsReaction[g] ? game.outcomes[wait] : game.outcomes[wait + 1]) // prettier-ignore
+    const row = game.outcomeState.subarray(
+      game.outcomes[wait],
+      game.groupIsReaction[g] ? game.outcomes[wait] : game.outcomes[wait + 1],
+    )
     rows.push(row)
     unprompted[g + 1] = unprompted[g] + row.length
   }

@@ -75,7 +75,10 @@ function start(): object {
   try {
     return new WebAssembly.Instance(new WebAssembly.Module(bytes)).exports
   } catch (cause) {
-    throw new Error('this browser does not let Ataque compute (WebAssembly is off or too old): allow it for this page, or use a newer browser', { cause }) // prettier-ignore
+    throw new Error(
+      'this browser does not let Ataque compute (WebAssembly is off or too old): allow it for this page, or use a newer browser',
+      { cause },
+    )
   }
 }
 

@@ -66,6 +66,11 @@ export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: 
     const go = { path: `/worksheet/${met.from}`, query: { move: met.id, reaction: id } }
     return [{ key: `reaction ${id}`, name, where: `they do, to ${met.name}`, go, ...(aliases ? { aliases } : {}) }]
   })
-  const runs = (chart.runs ?? []).map(({ id, name }): Command => ({ key: `run ${id}`, name, where: 'run', go: { path: `/score/${id}` } })) // prettier-ignore
+  const runs = (chart.runs ?? []).map(({ id, name }): Command => ({
+    key: `run ${id}`,
+    name,
+    where: 'run',
+    go: { path: `/score/${id}` },
+  }))
   return [...screens, ...[...positions, ...moves, ...reactions, ...runs].map(alsoFound)]
 }

@@ -25,7 +25,9 @@ const rows = computed(() =>
     const now = store.figures?.positions[position.value!.id]?.value
     return {
       ...{ hold, isOurs, limbs: limbsWords(hold.limbs, isOurs ? 'our' : 'their'), sides: sidesOf(hold) },
-      takes: (hold.denies ?? []).map(({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`), // prettier-ignore
+      takes: (hold.denies ?? []).map(
+        ({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`,
+      ),
       reopens: isOurs ? reopenedBy(chart.value, position.value!.id, hold.id) : [],
       change: without && now !== undefined ? without.position - now : null,
     }
@@ -44,7 +46,9 @@ function find(text: string): Choice[] {
   const typed = text.trim().toLowerCase()
   const taken = new Set(on.value.map(({ id }) => id))
   const known = (chart.value.holds ?? []).filter(({ id, name }) => !taken.has(id) && name.toLowerCase().includes(typed))
-  const choices = known.slice(0, 8).map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) })) // prettier-ignore
+  const choices = known
+    .slice(0, 8)
+    .map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) }))
   const isNew = typed && !known.some(({ name }) => name.toLowerCase() === typed)
   return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: 'new hold' }] : choices
 }

@@ -21,7 +21,14 @@ import { provideHolds } from './holds'
 const { chart, position, on, check, selected } = provideHolds()
 const store = useFigures()
 const figure = computed(() => position.value && store.figures?.positions[position.value.id])
-const free = computed(() => limbsWords(freeLimbs(chart.value, on.value.map(({ id }) => id)))) // prettier-ignore
+const free = computed(() =>
+  limbsWords(
+    freeLimbs(
+      chart.value,
+      on.value.map(({ id }) => id),
+    ),
+  ),
+)
 const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => isHindrable))
 </script>
 

@@ -38,10 +38,18 @@ const layers = computed(() => {
   const { over, ours, theirs, isBehind } = figure.value!
   const [top, bottom] = over === 'ours' ? [ours, theirs] : [theirs, ours]
   return isBehind
-    ? [{ body: top, parts: 'trunk' }, { body: bottom, parts: 'all' }, { body: top, parts: 'limbs' }] // prettier-ignore
-    : [{ body: bottom, parts: 'all' }, { body: top, parts: 'all' }] // prettier-ignore
+    ? [
+        { body: top, parts: 'trunk' },
+        { body: bottom, parts: 'all' },
+        { body: top, parts: 'limbs' },
+      ]
+    : [
+        { body: bottom, parts: 'all' },
+        { body: top, parts: 'all' },
+      ]
 })
-const path = (points: readonly (readonly [number, number])[]) => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}` // prettier-ignore
+const path = (points: readonly (readonly [number, number])[]) =>
+  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
 </script>
 
 <template>

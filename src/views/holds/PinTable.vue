@@ -13,7 +13,10 @@ const rows = computed(() =>
       ...escape,
       to: escape.moves.map((id) => lookUp(chart.value.moves, id)?.name).join(', '),
       holds: escape.by.map((id) => lookUp(chart.value.holds, id)?.name).join(', '),
-      go: { path: `/worksheet/${position.value!.id}`, query: { ...(escape.moves[0] ? { move: escape.moves[0] } : {}), reaction: escape.reaction } }, // prettier-ignore
+      go: {
+        path: `/worksheet/${position.value!.id}`,
+        query: { ...(escape.moves[0] ? { move: escape.moves[0] } : {}), reaction: escape.reaction },
+      },
     })),
 )
 </script>

@@ -81,8 +81,12 @@ export const useHolds = (): Holds => inject(KEY)!
 /** The chart as it would be without each hold that is on, and with each of the best that could be. */
 function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold[], onShelf: Hold[]): Trial[] {
   const variant = (change: (draft: Chart) => void) => produce(chart, change)
-  const without = on.filter((hold) => holder(hold) === 'ours').map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) })) // prettier-ignore
-  const more = next.slice(0, TRIED).map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf)) })) // prettier-ignore
+  const without = on
+    .filter((hold) => holder(hold) === 'ours')
+    .map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) }))
+  const more = next
+    .slice(0, TRIED)
+    .map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf)) }))
   return [...without, ...more]
 }
 

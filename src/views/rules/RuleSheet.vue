@@ -22,7 +22,11 @@ const figures = useFigures()
 const isInForce = computed(() => figures.rules?.id === props.set.id)
 const out = computed(() => takenOut(charts.chart!, props.set))
 const struck = (uses: string) =>
-  charts.chart!.reactions.filter((one) => strikeChangesOf([...(one.uses ?? []), ...(one.usesAny ?? [])], props.set.strikes ?? []).some((change) => change.uses === uses)) // prettier-ignore
+  charts.chart!.reactions.filter((one) =>
+    strikeChangesOf([...(one.uses ?? []), ...(one.usesAny ?? [])], props.set.strikes ?? []).some(
+      (change) => change.uses === uses,
+    ),
+  )
 
 function change(label: string, by: (set: RuleSet) => void, join?: string) {
   charts.edit(`${label}, ${props.set.name}`, (draft) => changeRuleSet(draft, props.set.id, by), join)
@@ -37,12 +41,14 @@ function setPoints(score: Score, event: Event) {
 }
 
 function setRounds(count: number, seconds: number | null | undefined) {
-  if (!(Number.isInteger(count) && count >= 1 && count <= 99 && seconds)) return charts.tell('Say how many rounds, and a time such as 6:00.') // prettier-ignore
+  if (!(Number.isInteger(count) && count >= 1 && count <= 99 && seconds))
+    return charts.tell('Say how many rounds, and a time such as 6:00.')
   change('Rounds', (set) => void (set.rounds = { count, seconds }))
 }
 
 function setControl(points: number, every: number) {
-  if (!(points >= 0 && points <= 99 && Number.isInteger(every) && every >= 1)) return charts.tell('Say points from 0 to 99 and whole seconds.') // prettier-ignore
+  if (!(points >= 0 && points <= 99 && Number.isInteger(every) && every >= 1))
+    return charts.tell('Say points from 0 to 99 and whole seconds.')
   change('Control time', (set) => {
     if (points > 0) set.controlTime = { every, points }
     else delete set.controlTime

@@ -36,7 +36,15 @@ const rows = computed(() => {
     const worth = worths.get(id)?.start
     const out = of && charts.chart ? takenOut(charts.chart, of).length : 0
     const costs = worth !== undefined && free !== undefined && of ? changeText(worth - free) : ''
-    return { id, name, worth, out, costs, rounds: of ? roundsText(of) : '', isOwn: own.value.some((one) => one.id === id) } // prettier-ignore
+    return {
+      id,
+      name,
+      worth,
+      out,
+      costs,
+      rounds: of ? roundsText(of) : '',
+      isOwn: own.value.some((one) => one.id === id),
+    }
   }
   return [row(NONE, 'All is allowed'), ...sets.value.map((one) => row(one.id, one.name, one))]
 })

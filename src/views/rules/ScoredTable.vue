@@ -10,11 +10,24 @@ const rows = computed(() => {
   if (!scored || !rules) return []
   const counted = (Object.entries(SCORES) as [Score, string][])
     .filter(([score]) => rules.points?.[score])
-    .map(([score, name]) => ({ name, ours: scored.ours[score], theirs: scored.theirs[score], each: rules.points![score]! })) // prettier-ignore
+    .map(([score, name]) => ({
+      name,
+      ours: scored.ours[score],
+      theirs: scored.theirs[score],
+      each: rules.points![score]!,
+    }))
   const { controlTime } = rules
   if (!controlTime) return counted
   const times = (seconds: number) => seconds / controlTime.every
-  return [...counted, { name: `${controlTime.every} s of control`, ours: times(scored.ours.controlSeconds), theirs: times(scored.theirs.controlSeconds), each: controlTime.points }] // prettier-ignore
+  return [
+    ...counted,
+    {
+      name: `${controlTime.every} s of control`,
+      ours: times(scored.ours.controlSeconds),
+      theirs: times(scored.theirs.controlSeconds),
+      each: controlTime.points,
+    },
+  ]
 })
 const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? 'under 0.01' : n.toFixed(2))
 </script>

@@ -50,12 +50,26 @@ watch(
 )
 
 /** Where the range is known, what is too close to call is said with what is done there. */
-const closeAt = computed(() => new Map(range.range?.close.map((close) => [close.position as string, sayClose(chart.value, close)]))) // prettier-ignore
+const closeAt = computed(
+  () => new Map(range.range?.close.map((close) => [close.position as string, sayClose(chart.value, close)])),
+)
 const told = computed(() => {
   const paragraphs = script.value ? sayScript(chart.value, script.value) : []
-  return paragraphs.map((one) => ({ ...one, watch: one.value === null || !closeAt.value.has(one.position) ? one.watch : [closeAt.value.get(one.position)!, ...one.watch] })) // prettier-ignore
+  return paragraphs.map((one) => ({
+    ...one,
+    watch:
+      one.value === null || !closeAt.value.has(one.position)
+        ? one.watch
+        : [closeAt.value.get(one.position)!, ...one.watch],
+  }))
 })
-const loops = computed(() => (script.value ? loopsOf(script.value).slice(0, 2).map((loop) => sayLoop(chart.value, script.value!, loop)) : [])) // prettier-ignore
+const loops = computed(() =>
+  script.value
+    ? loopsOf(script.value)
+        .slice(0, 2)
+        .map((loop) => sayLoop(chart.value, script.value!, loop))
+    : [],
+)
 const cautions = computed(() =>
   cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),
 )
@@ -74,8 +88,18 @@ async function print() {
   await nextTick()
   printPart(sheet.value!, scenario.value)
 }
-const covered = computed(() => (script.value ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who reads us as the scenario says. Numbers in brackets say where to read on.` : '')) // prettier-ignore
-const save = () => download(new Blob([scriptAsMarkdown(title.value, [scenario.value, covered.value, ...loops.value], told.value, hundred)], { type: 'text/markdown' }), `${chart.value.id}-chain.md`) // prettier-ignore
+const covered = computed(() =>
+  script.value
+    ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who reads us as the scenario says. Numbers in brackets say where to read on.`
+    : '',
+)
+const save = () =>
+  download(
+    new Blob([scriptAsMarkdown(title.value, [scenario.value, covered.value, ...loops.value], told.value, hundred)], {
+      type: 'text/markdown',
+    }),
+    `${chart.value.id}-chain.md`,
+  )
 const goTo = (number: number) => document.getElementById(`told-${number}`)?.scrollIntoView({ block: 'start' })
 </script>
 

@@ -30,7 +30,8 @@ const shown = computed(() =>
     .sort((a, b) => b.figure!.shown! - a.figure!.shown!),
 )
 
-const throughWith = (times: number) => (times < 0.0005 ? 'never gone through with' : `gone through with ${share(times)} times`) // prettier-ignore
+const throughWith = (times: number) =>
+  times < 0.0005 ? 'never gone through with' : `gone through with ${share(times)} times`
 
 const turn = (on: boolean) => figures.setScenario({ probe: on ? usualProbe(settings.value) : null })
 const set = (probe: Probe) => charts.edit('How moves go that are only shown', (draft) => setProbe(draft, null, probe))

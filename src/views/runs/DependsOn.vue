@@ -14,7 +14,8 @@ const most = computed(() =>
 )
 const width = (change: number) => `${(50 * Math.abs(change)) / most.value}%`
 /** A bar from the middle: to the right where the start gains. */
-const bar = (change: number) => (change >= 0 ? { left: '50%', width: width(change) } : { right: '50%', width: width(change) }) // prettier-ignore
+const bar = (change: number) =>
+  change >= 0 ? { left: '50%', width: width(change) } : { right: '50%', width: width(change) }
 </script>
 
 <template>

@@ -19,7 +19,12 @@ const answer = computed(() => answerOnCard(chart.value, props.card))
 const rounds = computed(() => answer.value?.answer.tries?.rounds ?? { worked: 0, failed: 0 })
 const answerName = computed(() => lookUp(chart.value.moves, answer.value?.answer.move)?.name ?? '')
 const met = computed(() => figures.met(props.card.move ?? props.card.position, props.card.reaction))
-const asked = computed(() => ({ of: 'net' as const, move: props.card.move ?? null, position: props.card.position, reaction: props.card.reaction })) // prettier-ignore
+const asked = computed(() => ({
+  of: 'net' as const,
+  move: props.card.move ?? null,
+  position: props.card.position,
+  reaction: props.card.reaction,
+}))
 
 const ROWS = [
   { key: 'start', label: 'Start' },
@@ -34,8 +39,11 @@ function count(worked: boolean) {
 }
 function setSeconds(event: Event) {
   const seconds = Number((event.target as HTMLInputElement).value)
-  if (!Number.isInteger(seconds) || seconds < 5 || seconds > 600) return charts.tell('A round lasts from 5 to 600 seconds.') // prettier-ignore
-  charts.edit('Length of the round', (draft) => changeCard(draft, props.card.id, (card) => void (card.seconds = seconds))) // prettier-ignore
+  if (!Number.isInteger(seconds) || seconds < 5 || seconds > 600)
+    return charts.tell('A round lasts from 5 to 600 seconds.')
+  charts.edit('Length of the round', (draft) =>
+    changeCard(draft, props.card.id, (card) => void (card.seconds = seconds)),
+  )
 }
 function setPositionOnly(isOnly: boolean) {
   charts.edit('Goal of the round', (draft) =>

@@ -46,7 +46,9 @@ const { answer: beside } = useQuestion(() => ({
 const points = (i: number) => {
   const scored = beside.value?.[i]?.scored
   const { rules } = figures
-  return scored && rules && scores(rules) ? `${finerPoints(pointsOf(scored.ours, rules))} : ${finerPoints(pointsOf(scored.theirs, rules))}` : null // prettier-ignore
+  return scored && rules && scores(rules)
+    ? `${finerPoints(pointsOf(scored.ours, rules))} : ${finerPoints(pointsOf(scored.theirs, rules))}`
+    : null
 }
 const finerPoints = (n: number) => String(Math.round(n * 10) / 10)
 const letGo = (i: number) => {
@@ -80,7 +82,13 @@ function shift(id: string, by: 1 | -1) {
 }
 const sheet = ref<HTMLElement>()
 const print = () =>
-  printPart(sheet.value!, scenarioLine(chart.value, charts.isFlipped), cautionLines(shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])))) // prettier-ignore
+  printPart(
+    sheet.value!,
+    scenarioLine(chart.value, charts.isFlipped),
+    cautionLines(
+      shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])),
+    ),
+  )
 </script>
 
 <template>

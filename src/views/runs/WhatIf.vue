@@ -24,19 +24,38 @@ const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => charts.chart!)
 const SUPPOSED = 'supposed'
-const asked = reactive({ figure: '', ofTen: 0, met: '', times: Infinity, theyCannot: '', weCannot: '', sharpness: null as number | null, seconds: undefined as number | null | undefined }) // prettier-ignore
+const asked = reactive({
+  figure: '',
+  ofTen: 0,
+  met: '',
+  times: Infinity,
+  theyCannot: '',
+  weCannot: '',
+  sharpness: null as number | null,
+  seconds: undefined as number | null | undefined,
+})
 
 /** What they do on the best plan, those met most first. */
 const reactions = computed(() => {
-  const visits = new Map((figures.figures?.met ?? []).map((one) => [`${one.move ?? one.position} ${one.reaction}`, one.visits])) // prettier-ignore
+  const visits = new Map(
+    (figures.figures?.met ?? []).map((one) => [`${one.move ?? one.position} ${one.reaction}`, one.visits]),
+  )
   return allMet(chart.value)
     .map((met) => ({ met, key: keyOfMet(met), visits: visits.get(keyOfMet(met)) ?? 0 }))
     .sort((a, b) => b.visits - a.visits)
-    .map(({ met, key, visits }) => ({ value: key, met, label: `${lookUp(chart.value.reactions, met.reaction)?.name}, ${whereMet(chart.value, met)} (${share(visits)} in 100)` })) // prettier-ignore
+    .map(({ met, key, visits }) => ({
+      value: key,
+      met,
+      label: `${lookUp(chart.value.reactions, met.reaction)?.name}, ${whereMet(chart.value, met)} (${share(visits)} in 100)`,
+    }))
 })
-const capabilities = computed(() => [...new Set(chart.value.reactions.flatMap(({ uses = [], usesAny = [] }) => [...uses, ...usesAny]))].sort()) // prettier-ignore
+const capabilities = computed(() =>
+  [...new Set(chart.value.reactions.flatMap(({ uses = [], usesAny = [] }) => [...uses, ...usesAny]))].sort(),
+)
 const limbs = computed(() => {
-  const used = new Set((chart.value.holds ?? []).filter((hold) => holder(hold) === 'ours').flatMap((hold) => hold.limbs)) // prettier-ignore
+  const used = new Set(
+    (chart.value.holds ?? []).filter((hold) => holder(hold) === 'ours').flatMap((hold) => hold.limbs),
+  )
   return LIMBS.filter((limb) => used.has(limb))
 })
 

@@ -15,7 +15,11 @@ const CLOSE = 0.02
 const asked = computed(() => (run.value ? nowOrLater(chart.value, run.value) : null))
 const worths = useTrials(
   () => {
-    const trials = SHARPNESS.map((sharpness) => ({ key: String(sharpness), chart: chart.value, instead: { sharpness } })) // prettier-ignore
+    const trials = SHARPNESS.map((sharpness) => ({
+      key: String(sharpness),
+      chart: chart.value,
+      instead: { sharpness },
+    }))
     return run.value && asked.value ? { chart: chart.value, position: run.value.start, trials } : null
   },
   () => `${run.value?.start} ${asked.value?.first.id}`,
@@ -27,7 +31,12 @@ const rows = computed(() =>
     const [first, now] = [found?.moves[asked.value!.first.id], found?.moves[asked.value!.now.id]]
     if (typeof first !== 'number' || typeof now !== 'number') return { sharpness, first: null, now: null, says: '' }
     const gap = first - now
-    const says = Math.abs(gap) < CLOSE ? `too close to call (${changeText(gap)})` : gap > 0 ? `${asked.value!.first.name} first (${changeText(gap)})` : `${asked.value!.now.name} at once (${changeText(-gap)})` // prettier-ignore
+    const says =
+      Math.abs(gap) < CLOSE
+        ? `too close to call (${changeText(gap)})`
+        : gap > 0
+          ? `${asked.value!.first.name} first (${changeText(gap)})`
+          : `${asked.value!.now.name} at once (${changeText(-gap)})`
     return { sharpness, first, now, says }
   }),
 )

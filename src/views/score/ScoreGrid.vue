@@ -13,11 +13,20 @@ const { chart, run, played, lines, remarks, beat } = useScore()
 const heads = computed(() =>
   played.value.beats.map((one, i) => {
     const before = played.value.beats[i - 1]
-    const turned = before?.frame === one.frame && Object.keys(one.orientation).some((key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key]) // prettier-ignore
+    const turned =
+      before?.frame === one.frame &&
+      Object.keys(one.orientation).some(
+        (key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key],
+      )
     return {
       name: stepName(chart.value, one, run.value!),
       isTheirs: Boolean(one.step?.reaction),
-      where: one.place.kind === 'position' ? lookUp(chart.value.positions, one.place.id)?.name : one.place.kind === 'finish' ? 'a finish' : undefined, // prettier-ignore
+      where:
+        one.place.kind === 'position'
+          ? lookUp(chart.value.positions, one.place.id)?.name
+          : one.place.kind === 'finish'
+            ? 'a finish'
+            : undefined,
       remarks: remarks.value.filter(({ step }) => step === i).length,
       turned,
     }

@@ -1,4 +1,15 @@
-import { computed, inject, provide, ref, shallowRef, watch, type ComputedRef, type InjectionKey, type Ref, type ShallowRef } from 'vue' // prettier-ignore
+import {
+  computed,
+  inject,
+  provide,
+  ref,
+  shallowRef,
+  watch,
+  type ComputedRef,
+  type InjectionKey,
+  type Ref,
+  type ShallowRef,
+} from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Chart } from '../../core/chart/chart'
 import { lookUp } from '../../core/chart/lookUp'
@@ -65,7 +76,7 @@ export function provideScore(): Score {
   }
 
   const open = (id: string | undefined) => void router.push(`/score/${id ?? ''}`)
-  const score = { chart, run, played, lines, remarks, words, beat, worths: useWorths(run), isOpen, toggle, open, place } // prettier-ignore
+  const score = { chart, run, played, lines, remarks, words, beat, worths: useWorths(run), isOpen, toggle, open, place }
   provide(KEY, score)
   return score
 }

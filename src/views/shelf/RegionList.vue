@@ -13,13 +13,20 @@ const store = useShelf()
 const { place, go } = useShelfPlace()
 
 const text = ref(place.value.text)
-watch(() => place.value.text, (now) => (text.value = now)) // prettier-ignore
+watch(
+  () => place.value.text,
+  (now) => (text.value = now),
+)
 const region = computed(() => lookUp(props.shelf.regions, place.value.region))
 const groups = computed(() => [
   { name: '', regions: props.shelf.regions.filter((one) => !store.own.includes(one)) },
   { name: 'Yours', regions: store.own },
 ])
-const attacked = computed(() => [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => hazard?.part ?? ''))].filter(Boolean).sort()) // prettier-ignore
+const attacked = computed(() =>
+  [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => hazard?.part ?? ''))]
+    .filter(Boolean)
+    .sort(),
+)
 /** What some move needs, in the order of the list of needs. */
 const needed = computed(() => {
   const some = new Set(props.shelf.moves.flatMap(needsOf))

@@ -19,26 +19,37 @@ const charts = useCharts()
 const store = useShelf()
 const { pull, isThere } = usePulling()
 
-const position = computed(() => (props.found.kind === 'position' ? lookUp(props.shelf.positions, props.found.id) : undefined)) // prettier-ignore
+const position = computed(() =>
+  props.found.kind === 'position' ? lookUp(props.shelf.positions, props.found.id) : undefined,
+)
 const move = computed(() => (props.found.kind === 'move' ? lookUp(props.shelf.moves, props.found.id) : undefined))
-const reaction = computed(() => (props.found.kind === 'reaction' ? lookUp(props.shelf.reactions, props.found.id) : undefined)) // prettier-ignore
+const reaction = computed(() =>
+  props.found.kind === 'reaction' ? lookUp(props.shelf.reactions, props.found.id) : undefined,
+)
 const record = computed(() => position.value ?? move.value ?? reaction.value)
 const hazard = computed(() => move.value?.hazard)
-const placeName = (id: string) => (id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)) // prettier-ignore
+const placeName = (id: string) =>
+  id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)
 
 const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
 
 /** What one can go on to from here, by what it is. */
 const links = computed(() => {
   const { shelf, found } = props
-  const moves = (ids: readonly string[]) => ids.map((id): Found & { name: string } => ({ kind: 'move', id, name: lookUp(shelf.moves, id)?.name ?? id })) // prettier-ignore
+  const moves = (ids: readonly string[]) =>
+    ids.map((id): Found & { name: string } => ({ kind: 'move', id, name: lookUp(shelf.moves, id)?.name ?? id }))
   if (position.value) {
     const from = shelf.moves.filter((one) => [one.from, ...(one.alsoFrom ?? [])].includes(found.id as never))
     return [{ head: 'From here', items: moves(from.map(({ id }) => id)) }]
   }
   if (move.value) {
     const met = Object.keys(move.value.tries.reactions ?? {})
-    return [{ head: 'They may', items: met.map((id) => ({ kind: 'reaction' as const, id, name: lookUp(shelf.reactions, id)?.name ?? id })) }] // prettier-ignore
+    return [
+      {
+        head: 'They may',
+        items: met.map((id) => ({ kind: 'reaction' as const, id, name: lookUp(shelf.reactions, id)?.name ?? id })),
+      },
+    ]
   }
   const answers = shelf.answers.filter((one) => one.reaction === found.id).map((one) => one.move)
   const to = shelf.moves.filter(({ tries }) => tries.reactions?.[found.id]).map(({ id }) => id)

@@ -62,7 +62,16 @@ const rows = computed(() =>
       : kind === 'reaction'
         ? 'they do'
         : (props.shelf.regionOf.get(id)?.title ?? '')
-    return { ...one, key: keyOf(one), name: record.name, hint, isFinish: move?.to === 'finish', isTheirs: kind === 'position' && lookUp(props.shelf.positions, id)?.ahead === 'theirs', check: record.check, there: isThere(one) } // prettier-ignore
+    return {
+      ...one,
+      key: keyOf(one),
+      name: record.name,
+      hint,
+      isFinish: move?.to === 'finish',
+      isTheirs: kind === 'position' && lookUp(props.shelf.positions, id)?.ahead === 'theirs',
+      check: record.check,
+      there: isThere(one),
+    }
   }),
 )
 const at = computed(() => foundOf(place.value.at) ?? null)

@@ -43,14 +43,23 @@ export function usePulling() {
     const shelf = store.shelf!
     let came: string[] = []
     charts.edit(`${name} from the Shelf`, (draft) => void (came = pullIn(draft, shelf, wanted)))
-    charts.tell(came.length ? `${counted(came.length, 'move')} came in with what they need. Undo takes them out.` : `${name} is in the chart.`) // prettier-ignore
+    charts.tell(
+      came.length
+        ? `${counted(came.length, 'move')} came in with what they need. Undo takes them out.`
+        : `${name} is in the chart.`,
+    )
   }
 
   /** Whether the open chart has it, by its id or by its name. */
   function isThere({ kind, id }: Found): boolean {
     const { chart } = charts
     if (!chart || !store.shelf) return false
-    const record = kind === 'position' ? lookUp(store.shelf.positions, id) : kind === 'move' ? lookUp(store.shelf.moves, id) : lookUp(store.shelf.reactions, id) // prettier-ignore
+    const record =
+      kind === 'position'
+        ? lookUp(store.shelf.positions, id)
+        : kind === 'move'
+          ? lookUp(store.shelf.moves, id)
+          : lookUp(store.shelf.reactions, id)
     const records = kind === 'position' ? chart.positions : kind === 'move' ? chart.moves : chart.reactions
     return Boolean(record && inChart<{ id: string; name: string }>(records, record))
   }

@@ -51,17 +51,21 @@ const lines = computed(() =>
 )
 const ways = computed(() =>
   isNear.value
-    ? [...(scene.value?.ways ?? [])].filter(([, points]) => pointsTouch(points)).map(([key, points]) => ({ key, d: pathOf(points) })) // prettier-ignore
+    ? [...(scene.value?.ways ?? [])]
+        .filter(([, points]) => pointsTouch(points))
+        .map(([key, points]) => ({ key, d: pathOf(points) }))
     : [],
 )
 const marks = computed(() =>
   (scene.value?.marks ?? [])
     .filter(
       ({ at: [x, y], escape }) => (isNear.value || escape.kind === 'loose') && touches(x - 12, y - 12, x + 160, y + 12),
-    ) // prettier-ignore
+    )
     .reverse(),
 )
-const names = computed(() => (isNear.value ? (scene.value?.names ?? []).filter(({ x, y }) => touches(x, y - 14, x + 200, y)) : [])) // prettier-ignore
+const names = computed(() =>
+  isNear.value ? (scene.value?.names ?? []).filter(({ x, y }) => touches(x, y - 14, x + 200, y)) : [],
+)
 /** Those that stand out from the rest are drawn one by one, from afar too. */
 const isMarked = ({ id }: { id: string }) => selection.value.has(id) || isHere(id)
 const isHere = (id: string) => (at.value?.kind === 'place' && at.value.place === id) || target.value === id

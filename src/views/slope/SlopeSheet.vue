@@ -44,7 +44,14 @@ const inView = computed(() => (isWhole.value ? EVERYTHING : camera.window.value)
 const work = useWorking(slope)
 const { asking } = work
 const start = (): Item | undefined => store.scenario?.start && { kind: 'place', place: store.scenario.start }
-const walk = useWalking({ chart: () => chart.value, figures: () => store.figures, scene: () => scene.value, at: () => at.value, start, goTo }) // prettier-ignore
+const walk = useWalking({
+  chart: () => chart.value,
+  figures: () => store.figures,
+  scene: () => scene.value,
+  at: () => at.value,
+  start,
+  goTo,
+})
 
 const hovered = shallowRef<Item>()
 const { drag, isHeld } = useDragging({
@@ -64,7 +71,10 @@ const { drag, isHeld } = useDragging({
     work.push(x, Math.round(y / 60), undefined, place)
   },
   marked({ left, top, right, bottom }) {
-    const within = scene.value!.ledges.filter(({ kind, x, y, width, height }) => kind === 'position' && x < right && x + width > left && y < bottom && y + height > top) // prettier-ignore
+    const within = scene.value!.ledges.filter(
+      ({ kind, x, y, width, height }) =>
+        kind === 'position' && x < right && x + width > left && y < bottom && y + height > top,
+    )
     selection.value = new Set(within.map(({ id }) => id))
   },
 })

@@ -43,10 +43,11 @@ function setAround(n: 1 | 2 | 3) {
   if (here.value) setFocus({ on: 'around', place: here.value.id, exchanges: n } satisfies Focus)
 }
 
-const onSave = (event: Event) => choose(event, (value) => {
-  if (value === 'svg' || value === 'png') emit('save', value)
-  else emit('print', value === 'tiled' ? 'tiled' : 'one')
-}) // prettier-ignore
+const onSave = (event: Event) =>
+  choose(event, (value) => {
+    if (value === 'svg' || value === 'png') emit('save', value)
+    else emit('print', value === 'tiled' ? 'tiled' : 'one')
+  })
 
 function choose(event: Event, take: (value: string) => void) {
   const menu = event.target as HTMLSelectElement

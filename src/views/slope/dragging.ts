@@ -106,7 +106,12 @@ export function useDragging(task: Dragging) {
 
   function end({ kind, item, from, to }: Drag) {
     if (kind === 'push' && item?.kind === 'place') return task.pushed(item, to[0] - from[0], to[1] - from[1])
-    const box = { left: Math.min(from[0], to[0]), top: Math.min(from[1], to[1]), right: Math.max(from[0], to[0]), bottom: Math.max(from[1], to[1]) } // prettier-ignore
+    const box = {
+      left: Math.min(from[0], to[0]),
+      top: Math.min(from[1], to[1]),
+      right: Math.max(from[0], to[0]),
+      bottom: Math.max(from[1], to[1]),
+    }
     if (kind === 'mark') return task.marked(box)
     const place = placeUnder(task.scene(), to)
     if (item && place) task.drawn(item, place)

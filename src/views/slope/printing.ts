@@ -28,7 +28,10 @@ export function printPicture(
       const picture = standalone(root, scene)
       picture.removeAttribute('width')
       picture.removeAttribute('height')
-      const box = pages === 'one' ? [0, 0, width, height] : [column * (PAGE.width - OVERLAP), row * (PAGE.height - OVERLAP), PAGE.width, PAGE.height] // prettier-ignore
+      const box =
+        pages === 'one'
+          ? [0, 0, width, height]
+          : [column * (PAGE.width - OVERLAP), row * (PAGE.height - OVERLAP), PAGE.width, PAGE.height]
       picture.setAttribute('viewBox', box.join(' '))
       page.append(head, picture)
       sheet.append(page)

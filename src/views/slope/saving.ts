@@ -2,7 +2,21 @@ import type { Scene } from '../../core/slope/scene'
 import { download } from '../frame/download'
 
 /** What of an element's look goes along with an exported picture, so that it needs no style sheet. */
-const LOOK = ['fill', 'stroke', 'stroke-width', 'stroke-dasharray', 'stroke-linecap', 'stroke-linejoin', 'paint-order', 'opacity', 'font-family', 'font-size', 'font-weight', 'text-anchor', 'dominant-baseline'] // prettier-ignore
+const LOOK = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'paint-order',
+  'opacity',
+  'font-family',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+  'dominant-baseline',
+]
 const NOT_DRAWN = '.reach, .handle, .drag, .column, .under'
 const SCALE = 2
 /** Most pixels along a side that a browser's canvas surely takes. */
@@ -69,7 +83,9 @@ export async function savePicture(
 
 /** The shipped faces inside the picture: an image may load nothing. */
 async function fontFaces(): Promise<SVGStyleElement> {
-  const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules].filter((rule) => rule instanceof CSSFontFaceRule && rule.cssText.includes('Sofia'))) // prettier-ignore
+  const rules = [...document.styleSheets].flatMap((sheet) =>
+    [...sheet.cssRules].filter((rule) => rule instanceof CSSFontFaceRule && rule.cssText.includes('Sofia')),
+  )
   const faces = await Promise.all(
     rules.map(async (rule) => {
       const source = /url\("?([^")]+)"?\)/.exec(rule.cssText)?.[1] ?? ''

@@ -31,10 +31,16 @@ const additions = computed(() => {
   if (!shelf || !isOpen.value || !position.value) return []
   const at = position.value.id
   const here = props.reaction ? [] : couldAdd(chart.value, shelf, at).map((move) => ({ move, to: '' }))
-  const met = props.reaction ? [props.reaction] : new Set(chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {}))) // prettier-ignore
-  const answers = [...met].flatMap(
-    (reaction) =>
-    couldAnswer(chart.value, shelf, reaction).map((move) => ({ move, to: lookUp(chart.value.reactions, reaction)?.name ?? '' })), // prettier-ignore
+  const met = props.reaction
+    ? [props.reaction]
+    : new Set(
+        chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {})),
+      )
+  const answers = [...met].flatMap((reaction) =>
+    couldAnswer(chart.value, shelf, reaction).map((move) => ({
+      move,
+      to: lookUp(chart.value.reactions, reaction)?.name ?? '',
+    })),
   )
   const seen = new Set<string>()
   return [...answers, ...here].filter(({ move }) => !seen.has(move.id) && seen.add(move.id)).slice(0, MOST)
@@ -42,7 +48,8 @@ const additions = computed(() => {
 
 const worths = useTrials(
   () => {
-    const withMove = (id: string): Chart => produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id], onward: ONWARD })) // prettier-ignore
+    const withMove = (id: string): Chart =>
+      produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id], onward: ONWARD }))
     const trials = additions.value.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
     return position.value ? { chart: chart.value, position: position.value.id, trials } : null
   },

@@ -35,7 +35,11 @@ function add(field: HoldField['field'], select: HTMLSelectElement) {
 }
 
 function remove(field: HoldField['field'], id: string) {
-  emit('change', field, (props.record[field] ?? []).filter((other) => other !== id)) // prettier-ignore
+  emit(
+    'change',
+    field,
+    (props.record[field] ?? []).filter((other) => other !== id),
+  )
 }
 </script>
 

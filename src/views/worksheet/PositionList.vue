@@ -20,7 +20,12 @@ const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
 const text = ref('')
-const KEYS = ['name', 'aliases', 'family', { name: 'said', getFn: ({ name, aliases = [] }: Position) => [name, ...aliases].flatMap(alsoSaid) }] // prettier-ignore
+const KEYS = [
+  'name',
+  'aliases',
+  'family',
+  { name: 'said', getFn: ({ name, aliases = [] }: Position) => [name, ...aliases].flatMap(alsoSaid) },
+]
 const field = ref<HTMLInputElement>()
 const list = ref<HTMLElement>()
 

@@ -23,7 +23,9 @@ const rules = computed(() => {
   if (!store.shelf || !position.value || !figures.figures) return []
   return rulesHere(chart.value, store.shelf, position.value.id, figures.figures)
 })
-const variants = computed(() => (store.shelf && position.value ? variantsHere(chart.value, store.shelf, position.value.id) : [])) // prettier-ignore
+const variants = computed(() =>
+  store.shelf && position.value ? variantsHere(chart.value, store.shelf, position.value.id) : [],
+)
 const now = computed(() => {
   const { figures: found } = figures
   return found && position.value
@@ -55,7 +57,11 @@ const worths = useTrials(
       variant.views.flatMap((view) => {
         const way = wayOf(chart.value, shelf, variant, view)
         if (!way.aside.length) return []
-        return { key: `${variant.id} ${view.id}`, chart: produce(chart.value, (draft) => chooseWay(draft, way)), instead: { aside: [...otherWays(variant.id), ...way.aside] } } // prettier-ignore
+        return {
+          key: `${variant.id} ${view.id}`,
+          chart: produce(chart.value, (draft) => chooseWay(draft, way)),
+          instead: { aside: [...otherWays(variant.id), ...way.aside] },
+        }
       }),
     )
     return { chart: chart.value, position: position.value.id, trials }

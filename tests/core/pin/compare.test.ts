@@ -41,8 +41,23 @@ describe('arrangements of one pin', () => {
 
   it('say where to switch, and by which move', () => {
     const plan = switchingPlan(demo, low, compared)
-    expect(plan).toContainEqual(expect.objectContaining({ from: low, to: far, reaction: 'turns-to-the-knees', before: 1, after: 0.5, move: 'cross-face-and-underhook' })) // prettier-ignore
-    expect(plan).toContainEqual(expect.objectContaining({ to: 'side-control-arms-across', reaction: 'bridges-into-us', move: 'both-arms-across' })) // prettier-ignore
+    expect(plan).toContainEqual(
+      expect.objectContaining({
+        from: low,
+        to: far,
+        reaction: 'turns-to-the-knees',
+        before: 1,
+        after: 0.5,
+        move: 'cross-face-and-underhook',
+      }),
+    )
+    expect(plan).toContainEqual(
+      expect.objectContaining({
+        to: 'side-control-arms-across',
+        reaction: 'bridges-into-us',
+        move: 'both-arms-across',
+      }),
+    )
     for (const { before, after } of plan) expect(after).toBeLessThan(before)
     const without = produce(demo, (draft) => {
       draft.moves = draft.moves.filter(({ id }) => id !== 'cross-face-and-underhook')

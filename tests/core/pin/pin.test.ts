@@ -77,7 +77,9 @@ describe('one more control', () => {
 
   it('knows the holds of the frame and what is free beside them', () => {
     const known = holdsForFrame(demo, low).map(({ id }) => id)
-    expect(known).toEqual(expect.arrayContaining(['left-knee-on-the-near-hip', 'right-arm-under-the-head', 'chest-on-the-chest'])) // prettier-ignore
+    expect(known).toEqual(
+      expect.arrayContaining(['left-knee-on-the-near-hip', 'right-arm-under-the-head', 'chest-on-the-chest']),
+    )
     expect(known).not.toContain('seatbelt')
     expect(freeLimbs(demo, ['seatbelt'])).toEqual(['left-knee', 'right-knee', 'left-foot', 'right-foot'])
   })
@@ -91,7 +93,8 @@ describe('one more control', () => {
       const { sets, open } = everySet(chart, at)
       const least = Math.min(...sets.map(open))
       expect(found.remaining).toHaveLength(least)
-      if (least === 0) expect(found.holds).toHaveLength(Math.min(...sets.filter((set) => open(set) === 0).map(({ length }) => length))) // prettier-ignore
+      if (least === 0)
+        expect(found.holds).toHaveLength(Math.min(...sets.filter((set) => open(set) === 0).map(({ length }) => length)))
     }
   })
 })
@@ -171,7 +174,9 @@ describe('what is done to holds', () => {
   it('refuses limbs that a move would need twice, and holds that are gone', () => {
     expect(() => done((draft) => setLimbs(draft, 'right-arm-under-the-head', ['left-hand']))).toThrow(/Cross-face/)
     expect(() => done((draft) => putOn(draft, back, 'nothing'))).toThrow('the hold "nothing" is no longer there')
-    expect(done((draft) => setDenial(draft, 'seatbelt', 'turn-in', 0)).holds!.find(({ id }) => id === 'seatbelt')).not.toHaveProperty('denies') // prettier-ignore
+    expect(
+      done((draft) => setDenial(draft, 'seatbelt', 'turn-in', 0)).holds!.find(({ id }) => id === 'seatbelt'),
+    ).not.toHaveProperty('denies')
   })
 })
 

@@ -20,9 +20,26 @@ describe('what a run scores', () => {
   const step = (move: string, rest: Partial<RunStep> = {}): RunStep => ({ move: move as MoveId, ...rest })
   const place = (id: string, family: string, ahead: string) => ({ id, name: id, family, ahead })
   const chart = produce(demo, (draft) => {
-    draft.positions = [place('feet', 'standing', 'even'), place('guard', 'guard', 'even'), place('side', 'side', 'ours'), place('mount', 'mount', 'ours')] as never // prettier-ignore
-    const move = (id: string, kind: string, from: string, to: string) => ({ id, name: id, kind, from, to, seconds: 4, tries: { lands: 1, stalls: 1, reactions: { turns: 1 } } }) // prettier-ignore
-    draft.moves = [move('trip', 'takedown', 'feet', 'guard'), move('pass', 'pass', 'guard', 'side'), move('mount-up', 'advance', 'side', 'mount')] as never // prettier-ignore
+    draft.positions = [
+      place('feet', 'standing', 'even'),
+      place('guard', 'guard', 'even'),
+      place('side', 'side', 'ours'),
+      place('mount', 'mount', 'ours'),
+    ] as never
+    const move = (id: string, kind: string, from: string, to: string) => ({
+      id,
+      name: id,
+      kind,
+      from,
+      to,
+      seconds: 4,
+      tries: { lands: 1, stalls: 1, reactions: { turns: 1 } },
+    })
+    draft.moves = [
+      move('trip', 'takedown', 'feet', 'guard'),
+      move('pass', 'pass', 'guard', 'side'),
+      move('mount-up', 'advance', 'side', 'mount'),
+    ] as never
     draft.reactions = [{ id: 'turns', name: 'Turns', endsIn: 'guard' }] as never
     draft.answers = draft.holds = draft.runs = []
   })
@@ -32,9 +49,15 @@ describe('what a run scores', () => {
   }
 
   it('counts what it comes to, once each, and time in control', () => {
-    expect(scored(step('trip'), step('pass'), step('mount-up'))).toEqual([{ takedown: 1, pass: 1, mount: 1, controlSeconds: 4 }, {}]) // prettier-ignore
+    expect(scored(step('trip'), step('pass'), step('mount-up'))).toEqual([
+      { takedown: 1, pass: 1, mount: 1, controlSeconds: 4 },
+      {},
+    ])
     expect(scored(step('trip', { stalls: true }))).toEqual([{}, {}])
-    expect(scored(step('trip'), step('pass', { reaction: 'turns' as never }), {}, step('pass'))[0]).toEqual({ takedown: 1, pass: 1 }) // prettier-ignore
+    expect(scored(step('trip'), step('pass', { reaction: 'turns' as never }), {}, step('pass'))[0]).toEqual({
+      takedown: 1,
+      pass: 1,
+    })
   })
 })
 
@@ -45,7 +68,12 @@ describe('letting a run go', () => {
   it('is worth what its positions are with none of our holds on', () => {
     play(demo, first).beats.forEach(({ place }, i) => {
       if (place.kind === 'finish') return expect(found[0].letGo[i]).toBeNull()
-      const spot = place.kind === 'reaction' ? lookUp(demo.reactions, place.id)!.endsIn : place.kind === 'position' ? place.id : 'caught' // prettier-ignore
+      const spot =
+        place.kind === 'reaction'
+          ? lookUp(demo.reactions, place.id)!.endsIn
+          : place.kind === 'position'
+            ? place.id
+            : 'caught'
       const free = produce(demo, (draft) => {
         const one = lookUp(draft.positions, spot)!
         one.holds = one.holds?.filter((id) => holder(lookUp(demo.holds, id)!) === 'theirs')
@@ -63,7 +91,9 @@ describe('letting a run go', () => {
       'Up to step 2 it can be let go as at its start, for 20; after step 3, “step 3”, letting go loses the position: 5.',
     )
     expect(sayLetGo([0.2, 0.1], name, hundred)).toMatch(/^Only before its first step it can be let go .+ after step 1/)
-    expect(sayLetGo([0.2, 0.3, null], name, hundred)).toBe('It can be let go at any step for what that is worth at its start, 20, or more.') // prettier-ignore
+    expect(sayLetGo([0.2, 0.3, null], name, hundred)).toBe(
+      'It can be let go at any step for what that is worth at its start, 20, or more.',
+    )
     expect(sayLetGo([null], name, hundred)).toBe('')
   })
 })

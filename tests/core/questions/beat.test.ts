@@ -51,7 +51,10 @@ describe('a reaction that is used more', () => {
 
 /** What each reaction costs when it is used twice as often, all of them solved one by one. */
 const everyBlow = (chart: Chart, scenario: Scenario) =>
-  allMet(chart).map((met) => ({ key: keyOfMet(met), cost: worth(chart, scenario) - worth(withUsedMore(chart, met, 2), scenario) })) // prettier-ignore
+  allMet(chart).map((met) => ({
+    key: keyOfMet(met),
+    cost: worth(chart, scenario) - worth(withUsedMore(chart, met, 2), scenario),
+  }))
 
 describe('how they would beat us', () => {
   it.each([1, 4, 8, 13, 20, 27, 34])('begins with what costs most of all, on chart %i', (seed) => {
@@ -77,7 +80,11 @@ describe('how they would beat us', () => {
     const attacked = beaten.blows.reduce((chart, blow) => withUsedMore(chart, blow, 2), demo)
     const repairs = beaten.blows.flatMap((blow) => [
       withNewAnswer(attacked, blow),
-      ...attacked.answers.flatMap((answer, i) => (answer.reaction === blow.reaction ? [withDrilled(attacked, answer.tries ? { of: 'answer', answer: i } : { of: 'move', move: answer.move })] : [])), // prettier-ignore
+      ...attacked.answers.flatMap((answer, i) =>
+        answer.reaction === blow.reaction
+          ? [withDrilled(attacked, answer.tries ? { of: 'answer', answer: i } : { of: 'move', move: answer.move })]
+          : [],
+      ),
     ])
     const gains = repairs.map((chart) => worth(chart, minute) - beaten.blows[2].worth)
     expect(gains.some((gain) => Math.abs(gain - beaten.repair!.gain) < 1e-9)).toBe(true)
@@ -91,16 +98,26 @@ describe('how they would beat us', () => {
     expect(said[3]).toMatch(
       /^With all of it the start is worth \d+\.\d instead of \d+\.\d, as well as we can play it\.$/,
     )
-    expect(said[4]).toMatch(/^What would cost them most: (one more of ten landing of|an answer to) “.+ brings back \d+\.\d while they do this\.$/) // prettier-ignore
+    expect(said[4]).toMatch(
+      /^What would cost them most: (one more of ten landing of|an answer to) “.+ brings back \d+\.\d while they do this\.$/,
+    )
     const nothing = { worth: 0.4, blows: [], repair: null }
     expect(sayBeaten(demo, nothing, String)).toEqual([expect.stringContaining('Nothing that they already do')])
     const one = { ...beaten, blows: beaten.blows.slice(0, 1), repair: null }
-    expect(sayBeaten(demo, one, String).slice(1)).toEqual([expect.stringMatching(/^With that the start/), expect.stringMatching(/^No single repair/)]) // prettier-ignore
+    expect(sayBeaten(demo, one, String).slice(1)).toEqual([
+      expect.stringMatching(/^With that the start/),
+      expect.stringMatching(/^No single repair/),
+    ])
   })
 
   it('finds nothing where nothing can be computed, and no blow where nothing is met', () => {
     expect(finished(beatenBy(demo, scenarioOf(demo, { seconds: null, breakUp: null })))).toBeNull()
-    const alone = { ...demo, moves: [{ ...demo.moves[0], id: 'm' as MoveId, to: 'finish' as const, tries: { lands: 1, stalls: 1 } }], answers: [], positions: demo.positions.map((one) => ({ ...one, unprompted: undefined })) } as Chart // prettier-ignore
+    const alone = {
+      ...demo,
+      moves: [{ ...demo.moves[0], id: 'm' as MoveId, to: 'finish' as const, tries: { lands: 1, stalls: 1 } }],
+      answers: [],
+      positions: demo.positions.map((one) => ({ ...one, unprompted: undefined })),
+    } as Chart
     const from = scenarioOf(alone, { start: alone.moves[0].from as PositionId, seconds: 20 })
     expect(finished(beatenBy(alone, from))).toMatchObject({ blows: [], repair: null })
   })

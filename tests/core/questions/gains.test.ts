@@ -26,16 +26,31 @@ function byHand(tries: Tries): Tries {
   const total = totalOf(tries)
   const rest = total - (tries.lands ?? 0)
   const part = (n: number) => n - (Math.min(total / 10, rest) * n) / rest
-  const each = (map: Record<string, number> | undefined) => Object.fromEntries(Object.entries(map ?? {}).map(([id, n]) => [id, part(n)])) // prettier-ignore
-  return { lands: (tries.lands ?? 0) + Math.min(total / 10, rest), stalls: part(tries.stalls ?? 0), elsewhere: each(tries.elsewhere), reactions: each(tries.reactions) } // prettier-ignore
+  const each = (map: Record<string, number> | undefined) =>
+    Object.fromEntries(Object.entries(map ?? {}).map(([id, n]) => [id, part(n)]))
+  return {
+    lands: (tries.lands ?? 0) + Math.min(total / 10, rest),
+    stalls: part(tries.stalls ?? 0),
+    elsewhere: each(tries.elsewhere),
+    reactions: each(tries.reactions),
+  }
 }
 
 describe('what one more of ten landing is', () => {
   it('takes a tenth of all tries from the others in proportion', () => {
-    expect(drilledTries({ lands: 2, stalls: 4, reactions: { a: 3, b: 1 } })).toEqual({ lands: 3, stalls: 3.5, reactions: { a: 2.625, b: 0.875 } }) // prettier-ignore
+    expect(drilledTries({ lands: 2, stalls: 4, reactions: { a: 3, b: 1 } })).toEqual({
+      lands: 3,
+      stalls: 3.5,
+      reactions: { a: 2.625, b: 0.875 },
+    })
     expect(drilledTries({ lands: 19, stalls: 1 })).toEqual({ lands: 20, stalls: 0 })
     expect(drilledTries({ lands: 10 })).toEqual({ lands: 10, stalls: 0 })
-    expect(drilledTries({ stalls: 5, elsewhere: { p: 5 }, weight: 3 })).toEqual({ lands: 1, stalls: 4.5, elsewhere: { p: 4.5 }, weight: 3 }) // prettier-ignore
+    expect(drilledTries({ stalls: 5, elsewhere: { p: 5 }, weight: 3 })).toEqual({
+      lands: 1,
+      stalls: 4.5,
+      elsewhere: { p: 4.5 },
+      weight: 3,
+    })
   })
 
   it.each([1, 2, 3, 4, 5, 6])('keeps how many tries there are, on chart %i', (seed) => {
@@ -50,16 +65,31 @@ function everyDrill(chart: Chart, scenario: Scenario): { key: string; gain: numb
   const now = worth(chart, scenario)
   const moves = chart.moves.map((move) => ({
     key: `move ${move.id}`,
-    gain: worth({ ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, tries: byHand(one.tries) } : one)) }, scenario) - now, // prettier-ignore
+    gain:
+      worth(
+        { ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, tries: byHand(one.tries) } : one)) },
+        scenario,
+      ) - now,
   }))
-  const answers = chart.answers.flatMap(
-    (answer, i) =>
-    answer.tries ? [{ key: `answer ${i}`, gain: worth({ ...chart, answers: chart.answers.with(i, { ...answer, tries: byHand(answer.tries) }) }, scenario) - now }] : [], // prettier-ignore
+  const answers = chart.answers.flatMap((answer, i) =>
+    answer.tries
+      ? [
+          {
+            key: `answer ${i}`,
+            gain:
+              worth(
+                { ...chart, answers: chart.answers.with(i, { ...answer, tries: byHand(answer.tries) }) },
+                scenario,
+              ) - now,
+          },
+        ]
+      : [],
   )
   return [...moves, ...answers]
 }
 
-const keyOf = (gain: Gain) => (gain.of === 'drill' ? (gain.target.of === 'move' ? `move ${gain.target.move}` : `answer ${gain.target.answer}`) : '') // prettier-ignore
+const keyOf = (gain: Gain) =>
+  gain.of === 'drill' ? (gain.target.of === 'move' ? `move ${gain.target.move}` : `answer ${gain.target.answer}`) : ''
 
 describe('what to drill', () => {
   it.each([1, 4, 7, 12, 19, 26, 33])('is as much as solving again says, and misses nothing, on chart %i', (seed) => {
@@ -79,7 +109,10 @@ describe('what to drill', () => {
   it('in the demo plan begins with what buys the most of all', () => {
     const every = everyDrill(demo, minute).sort((a, b) => b.gain - a.gain)
     expect(demoGains[0].gain).toBeCloseTo(every[0].gain, 9)
-    const five = demoGains.filter(({ of }) => of === 'drill').slice(0, 5).map(keyOf) // prettier-ignore
+    const five = demoGains
+      .filter(({ of }) => of === 'drill')
+      .slice(0, 5)
+      .map(keyOf)
     expect(five).toEqual(every.slice(0, 5).map(({ key }) => key))
   })
 
@@ -106,10 +139,16 @@ describe('a gain in words', () => {
     const drill = said.find(({ head }) => head === 'Arm-in choke')!
     expect(drill.detail).toBe('lands once in ten now; one more of ten')
     const end = said.find(({ gain }) => gain.of === 'new answer' && gain.end.reaction === 'steps-around')!
-    expect(end).toMatchObject({ head: 'Steps around', detail: expect.stringMatching(/^to Snap from the underhook (\d times of|once in) ten and you have nothing; an answer that lands half of the time$/) }) // prettier-ignore
+    expect(end).toMatchObject({
+      head: 'Steps around',
+      detail: expect.stringMatching(
+        /^to Snap from the underhook (\d times of|once in) ten and you have nothing; an answer that lands half of the time$/,
+      ),
+    })
     const hold = said.find(({ gain }) => gain.of === 'hold')!
     expect(hold.detail).toMatch(/^one more hold in \w/)
-    for (const { head, detail, gain } of said) expect([head.length > 2, detail.length > 10, changeInWords(gain).length > 10]).toEqual([true, true, true]) // prettier-ignore
+    for (const { head, detail, gain } of said)
+      expect([head.length > 2, detail.length > 10, changeInWords(gain).length > 10]).toEqual([true, true, true])
   })
 
   it('leads to where it is worked on', () => {

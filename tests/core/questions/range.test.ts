@@ -25,16 +25,24 @@ const sample = (chart: Chart, scenario: Scenario, part: Part, samples: number, p
 
 /** Every figure of every try and of what they do unprompted by a draw of its own; where there was none there is none. */
 function changed(chart: Chart, draw: (count: number) => number): Chart {
-  const each = (counts: Record<string, number> = {}) => Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n && draw(n)])) // prettier-ignore
+  const each = (counts: Record<string, number> = {}) =>
+    Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n && draw(n)]))
   const other = (guess: Tries): Tries => {
     const { lands = 0, stalls = 0, elsewhere, reactions } = withRounds(guess)
-    return { lands: lands && draw(lands), stalls: stalls && draw(stalls), elsewhere: each(elsewhere), reactions: each(reactions) } // prettier-ignore
+    return {
+      lands: lands && draw(lands),
+      stalls: stalls && draw(stalls),
+      elsewhere: each(elsewhere),
+      reactions: each(reactions),
+    }
   }
   return {
     ...chart,
     moves: chart.moves.map((move) => ({ ...move, tries: other(move.tries) })),
     answers: chart.answers.map((one) => (one.tries ? { ...one, tries: other(one.tries) } : one)),
-    positions: chart.positions.map((one) => one.unprompted ? { ...one, unprompted: { ...one.unprompted, reactions: each(one.unprompted.reactions) } } : one), // prettier-ignore
+    positions: chart.positions.map((one) =>
+      one.unprompted ? { ...one, unprompted: { ...one.unprompted, reactions: each(one.unprompted.reactions) } } : one,
+    ),
   }
 }
 
@@ -75,7 +83,8 @@ describe('how sure the value is', () => {
     const plan = solved(chart, scenario, { everySecond: true })!
     // Counts are whole here: a gamma variate of shape n is a sum of n exponential ones.
     const random = seeded(99 + seed)
-    const exponentials = (n: number) => Array.from({ length: n }, () => -Math.log(1 - random())).reduce((a, b) => a + b, 0) // prettier-ignore
+    const exponentials = (n: number) =>
+      Array.from({ length: n }, () => -Math.log(1 - random())).reduce((a, b) => a + b, 0)
     const charts = Array.from({ length: 600 }, () => changed(chart, exponentials))
     const direct = (worth: (chart: Chart) => number, { low, high }: Within) => {
       const values = charts.map(worth).sort((a, b) => a - b)
@@ -128,7 +137,15 @@ describe('how sure the value is', () => {
     const twins = (lands: number) => ({
       ...demo,
       positions: demo.positions.slice(0, 1),
-      moves: [3, lands].map((n, i) => ({ ...demo.moves[0], id: `m${i}`, from: demo.positions[0].id, to: 'finish', needs: [], adds: [], tries: { lands: n, stalls: 10 - n } })), // prettier-ignore
+      moves: [3, lands].map((n, i) => ({
+        ...demo.moves[0],
+        id: `m${i}`,
+        from: demo.positions[0].id,
+        to: 'finish',
+        needs: [],
+        adds: [],
+        tries: { lands: n, stalls: 10 - n },
+      })),
       ...{ reactions: [], answers: [], holds: [], settings: {} },
     })
     const range = (lands: number) => {
@@ -156,7 +173,7 @@ describe('how sure it is, said', () => {
 
   it('gives the range, and what knowing the tries would be worth where that is worth a sentence', () => {
     expect(sayRange(range, hundred)).toEqual([
-      'Keeping to this plan is worth from 33 to 47 in eight of ten of 400 cases, each with tries that your guesses could as well have meant.', // prettier-ignore
+      'Keeping to this plan is worth from 33 to 47 in eight of ten of 400 cases, each with tries that your guesses could as well have meant.',
       'Knowing your real tries, and planning for them, would be worth about 6 more: tally rounds.',
     ])
     expect(sayRange({ ...range, knowing: 0.001 }, hundred)).toHaveLength(1)
@@ -164,9 +181,17 @@ describe('how sure it is, said', () => {
 
   it('names what may be best where it is too close to call, the rare aside', () => {
     const [first, second] = demo.moves
-    const best = [{ move: first.id, share: 0.61 }, { move: 'wait', share: 0.36 }, { move: second.id, share: 0.03 }] // prettier-ignore
+    const best = [
+      { move: first.id, share: 0.61 },
+      { move: 'wait', share: 0.36 },
+      { move: second.id, share: 0.03 },
+    ]
     const close = { position: demo.positions[0].id, best }
-    expect(sayClose(demo, close)).toMatch(/^Too close to call: in 61 of a hundred plans it is best to [a-z].+ and in 36 to hold still\.$/) // prettier-ignore
-    expect(sayCloseAt(demo, close)).toMatch(/^In standing, open hands: in 61 of a hundred plans it is best to .+ and in 36 to hold still\.$/) // prettier-ignore
+    expect(sayClose(demo, close)).toMatch(
+      /^Too close to call: in 61 of a hundred plans it is best to [a-z].+ and in 36 to hold still\.$/,
+    )
+    expect(sayCloseAt(demo, close)).toMatch(
+      /^In standing, open hands: in 61 of a hundred plans it is best to .+ and in 36 to hold still\.$/,
+    )
   })
 })

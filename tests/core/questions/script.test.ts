@@ -20,7 +20,12 @@ const told = sayScript(demo, script)
 describe('the plan as a script', () => {
   it('does what the figures say is best, begins at the start and covers what was asked', () => {
     const { figures } = taken(figuresOf(demo, scenarioOf(demo)))
-    expect(script.steps[0]).toMatchObject({ key: script.start, position: start, does: figures.best, value: figures.value }) // prettier-ignore
+    expect(script.steps[0]).toMatchObject({
+      key: script.start,
+      position: start,
+      does: figures.best,
+      value: figures.value,
+    })
     expect(script.steps[0].reach).toBeGreaterThanOrEqual(1)
     expect(script.covered).toBeGreaterThanOrEqual(0.8)
     for (const { ways } of script.steps) {
@@ -69,13 +74,25 @@ describe('the script, said', () => {
     expect(told[0].says).toEqual([
       'From underhook, head clear, snap from the underhook.',
       expect.stringMatching(/^Four times of ten it lands: we are in front headlock, on the feet \(2\)\.$/),
-      expect.stringMatching(/^If they step around \(three times of ten\), we have no answer yet: we are in standing, open hands( \(\d+\))?\.$/), // prettier-ignore
-      expect.stringMatching(/^If they stand tall again \(once in ten\), shoot the high crotch: we are in high crotch, in on the leg \(\d+\)\.$/), // prettier-ignore
+      expect.stringMatching(
+        /^If they step around \(three times of ten\), we have no answer yet: we are in standing, open hands( \(\d+\))?\.$/,
+      ),
+      expect.stringMatching(
+        /^If they stand tall again \(once in ten\), shoot the high crotch: we are in high crotch, in on the leg \(\d+\)\.$/,
+      ),
       expect.stringMatching(/^Otherwise shoot the high crotch \(\d+\)\.$/),
     ])
     const choke = told.find(({ head }) => head === 'Front headlock, knees down: arm-in choke')!
-    expect(choke.says.slice(0, 2)).toEqual(['In front headlock, knees down, go for the arm-in choke.', 'Once in ten it lands: that is the finish.']) // prettier-ignore
-    expect(choke.watch).toEqual(expect.arrayContaining([expect.stringMatching(/^Usual mistake: squeezing with the arms only\./), expect.stringMatching(/^Caution, neck: tap/)])) // prettier-ignore
+    expect(choke.says.slice(0, 2)).toEqual([
+      'In front headlock, knees down, go for the arm-in choke.',
+      'Once in ten it lands: that is the finish.',
+    ])
+    expect(choke.watch).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^Usual mistake: squeezing with the arms only\./),
+        expect.stringMatching(/^Caution, neck: tap/),
+      ]),
+    )
     const second = told.find(({ head }) => head === 'Front headlock, knees down: spin behind')!
     expect(second.says[0]).toBe('In front headlock, knees down, once the other came to nothing, spin behind.')
     expect([second.value, choke.value === null]).toEqual([null, false])
@@ -123,14 +140,26 @@ describe('a move that is only shown', () => {
     const probe = { lands: 0.4, stalls: 1, reactions: 1.5 }
     const shown = sayScript(demo, scriptOf(start, 0.9, { probe }))
     const spin = shown.find(({ says }) => says[0].includes('only begin to spin behind'))!
-    expect(spin.says[0]).toBe('In front headlock, knees down, once the other came to nothing, only begin to spin behind and expect that they follow and face us.') // prettier-ignore
+    expect(spin.says[0]).toBe(
+      'In front headlock, knees down, once the other came to nothing, only begin to spin behind and expect that they follow and face us.',
+    )
     expect(shown.flatMap(({ says }) => says).filter((said) => /^Otherwise .*expect that/.test(said))).toEqual([])
-    expect(spin.says).toContainEqual(expect.stringMatching(/^If they follow and face us \(\w+ .+\), commit to the arm-in choke: that is the finish\.$/)) // prettier-ignore
+    expect(spin.says).toContainEqual(
+      expect.stringMatching(
+        /^If they follow and face us \(\w+ .+\), commit to the arm-in choke: that is the finish\.$/,
+      ),
+    )
     expect(told.some(({ says }) => /only begin|commit|show/.test(says.join(' ')))).toBe(false)
   })
 
   it('is a thing that is shown, or something that is only begun', () => {
-    expect([showMove('Kimura'), showMove('Snap the head down')]).toEqual(['show the kimura', 'only begin to snap the head down']) // prettier-ignore
-    expect([commitTo('Armbar'), commitTo('Step over the head')]).toEqual(['commit to the armbar', 'commit and step over the head']) // prettier-ignore
+    expect([showMove('Kimura'), showMove('Snap the head down')]).toEqual([
+      'show the kimura',
+      'only begin to snap the head down',
+    ])
+    expect([commitTo('Armbar'), commitTo('Step over the head')]).toEqual([
+      'commit to the armbar',
+      'commit and step over the head',
+    ])
   })
 })

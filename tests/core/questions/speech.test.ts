@@ -60,11 +60,29 @@ describe('what they do, after an if', () => {
 })
 
 test('a place is said with its in, where it does not say where by itself', () => {
-  expect(['Mount', 'In their closed guard', 'Under side control', 'On the knees', 'Instep hook'].map(inPlace)).toEqual(['in mount', 'in their closed guard', 'under side control', 'on the knees', 'in instep hook']) // prettier-ignore
+  expect(['Mount', 'In their closed guard', 'Under side control', 'On the knees', 'Instep hook'].map(inPlace)).toEqual([
+    'in mount',
+    'in their closed guard',
+    'under side control',
+    'on the knees',
+    'in instep hook',
+  ])
 })
 
 test('lists, shares and first letters are said as one says them', () => {
-  expect([listed([]), listed(['a']), listed(['a', 'b']), listed(['a', 'b', 'c'], 'or')]).toEqual(['', 'a', 'a and b', 'a, b or c']) // prettier-ignore
-  expect([0, 0.04, 0.12, 0.3, 0.52, 0.97].map(timesOfTen)).toEqual(['never', 'now and then', 'once in ten', 'three times of ten', 'half of the time', 'nearly always']) // prettier-ignore
-  expect(['Back, under side', 'X-guard', 'Kimura'].map(lowerFirst)).toEqual(['back, under side', 'X-guard', 'kimura']) // prettier-ignore
+  expect([listed([]), listed(['a']), listed(['a', 'b']), listed(['a', 'b', 'c'], 'or')]).toEqual([
+    '',
+    'a',
+    'a and b',
+    'a, b or c',
+  ])
+  expect([0, 0.04, 0.12, 0.3, 0.52, 0.97].map(timesOfTen)).toEqual([
+    'never',
+    'now and then',
+    'once in ten',
+    'three times of ten',
+    'half of the time',
+    'nearly always',
+  ])
+  expect(['Back, under side', 'X-guard', 'Kimura'].map(lowerFirst)).toEqual(['back, under side', 'X-guard', 'kimura'])
 })

@@ -27,7 +27,12 @@ const worth = (chart: Chart, scenario: Scenario) => {
 describe('what the start depends on', () => {
   it('moves a try in ten into or out of one figure, and keeps how many there are', () => {
     const tries: Tries = { lands: 2, stalls: 4, elsewhere: { p: 1 }, reactions: { a: 2, b: 1 } }
-    expect(shifted(tries, { of: 'lands' }, 0.1)).toEqual({ lands: 3, stalls: 3.5, elsewhere: { p: 0.875 }, reactions: { a: 1.75, b: 0.875 } }) // prettier-ignore
+    expect(shifted(tries, { of: 'lands' }, 0.1)).toEqual({
+      lands: 3,
+      stalls: 3.5,
+      elsewhere: { p: 0.875 },
+      reactions: { a: 1.75, b: 0.875 },
+    })
     expect(shifted(tries, { of: 'reaction', reaction: 'a' }, -0.1).reactions!.a).toBeCloseTo(1, 12)
     expect(shifted({ lands: 0.5, stalls: 9.5 }, { of: 'lands' }, -0.1)).toEqual({ lands: 0, stalls: 10 })
     expect(shifted({ lands: 10 }, { of: 'lands' }, -0.1)).toEqual({ lands: 9, stalls: 1 })
@@ -44,10 +49,14 @@ describe('what the start depends on', () => {
     const size = ({ less, more }: { less: number; more: number }) => Math.max(Math.abs(less), Math.abs(more))
     expect(found.map(size)).toEqual(found.map(size).sort((a, b) => b - a))
     for (const { target, part, less, more } of found) {
-      const by = (share: number) => worth(produce(chart, (draft) => { // prettier-ignore
-        const record = target.of === 'move' ? lookUp(draft.moves, target.move)! : draft.answers[target.answer]
-        record.tries = shifted(record.tries!, part, share)
-      }), scenario) - now // prettier-ignore
+      const by = (share: number) =>
+        worth(
+          produce(chart, (draft) => {
+            const record = target.of === 'move' ? lookUp(draft.moves, target.move)! : draft.answers[target.answer]
+            record.tries = shifted(record.tries!, part, share)
+          }),
+          scenario,
+        ) - now
       expect([less, more]).toEqual([expect.closeTo(by(-0.1), 9), expect.closeTo(by(0.1), 9)])
     }
   })
@@ -88,7 +97,12 @@ describe('what if', () => {
     const tries: Tries = { lands: 3, stalls: 3, reactions: { a: 2, b: 2 } }
     expect(usedMore(tries, 'a', 1000)).toEqual({ lands: 3, stalls: 0, reactions: { a: 7, b: 0 } })
     const never = usedMore(tries, 'a', 0)
-    expect([never.lands, never.stalls, never.reactions!.a, never.reactions!.b]).toEqual([3, expect.closeTo(4.2, 12), 0, expect.closeTo(2.8, 12)]) // prettier-ignore
+    expect([never.lands, never.stalls, never.reactions!.a, never.reactions!.b]).toEqual([
+      3,
+      expect.closeTo(4.2, 12),
+      0,
+      expect.closeTo(2.8, 12),
+    ])
     expect(usedMore({ lands: 5, reactions: { a: 5 } }, 'a', 0)).toEqual({ lands: 5, stalls: 5, reactions: { a: 0 } })
   })
 
@@ -101,7 +115,9 @@ describe('what if', () => {
 
   it('we hold nothing with a limb that we cannot use', () => {
     const { chart, scenario } = supposed(demo, minute, { weCannot: 'right-hand' })
-    const held = new Set<string>(demo.holds!.filter((hold) => holder(hold) === 'ours' && hold.limbs.includes('right-hand')).map(({ id }) => id)) // prettier-ignore
+    const held = new Set<string>(
+      demo.holds!.filter((hold) => holder(hold) === 'ours' && hold.limbs.includes('right-hand')).map(({ id }) => id),
+    )
     expect(chart.positions.flatMap(({ holds = [] }) => holds).filter((id) => held.has(id))).toEqual([])
     expect(scenario.aside.length).toBeGreaterThan(3)
     expect(answer({ weCannot: 'right-hand' }).then).toBeLessThan(answer({}).then)
@@ -131,14 +147,18 @@ describe('what if', () => {
 
   it('is said with what it does to the plan', () => {
     const result = answer({ weCannot: 'right-hand' })
-    expect(sayWhatIf(result, (value) => (value * 100).toFixed(0))[0]).toMatch(/^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish \d+ instead of \d+, and end behind or caught \d+ instead of \d+\.$/) // prettier-ignore
+    expect(sayWhatIf(result, (value) => (value * 100).toFixed(0))[0]).toMatch(
+      /^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish \d+ instead of \d+, and end behind or caught \d+ instead of \d+\.$/,
+    )
     const changes = ['turn-in', 'bridge', 'left-hand', 'right-hand'].flatMap(
       (one) => answer({ theyCannot: one }).changes,
     )
     expect(changes.length).toBeGreaterThan(0)
     for (const change of changes) expect(sayChange(demo, change)).toMatch(/^[A-Z][a-z].+ instead of .+\.$/)
     const position = demo.positions[0].id
-    expect(sayChange(demo, { position, was: 'wait', now: null, visits: 1 })).toMatch(/nothing is left to do instead of holding still\.$/) // prettier-ignore
+    expect(sayChange(demo, { position, was: 'wait', now: null, visits: 1 })).toMatch(
+      /nothing is left to do instead of holding still\.$/,
+    )
     expect(sayChange(demo, { position, was: null, now: 'wait', visits: 1 })).toMatch(/hold still instead of nothing\.$/)
   })
 })

@@ -4,7 +4,8 @@ import { compareRuns, sayDifferences } from '../../../src/core/score/compareRuns
 import { demoPlan } from '../../fixtures/demoPlan'
 
 const demo = demoPlan()
-const run = (steps: object[], start = 'side-control-head-and-far-arm', name = 'A'): Run => ({ id: name.toLowerCase(), name, start, steps }) as Run // prettier-ignore
+const run = (steps: object[], start = 'side-control-head-and-far-arm', name = 'A'): Run =>
+  ({ id: name.toLowerCase(), name, start, steps }) as Run
 
 describe('runs side by side', () => {
   it('count time, what can injure, what has no answer and the arms at the end', () => {
@@ -26,7 +27,10 @@ describe('runs side by side', () => {
   })
 
   it('are told apart in words, both ways about the same, and not where nothing differs', () => {
-    const [a, b] = compareRuns(demo, [run([{ move: 'americana' }]), run([{ move: 'snap-from-the-underhook' }], 'underhook-head-clear', 'B')]) // prettier-ignore
+    const [a, b] = compareRuns(demo, [
+      run([{ move: 'americana' }]),
+      run([{ move: 'snap-from-the-underhook' }], 'underhook-head-clear', 'B'),
+    ])
     const said = sayDifferences(a, b, [0.76, 0.4], (value) => (value * 100).toFixed(0))
     expect(said[0]).toBe('“A” begins where it is worth 36 more than where “B” begins.')
     expect(said).toContain('Only “B” meets something without an answer: Steps around.')

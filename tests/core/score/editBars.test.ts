@@ -34,7 +34,9 @@ describe('a bar of the score', () => {
     const chart = set(demo, 'right-hook', bar, { from: 0, to: 3 })
     expect(move(chart, 'lift-the-top-elbow').drops).toEqual(['left-hand-on-the-right-wrist'])
     expect(bars(chart, 'right-hook')).toEqual([{ from: 0, to: 3 }])
-    expect(() => set(demo, 'right-hook', bar, { from: 0, to: 4 })).toThrow('“Right hook” cannot be on after step 4: the same limb does “Feet crossed above the hips” there') // prettier-ignore
+    expect(() => set(demo, 'right-hook', bar, { from: 0, to: 4 })).toThrow(
+      '“Right hook” cannot be on after step 4: the same limb does “Feet crossed above the hips” there',
+    )
   })
 
   it('that begins earlier or later is taken by another step', () => {
@@ -51,7 +53,10 @@ describe('a bar of the score', () => {
 
   it('can be put on anew and taken away', () => {
     let id = ''
-    const known = produce(demo, (draft) => void (id = addHold(draft, { name: 'Head beneath theirs', limbs: ['head'], on: 'neck' }))) // prettier-ignore
+    const known = produce(
+      demo,
+      (draft) => void (id = addHold(draft, { name: 'Head beneath theirs', limbs: ['head'], on: 'neck' })),
+    )
     const on = set(known, id, null, { from: 0, to: 8 })
     expect(bars(on, id)).toEqual([{ from: 0, to: 8 }])
     expect(lookUp(on.positions, 'back-under-side')!.holds).toContain(id)
@@ -63,7 +68,16 @@ describe('a bar of the score', () => {
   it('of theirs is put on by what they do, and stripped by what we do', () => {
     const run = 'out'
     const chart = produce(demo, (draft) => {
-      draft.runs!.push({ id: run, name: 'Out', start: 'they-have-our-back' as never, steps: [{ move: 'walk-the-hips-high', reaction: 'crosses-the-legs' }, {}, { move: 'hands-to-the-top-wrist' }] as never }) // prettier-ignore
+      draft.runs!.push({
+        id: run,
+        name: 'Out',
+        start: 'they-have-our-back' as never,
+        steps: [
+          { move: 'walk-the-hips-high', reaction: 'crosses-the-legs' },
+          {},
+          { move: 'hands-to-the-top-wrist' },
+        ] as never,
+      })
     })
     expect(bars(chart, 'their-crossed-legs', run)).toEqual([{ from: 1, to: 3 }])
     const stripped = set(chart, 'their-crossed-legs', { from: 1, to: 3 }, { from: 1, to: 2 }, run)

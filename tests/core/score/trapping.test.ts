@@ -49,7 +49,14 @@ const SIDES: [over: 'right' | 'left', chart: Chart][] = [
 /** The whole table as the score makes it. */
 function tableOf(chart: Chart, run: string, over: 'right' | 'left'): string[][] {
   const under = over === 'right' ? 'left' : 'right'
-  const limbs = [[`${over}-arm`, 'ours'], [`${under}-arm`, 'ours'], [`${over}-leg`, 'ours'], [`${under}-leg`, 'ours'], [`${over}-arm`, 'theirs'], [`${under}-arm`, 'theirs']] // prettier-ignore
+  const limbs = [
+    [`${over}-arm`, 'ours'],
+    [`${under}-arm`, 'ours'],
+    [`${over}-leg`, 'ours'],
+    [`${under}-leg`, 'ours'],
+    [`${over}-arm`, 'theirs'],
+    [`${under}-arm`, 'theirs'],
+  ]
   return play(chart, lookUp(chart.runs, run)!).beats.map(({ step, holds, frame, orientation }) => {
     const on = holdsOf(chart, holds)
     const states = limbs.map(([limb, by]) =>
@@ -71,7 +78,8 @@ describe.each(SIDES)('two arms trapped from the back, the %s arm over', (over, c
 
   it('calls the limbs by the sides that they have then: after the roll what was top is bottom', () => {
     const { beats } = play(chart, lookUp(chart.runs, 'two-arms-and-the-roll')!)
-    const at = (n: number, by: 'ours' | 'theirs', limb: string) => limbInWords(beats[n].frame, beats[n].orientation, by, `${limb}` as never) // prettier-ignore
+    const at = (n: number, by: 'ours' | 'theirs', limb: string) =>
+      limbInWords(beats[n].frame, beats[n].orientation, by, `${limb}` as never)
     const under = over === 'right' ? 'left' : 'right'
     expect(at(6, 'ours', `${over}-knee`)).toBe('top knee')
     expect(at(7, 'ours', `${over}-knee`)).toBe('bottom knee')
@@ -96,13 +104,18 @@ describe.each(SIDES)('two arms trapped from the back, the %s arm over', (over, c
 test('what the arms can do about the choke is halved by the leg and ended by the second hand', () => {
   const table = new HoldTable(demo.holds!)
   const fight = lookUp(demo.reactions, 'hands-on-the-choking-arm')!
-  const left = play(demo, lookUp(demo.runs, 'two-arms-then-the-choke')!).beats.map(({ holds }) => table.left(fight, table.setOf(holds), 'ours')) // prettier-ignore
+  const left = play(demo, lookUp(demo.runs, 'two-arms-then-the-choke')!).beats.map(({ holds }) =>
+    table.left(fight, table.setOf(holds), 'ours'),
+  )
   expect(left.map((one) => Math.round(one * 100) / 100)).toEqual([1, 0.5, 0.5, 0.5, 0.5, 0.2, 0.2, 1, 1])
 })
 
 test('hips, shoulders and face are told apart', () => {
   const table = new HoldTable(demo.holds!)
-  const controls = (id: string) => Object.fromEntries(controlsOf(table, lookUp(demo.positions, id)!.holds ?? []).map(({ ask, control }) => [ask, control])) // prettier-ignore
+  const controls = (id: string) =>
+    Object.fromEntries(
+      controlsOf(table, lookUp(demo.positions, id)!.holds ?? []).map(({ ask, control }) => [ask, control]),
+    )
   expect(controls('back-choke-closed')).toEqual({ hips: 'free', shoulders: 'partly', face: 'controlled' })
   expect(controls('standing-open-hands')).toEqual({ hips: 'free', shoulders: 'free', face: 'free' })
 })
@@ -117,5 +130,9 @@ test('their crossed legs take two of our three ways out, and leave the third, by
   const run = { id: 'out', name: 'Out', start: 'they-have-our-back' as PositionId }
   const met = { move: 'walk-the-hips-high', reaction: 'crosses-the-legs' } as never
   const out = (move: string) => remarksOn(demo, { ...run, steps: [met, {}, { move } as never] })
-  expect(ways.map((move) => out(move).map(({ kind, step }) => `${kind} ${step}`))).toEqual([['impossible 3'], ['impossible 3'], []]) // prettier-ignore
+  expect(ways.map((move) => out(move).map(({ kind, step }) => `${kind} ${step}`))).toEqual([
+    ['impossible 3'],
+    ['impossible 3'],
+    [],
+  ])
 })

@@ -32,7 +32,9 @@ describe('the words of a score', () => {
     const wrist = bar('left-arm', 'ours', 'left-hand-on-the-left-wrist')
     expect(barWords(wrist, beats[5], {})).toBe('their bottom wrist')
     expect(barWords(wrist, beats[7], {})).toBe('their top wrist')
-    expect(barWords(bar('right-arm', 'theirs', 'right-leg-over-the-right-arm'), beats[7], {})).toBe('elbow, by our bottom knee') // prettier-ignore
+    expect(barWords(bar('right-arm', 'theirs', 'right-leg-over-the-right-arm'), beats[7], {})).toBe(
+      'elbow, by our bottom knee',
+    )
     expect(barWords(bar('trunk', 'theirs', 'feet-crossed-above-the-hips'), beats[4], {})).toBe(
       'waist, by both our feet',
     )
@@ -53,7 +55,9 @@ describe('the words of a score', () => {
   })
 
   it('know the parts of a body that holds are on', () => {
-    expect(['left-wrist', 'neck', 'right thigh', 'armpit', 'left-armpit', 'waist', 'somewhere', undefined].map(partHeld)).toEqual(['left-hand', 'head', 'right-knee', 'chest', 'chest', 'chest', undefined, undefined]) // prettier-ignore
+    expect(
+      ['left-wrist', 'neck', 'right thigh', 'armpit', 'left-armpit', 'waist', 'somewhere', undefined].map(partHeld),
+    ).toEqual(['left-hand', 'head', 'right-knee', 'chest', 'chest', 'chest', undefined, undefined])
   })
 
   it('name steps, and say what each gives back', () => {
@@ -117,13 +121,17 @@ describe('runs that are kept', () => {
   it('keep why a remark is meant so, until it is looked at again', () => {
     const meant = done((draft) => intend(draft, run.id, 'reopened x', ' a bait '))
     expect(lookUp(meant.runs, run.id)!.intended).toEqual([{ remark: 'reopened x', reason: 'a bait' }])
-    expect(lookUp(produce(meant, (draft) => intend(draft, run.id, 'reopened x', '')).runs, run.id)).not.toHaveProperty('intended') // prettier-ignore
+    expect(lookUp(produce(meant, (draft) => intend(draft, run.id, 'reopened x', '')).runs, run.id)).not.toHaveProperty(
+      'intended',
+    )
   })
 
   it('end where something that they need is taken away', () => {
     expect(lookUp(done((draft) => removeMove(draft, 'lock-the-legs' as never)).runs, run.id)!.steps).toHaveLength(3)
     expect(done((draft) => removePosition(draft, run.start)).runs).toEqual([])
-    const met = done((draft) => (draft.runs![0].steps = [{ move: 'cross-the-wrists', reaction: 'pulls-a-wrist-free' } as never])) // prettier-ignore
+    const met = done(
+      (draft) => (draft.runs![0].steps = [{ move: 'cross-the-wrists', reaction: 'pulls-a-wrist-free' } as never]),
+    )
     expect(produce(met, (draft) => removeReaction(draft, 'pulls-a-wrist-free' as never)).runs![0].steps).toEqual([])
     for (const { id } of demo.holds!) expect(checkReferences(done((draft) => removeHold(draft, id)))).toEqual([])
     expect(done((draft) => cutRuns(draft, () => false)).runs).toEqual(demo.runs)

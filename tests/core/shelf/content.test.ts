@@ -33,7 +33,9 @@ describe('the content of the Shelf', () => {
   })
 
   it('has answers that typically land half of the time, which is what a new answer is taken to do', () => {
-    const shares = shelf.answers.map(({ move, tries = lookUp(shelf.moves, move)!.tries }) => (tries.lands ?? 0) / totalOf(tries)) // prettier-ignore
+    const shares = shelf.answers.map(
+      ({ move, tries = lookUp(shelf.moves, move)!.tries }) => (tries.lands ?? 0) / totalOf(tries),
+    )
     const typical = shares.sort((a, b) => a - b)[shares.length >> 1]
     expect(typical).toBeCloseTo(NEW_ANSWER.lands! / totalOf(NEW_ANSWER), 12)
   })
@@ -41,7 +43,12 @@ describe('the content of the Shelf', () => {
   it('has no submission without a hazard, and no hazard without a caution', () => {
     for (const { id, to, hazard } of shelf.moves) {
       if (to === 'finish') expect([id, hazard?.part]).toEqual([id, expect.any(String)])
-      if (hazard) expect([id, String(hazard.caution ?? '').length > 5, String(hazard.speed ?? '').length > 2]).toEqual([id, true, true]) // prettier-ignore
+      if (hazard)
+        expect([id, String(hazard.caution ?? '').length > 5, String(hazard.speed ?? '').length > 2]).toEqual([
+          id,
+          true,
+          true,
+        ])
     }
   })
 
@@ -64,7 +71,11 @@ describe('the content of the Shelf', () => {
 
   it('names nobody, and says nothing of where it was seen', () => {
     const text = (value: unknown): string[] =>
-      typeof value === 'string' ? [value] : value && typeof value === 'object' ? Object.entries(value).flatMap(([key, one]) => (key === 'catalogue' || key === 'id' ? [] : text(one))) : [] // prettier-ignore
+      typeof value === 'string'
+        ? [value]
+        : value && typeof value === 'object'
+          ? Object.entries(value).flatMap(([key, one]) => (key === 'catalogue' || key === 'id' ? [] : text(one)))
+          : []
     expect(regions.flatMap(text).filter((one) => NO_PLACE.test(one))).toEqual([])
   })
 

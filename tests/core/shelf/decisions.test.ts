@@ -47,7 +47,9 @@ describe('the decision rules of the Shelf', () => {
     const asAnswers = figures.met
       .filter(({ position }) => position === 'knee-on-belly')
       .map(({ answers }) => new Map(answers.map(({ answer, value }) => [demo.answers[answer].move, value])))
-      .flatMap((values) => (values.has(preferred) && values.has(rejected) ? values.get(preferred)! - values.get(rejected)! : [])) // prettier-ignore
+      .flatMap((values) =>
+        values.has(preferred) && values.has(rejected) ? values.get(preferred)! - values.get(rejected)! : [],
+      )
     expect([asMoves, ...asAnswers]).toContain(by)
   })
 
@@ -57,9 +59,15 @@ describe('the decision rules of the Shelf', () => {
     expect(first.says).toBe('the other way')
     expect(first.by).toBeLessThanOrEqual(-DIFFERS)
     for (const { compared } of rows) {
-      if (compared) expect(compared.says).toBe(compared.by >= DIFFERS ? 'as the rule' : compared.by <= -DIFFERS ? 'the other way' : 'no difference') // prettier-ignore
+      if (compared)
+        expect(compared.says).toBe(
+          compared.by >= DIFFERS ? 'as the rule' : compared.by <= -DIFFERS ? 'the other way' : 'no difference',
+        )
     }
-    const better = { ...figures, moves: { ...figures.moves, [first.preferred]: { ...figures.moves[first.preferred], value: 1 } } } // prettier-ignore
+    const better = {
+      ...figures,
+      moves: { ...figures.moves, [first.preferred]: { ...figures.moves[first.preferred], value: 1 } },
+    }
     const now = here('they-have-our-back', demo, better).find(({ rule }) => rule.id === rows[0].rule.id)!
     expect(now.compared!.says).toBe('as the rule')
   })

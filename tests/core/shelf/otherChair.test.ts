@@ -14,7 +14,8 @@ describe('the other chair', () => {
       expect([id, partner.mirror]).toEqual([id, id])
       expect([id, ahead === 'ours' && partner.ahead === 'ours']).toEqual([id, false])
     }
-    for (const { id, mirror } of shelf.reactions) if (mirror) expect([id, lookUp(shelf.moves, mirror)?.id]).toEqual([id, mirror]) // prettier-ignore
+    for (const { id, mirror } of shelf.reactions)
+      if (mirror) expect([id, lookUp(shelf.moves, mirror)?.id]).toEqual([id, mirror])
   })
 
   it('turns an attack chain into its defence: what each way out breaks, and what the attacker answers', () => {

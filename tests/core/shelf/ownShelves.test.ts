@@ -35,7 +35,8 @@ describe('a part of a chart, published', () => {
     const from = demo.moves.filter((move) => ['knee-on-belly', 'mount-head-and-arm'].includes(move.from))
     expect(top.moves.map(({ id }) => id)).toEqual(from.map(({ id }) => id))
     expect(top.moves[0].checkpoints).toEqual(from[0].checkpoints)
-    for (const { reaction, move } of top.answers) expect([lookUp(top.reactions, reaction), lookUp(top.moves, move)]).not.toContain(undefined) // prettier-ignore
+    for (const { reaction, move } of top.answers)
+      expect([lookUp(top.reactions, reaction), lookUp(top.moves, move)]).not.toContain(undefined)
   })
 
   it.each([1, 2, 3, 4, 5, 6, 7, 8])('is whole of any positions of any chart: %i', (seed) => {
@@ -57,18 +58,27 @@ describe('a part of a chart, published', () => {
     const twice = withFreshIds(top, there)
     expect(problemsOf(twice)).toEqual([])
     expect([...idsOnShelf(joinRegions([twice]))].filter((id) => there.has(id))).toEqual([])
-    const names = (region: ShelfRegion) => region.moves.map(({ name, to }) => [name, lookUp(region.positions, to)?.name ?? to]) // prettier-ignore
+    const names = (region: ShelfRegion) =>
+      region.moves.map(({ name, to }) => [name, lookUp(region.positions, to)?.name ?? to])
     expect(names(twice)).toEqual(names(top))
     const worth = (region: ShelfRegion) => {
       const chart = shelfAsChart(joinRegions([region]))
-      return taken(figuresOf(chart, scenarioOf(chart, { start: region.positions.find(({ name }) => name === 'Knee on belly')!.id }))).figures.value // prettier-ignore
+      return taken(
+        figuresOf(
+          chart,
+          scenarioOf(chart, { start: region.positions.find(({ name }) => name === 'Knee on belly')!.id }),
+        ),
+      ).figures.value
     }
     expect(worth(twice)).toBeCloseTo(worth(top), 12)
   })
 
   it('comes into another chart with its plan', () => {
     const mine = joinRegions([...builtIn.regions, withFreshIds(top, idsOnShelf(builtIn))])
-    const chart = produce(emptyChart('new', 'New') as Chart, (draft) => void pullIn(draft, mine, wantedOfRegion(mine, 'our-top-game'))) // prettier-ignore
+    const chart = produce(
+      emptyChart('new', 'New') as Chart,
+      (draft) => void pullIn(draft, mine, wantedOfRegion(mine, 'our-top-game')),
+    )
     expect(chart.moves).toHaveLength(top.moves.length)
     expect(taken(readChart(JSON.parse(JSON.stringify(chart)))).positions.length).toBeGreaterThan(2)
   })
@@ -98,11 +108,16 @@ describe('a part of a chart, published', () => {
 })
 
 describe('a later Shelf', () => {
-  const chart = produce(emptyChart('new', 'New') as Chart, (draft) => void pullIn(draft, builtIn, { moves: ['kimura-side', 'americana-finish'] })) // prettier-ignore
+  const chart = produce(
+    emptyChart('new', 'New') as Chart,
+    (draft) => void pullIn(draft, builtIn, { moves: ['kimura-side', 'americana-finish'] }),
+  )
   const later = joinRegions(
     builtIn.regions.map((region) => ({
       ...region,
-      moves: region.moves.map((move) => (move.id === 'kimura-side' ? { ...move, name: 'K', tries: { lands: 9 }, cue: 'Now' } : move)), // prettier-ignore
+      moves: region.moves.map((move) =>
+        move.id === 'kimura-side' ? { ...move, name: 'K', tries: { lands: 9 }, cue: 'Now' } : move,
+      ),
     })),
   )
 
@@ -127,7 +142,10 @@ describe('a later Shelf', () => {
 
 describe('tries of the Shelf', () => {
   it('are guesses of little weight until the coach sets them', () => {
-    const chart = produce(emptyChart('new', 'New') as Chart, (draft) => void pullIn(draft, builtIn, { moves: ['kimura-side'] })) // prettier-ignore
+    const chart = produce(
+      emptyChart('new', 'New') as Chart,
+      (draft) => void pullIn(draft, builtIn, { moves: ['kimura-side'] }),
+    )
     const { tries } = lookUp(chart.moves, 'kimura-side')!
     expect(weightOf(tries)).toBe(GUESS_WEIGHT)
     const set = withPart(tries, { part: 'lands' }, 6)

@@ -84,9 +84,14 @@ describe('bringing in', () => {
 
   it('anything at all, in any order, leaves the chart sound', () => {
     const random = seeded(31)
-    const some = (list: readonly { id: string }[], n: number) => Array.from({ length: n }, () => list[Math.floor(random() * list.length)].id) // prettier-ignore
+    const some = (list: readonly { id: string }[], n: number) =>
+      Array.from({ length: n }, () => list[Math.floor(random() * list.length)].id)
     for (let n = 0; n < 40; n++) {
-      const wanted = { positions: some(shelf.positions, 3), moves: some(shelf.moves, 4), reactions: some(shelf.reactions, 2) } // prettier-ignore
+      const wanted = {
+        positions: some(shelf.positions, 3),
+        moves: some(shelf.moves, 4),
+        reactions: some(shelf.reactions, 2),
+      }
       const { after } = pulled(n % 2 ? demo : emptyChart('new', 'New'), wanted)
       expect(checkReferences(after)).toEqual([])
       for (const id of wanted.moves) {

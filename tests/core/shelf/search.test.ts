@@ -24,7 +24,10 @@ const CUES: [cue: string, meant: string[]][] = [
   ['near elbow gets inside', ['side-switch-elbow', 'rx-near-elbow-in', 'hip-switch-elbow']],
   ['chin tucked', ['chin-thumb-slide', 'r-chin-tuck']],
   ['pushes my face', ['crossface-arm-lock', 'rx-crossface-us']],
-  ['americana', ['americana-finish', 'side-americana-lock', 'inside-arm-americana', 'americana-neck-crank', 'side-two-on-far-arm']], // prettier-ignore
+  [
+    'americana',
+    ['americana-finish', 'side-americana-lock', 'inside-arm-americana', 'americana-neck-crank', 'side-two-on-far-arm'],
+  ],
   [
     'kimra',
     [
@@ -45,12 +48,20 @@ const CUES: [cue: string, meant: string[]][] = [
 ]
 
 test.each(CUES)('“%s” finds what a coach means', (cue, meant) => {
-  const first = index.search(cue).slice(0, 5).map(({ id }) => id) // prettier-ignore
+  const first = index
+    .search(cue)
+    .slice(0, 5)
+    .map(({ id }) => id)
   expect(first.filter((id) => meant.includes(id))).not.toEqual([])
 })
 
 test('a few letters, another word for it, and nothing at all', () => {
-  expect(index.search('guillo').slice(0, 5).filter(({ id }) => id.includes('guillotine')).length).toBeGreaterThan(2) // prettier-ignore
+  expect(
+    index
+      .search('guillo')
+      .slice(0, 5)
+      .filter(({ id }) => id.includes('guillotine')).length,
+  ).toBeGreaterThan(2)
   expect(index.search('strong side').map(({ id }) => id)).toContain('back-over-side')
   expect(index.search('')).toEqual([])
   expect(index.search('qqqqzzzz')).toEqual([])

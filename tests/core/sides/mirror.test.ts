@@ -88,13 +88,25 @@ describe('a chart from the other side', () => {
 describe('an edit from the other side', () => {
   const at = 'side-control-hips-low' as PositionId
   const edits: [name: string, seen: (chart: Chart) => unknown, kept?: (chart: Chart) => unknown][] = [
-    ['a rename', (chart) => rename(chart, 'positions', at, 'Left side control'), (chart) => rename(chart, 'positions', at, 'Right side control')], // prettier-ignore
+    [
+      'a rename',
+      (chart) => rename(chart, 'positions', at, 'Left side control'),
+      (chart) => rename(chart, 'positions', at, 'Right side control'),
+    ],
     ['a move less', (chart) => removeMove(chart, 'americana' as MoveId)],
     ['an answer more', (chart) => addAnswer(chart, 'bridges-over-us' as ReactionId, 'americana' as MoveId)],
     ['a position more', (chart) => addPosition(chart, { name: 'Cradle', family: 'cradle', ahead: 'ours' })],
     ['a hold on', (chart) => putOn(chart, at, 'left-underhook-on-the-far-arm')],
-    ['other limbs', (chart) => setLimbs(chart, 'left-hook', ['left-knee']), (chart) => setLimbs(chart, 'left-hook', ['right-knee'])], // prettier-ignore
-    ['a sided denial', (chart) => setDenial(chart, 'seatbelt', 'left-hand', 1), (chart) => setDenial(chart, 'seatbelt', 'right-hand', 1)], // prettier-ignore
+    [
+      'other limbs',
+      (chart) => setLimbs(chart, 'left-hook', ['left-knee']),
+      (chart) => setLimbs(chart, 'left-hook', ['right-knee']),
+    ],
+    [
+      'a sided denial',
+      (chart) => setDenial(chart, 'seatbelt', 'left-hand', 1),
+      (chart) => setDenial(chart, 'seatbelt', 'right-hand', 1),
+    ],
     ['the holds gone', (chart) => void delete chart.holds],
   ]
   it.each(edits)('is done to what is kept: %s', (_, edit, same = edit) => {

@@ -27,9 +27,19 @@ describe('a text with limbs in it', () => {
     ['{our left hand} grips', { frame: 'mount', orientation: {} }, {}, 'our left hand grips'],
     ['{our top hook} stays', upright, {}, 'our hook stays'],
     ['{their near knee}', { frame: 'side', orientation: { near: 'left' } }, {}, 'their near knee (left)'],
-    ['{our head-side elbow}', { frame: 'side', orientation: { near: 'left' } }, { 'head-side': 'head' }, 'our head elbow (right)'], // prettier-ignore
+    [
+      '{our head-side elbow}',
+      { frame: 'side', orientation: { near: 'left' } },
+      { 'head-side': 'head' },
+      'our head elbow (right)',
+    ],
     ['{our choking hand} stays', under, {}, 'our over hand (right) stays'],
-    ['{our choking hand} stays', { frame: 'back', orientation: { over: 'right', out: 'yes' } }, {}, 'our choking hand (right) stays'], // prettier-ignore
+    [
+      '{our choking hand} stays',
+      { frame: 'back', orientation: { over: 'right', out: 'yes' } },
+      {},
+      'our choking hand (right) stays',
+    ],
     ['no {token} here, {our}', under, {}, 'no {token} here, {our}'],
   ])('%s', (text, sides, words, said) => {
     expect(sayTokens(text, sides, words)).toBe(said)

@@ -64,7 +64,10 @@ describe('what is said and weighed', () => {
   const escapes = escapesOf(chart, figures, [0.02])
 
   it('tells a loose end from what is answered, and leads the answered one to where the answer lands', () => {
-    expect(escapes.map(({ name, kind }) => [name, kind === 'loose'])).toEqual([['Bridges', true], ['Turns away', false]]) // prettier-ignore
+    expect(escapes.map(({ name, kind }) => [name, kind === 'loose'])).toEqual([
+      ['Bridges', true],
+      ['Turns away', false],
+    ])
     expect(escapes[0]).toMatchObject({ to: under, weight: 0.02, answer: null })
     expect(escapes[1]).toMatchObject({ to: 'mount', answer: 'follow-to-mount' })
     expect(escapesOf(chart, figures, [-0.1])[0].weight).toBe(0)

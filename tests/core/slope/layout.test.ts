@@ -47,7 +47,11 @@ describe('the bands of the picture', () => {
     expect(keys[0]).toBe(CREST)
     expect(keys[keys.length - 1]).toBe(FOOT)
     expect(keys.indexOf('mount')).toBeLessThan(keys.indexOf('back'))
-    expect([...keys].sort()).toEqual(slopeGraph(chart).bands.map(({ key }) => key).sort()) // prettier-ignore
+    expect([...keys].sort()).toEqual(
+      slopeGraph(chart)
+        .bands.map(({ key }) => key)
+        .sort(),
+    )
   })
 
   it('make room for being finished and for families that nobody knows', () => {
@@ -123,7 +127,10 @@ describe('a layout', () => {
 })
 
 describe('places in a row', () => {
-  const places = fc.array(fc.record({ wish: fc.integer({ min: -200, max: 1200 }), width: fc.integer({ min: 10, max: 90 }) }), { minLength: 1, maxLength: 12 }) // prettier-ignore
+  const places = fc.array(
+    fc.record({ wish: fc.integer({ min: -200, max: 1200 }), width: fc.integer({ min: 10, max: 90 }) }),
+    { minLength: 1, maxLength: 12 },
+  )
 
   it('keep their order and distance, and stay within the width where they fit', () => {
     fc.assert(
@@ -142,9 +149,34 @@ describe('places in a row', () => {
   })
 
   it('stand where they wish when nothing is in the way, and share when it is', () => {
-    expect(spread([{ wish: 50, width: 20 }, { wish: 200, width: 20 }], 8, 900)).toEqual([50, 200]) // prettier-ignore
-    expect(spread([{ wish: 100, width: 20 }, { wish: 100, width: 20 }], 10, 900)).toEqual([85, 115]) // prettier-ignore
-    const [still] = spread([{ wish: 100, width: 20, still: true }, { wish: 100, width: 20 }], 10, 900) // prettier-ignore
+    expect(
+      spread(
+        [
+          { wish: 50, width: 20 },
+          { wish: 200, width: 20 },
+        ],
+        8,
+        900,
+      ),
+    ).toEqual([50, 200])
+    expect(
+      spread(
+        [
+          { wish: 100, width: 20 },
+          { wish: 100, width: 20 },
+        ],
+        10,
+        900,
+      ),
+    ).toEqual([85, 115])
+    const [still] = spread(
+      [
+        { wish: 100, width: 20, still: true },
+        { wish: 100, width: 20 },
+      ],
+      10,
+      900,
+    )
     expect(Math.abs(still - 100)).toBeLessThan(0.1)
   })
 })

@@ -29,7 +29,19 @@ function rowsFrom(widths: number[][]): RowBox[] {
   return widths.map((row, r) => {
     let x = 110
     const ledges = row.map((width, i): Ledge => {
-      const ledge = { id: `${r}-${i}`, kind: 'position', name: '', band: `${r}`, row: r, x, y: r * 60, width, height: 25, isTheirs: false, value: null } as const // prettier-ignore
+      const ledge = {
+        id: `${r}-${i}`,
+        kind: 'position',
+        name: '',
+        band: `${r}`,
+        row: r,
+        x,
+        y: r * 60,
+        width,
+        height: 25,
+        isTheirs: false,
+        value: null,
+      } as const
       x += width + 30
       return ledge
     })
@@ -38,14 +50,21 @@ function rowsFrom(widths: number[][]): RowBox[] {
 }
 
 describe('ways between ledges', () => {
-  const widths = fc.array(fc.array(fc.integer({ min: 90, max: 200 }), { minLength: 1, maxLength: 5 }), { minLength: 2, maxLength: 6 }) // prettier-ignore
+  const widths = fc.array(fc.array(fc.integer({ min: 90, max: 200 }), { minLength: 1, maxLength: 5 }), {
+    minLength: 2,
+    maxLength: 6,
+  })
 
   it('begin at one and end at the other, and pass every row on the way through a gap', () => {
     fc.assert(
       fc.property(widths, fc.array(fc.tuple(fc.nat(), fc.nat()), { minLength: 1, maxLength: 30 }), (rows_, pairs) => {
         const rows = rowsFrom(rows_)
         const ledges = rows.flatMap((row) => row.ledges)
-        const ways = pairs.map(([a, b], i): Way => ({ key: `${i}`, from: { ledge: ledges[a % ledges.length] }, to: ledges[b % ledges.length] })) // prettier-ignore
+        const ways = pairs.map(([a, b], i): Way => ({
+          key: `${i}`,
+          from: { ledge: ledges[a % ledges.length] },
+          to: ledges[b % ledges.length],
+        }))
         const routes = routeWays(ways, rows, 1500)
         ways.forEach(({ key, from, to }) => {
           const points = routes.get(key)!
@@ -72,7 +91,11 @@ describe('ways between ledges', () => {
       [120, 120],
     ])
     const [from, to] = [rows[2].ledges[0], rows[0].ledges[1]]
-    const routes = routeWays(Array.from({ length: 4 }, (_, i): Way => ({ key: `${i}`, from: { ledge: from }, to })), rows, 900) // prettier-ignore
+    const routes = routeWays(
+      Array.from({ length: 4 }, (_, i): Way => ({ key: `${i}`, from: { ledge: from }, to })),
+      rows,
+      900,
+    )
     const crossing = [...routes.values()].map((points) => points.find(([, y]) => y > 60 && y < 90)![0])
     expect(new Set(crossing).size).toBe(4)
     crossing.sort((a, b) => a - b).forEach((x, i) => i && expect(x - crossing[i - 1]).toBeGreaterThan(2))
@@ -87,10 +110,30 @@ function expectOn([x, y]: Point, ledge: Ledge) {
 }
 
 test('a curve goes from one point to the other, and marks hang where it bends', () => {
-  const [from, to] = [[10, 80], [60, 20]] as const // prettier-ignore
+  const [from, to] = [
+    [10, 80],
+    [60, 20],
+  ] as const
   expect(pointAt(from, to, 0)).toEqual([10, 80])
   expect(pointAt(from, to, 1)).toEqual([60, 20])
   expect(pointAt(from, to, 0.5)).toEqual([35, 50])
-  expect(bentPart([[10, 90], [10, 80], [60, 20]])).toEqual([[10, 80], [60, 20]]) // prettier-ignore
-  expect(bentPart([[10, 80], [60, 20]])).toEqual([[10, 80], [60, 20]]) // prettier-ignore
+  expect(
+    bentPart([
+      [10, 90],
+      [10, 80],
+      [60, 20],
+    ]),
+  ).toEqual([
+    [10, 80],
+    [60, 20],
+  ])
+  expect(
+    bentPart([
+      [10, 80],
+      [60, 20],
+    ]),
+  ).toEqual([
+    [10, 80],
+    [60, 20],
+  ])
 })

@@ -67,9 +67,11 @@ describe('what is drawn', () => {
     })
     const behind = drawn.lines.flatMap(({ move, points }) =>
       along(points).flatMap(([x, y]) =>
-        names.filter(({ left, right, top, bottom }) => x > left && x < right && y > top && y < bottom).map(({ id }) => `${move} ${id}`),
+        names
+          .filter(({ left, right, top, bottom }) => x > left && x < right && y > top && y < bottom)
+          .map(({ id }) => `${move} ${id}`),
       ),
-    ) // prettier-ignore
+    )
     expect(behind).toEqual([])
   })
 
@@ -81,10 +83,34 @@ describe('what is drawn', () => {
 
   it('puts no label on another, on a ledge or on a mark', () => {
     const boxes = [
-      ...scene.ledges.map(({ name, x, y, width, height }) => ({ name, left: x, top: y, right: x + width, bottom: y + height })),
-      ...scene.marks.flatMap(({ label }) => (label ? [{ name: label.text, left: label.x, top: label.y - 11, right: label.x + measure(label.text) * 0.9, bottom: label.y }] : [])),
-      ...scene.names.map(({ text, x, y }) => ({ name: text, left: x, top: y - 11, right: x + measure(text) * 0.9, bottom: y })),
-    ] // prettier-ignore
+      ...scene.ledges.map(({ name, x, y, width, height }) => ({
+        name,
+        left: x,
+        top: y,
+        right: x + width,
+        bottom: y + height,
+      })),
+      ...scene.marks.flatMap(({ label }) =>
+        label
+          ? [
+              {
+                name: label.text,
+                left: label.x,
+                top: label.y - 11,
+                right: label.x + measure(label.text) * 0.9,
+                bottom: label.y,
+              },
+            ]
+          : [],
+      ),
+      ...scene.names.map(({ text, x, y }) => ({
+        name: text,
+        left: x,
+        top: y - 11,
+        right: x + measure(text) * 0.9,
+        bottom: y,
+      })),
+    ]
     const on = boxes.flatMap((a, i) =>
       boxes.slice(i + 1).filter((b) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom),
     )
@@ -146,7 +172,18 @@ describe('escape attempts', () => {
 })
 
 test('a way back to the same row sags below it, and a straight piece is one', () => {
-  expect(pathOf([[0, 10], [90, 10]])).toBe('M0 10C0 27 90 27 90 10') // prettier-ignore
-  expect(pathOf([[5, 40], [5, 20], [25, 0]])).toBe('M5 40V20C5 10 25 10 25 0') // prettier-ignore
+  expect(
+    pathOf([
+      [0, 10],
+      [90, 10],
+    ]),
+  ).toBe('M0 10C0 27 90 27 90 10')
+  expect(
+    pathOf([
+      [5, 40],
+      [5, 20],
+      [25, 0],
+    ]),
+  ).toBe('M5 40V20C5 10 25 10 25 0')
   expect(pointAt([0, 10], [90, 10], 0.5)[1]).toBeGreaterThan(20)
 })

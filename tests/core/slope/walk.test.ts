@@ -87,7 +87,6 @@ describe('what is in focus', () => {
       ['traps', 'trap'],
       ['loose', 'loose'],
     ] as const) {
-      // prettier-ignore
       const found = seen({ on })
       const own = escapes.filter((escape) => escape.kind === kind)
       expect(found.escapes).toEqual(new Set(own.map(({ key }) => key)))

@@ -16,7 +16,9 @@ export function cardIn(chart: Chart, id: string): Card {
 
 /** Makes a card for a reaction where it is met; the one that there is, if there is one. Returns its id. */
 export function addCard(chart: Chart, position: PositionId, reaction: ReactionId, move: MoveId | null): string {
-  const same = chart.cards?.find((card) => card.position === position && card.reaction === reaction && card.move === (move ?? undefined)) // prettier-ignore
+  const same = chart.cards?.find(
+    (card) => card.position === position && card.reaction === reaction && card.move === (move ?? undefined),
+  )
   if (same) return same.id
   const id = idFromName(reactionIn(chart, reaction).name, idsIn(chart.cards ?? []))
   const isKept = chart.settings?.group !== undefined && !chart.settings.shownBecause?.trim()

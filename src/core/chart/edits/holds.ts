@@ -99,7 +99,8 @@ export function setHolds(
   if (field === 'adds') {
     const rivals = holds.flatMap((one, i) => holds.slice(i + 1).map((other) => [one, other] as const))
     const clash = rivals.find(([one, other]) => sharesLimb(one, other))
-    if (clash) throw new Error(`“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`) // prettier-ignore
+    if (clash)
+      throw new Error(`“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`)
   }
   if (holds.length) record[field] = holds.map(({ id }) => id)
   else delete record[field]
