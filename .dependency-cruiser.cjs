@@ -6,36 +6,41 @@ const only = (name, from, to) => ({
   to: { path: '^(src|server|node_modules)', pathNot: to },
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}(/|$)`)
+/** Folders of the core, and the words that every one of them may use. */
+const core = (...folders) => [`^src/core/(${[...folders, 'problem'].join('|')})`]
 
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
     only('chart-knows-itself', '^src/core/chart', [
-      '^src/core/(chart|problem)',
+      ...core('chart'),
       ...npm('class-validator', 'class-transformer', 'reflect-metadata'),
     ]),
-    only('holds-know-charts', '^src/core/holds', ['^src/core/(holds|chart|problem)']),
-    only('format-knows-charts', '^src/core/format', ['^src/core/(format|chart|problem)']),
-    only('notation-knows-charts', '^src/core/notation', ['^src/core/(notation|chart|problem)']),
-    only('game-knows-charts-and-holds', '^src/core/game', ['^src/core/(game|chart|holds|problem)']),
-    only('solve-knows-games', '^src/core/solve', ['^src/core/(solve|game|problem)']),
-    only('insight-stays-in-core', '^src/core/insight', ['^src/core/(insight|solve|game|holds|chart|problem)']),
+    only('sides-know-charts', '^src/core/sides', core('sides', 'chart')),
+    only('holds-know-charts', '^src/core/holds', core('holds', 'chart')),
+    only('notation-knows-charts', '^src/core/notation', core('notation', 'chart')),
+    only('game-knows-charts-and-holds', '^src/core/game', core('game', 'chart', 'holds')),
+    only('solve-knows-games', '^src/core/solve', core('solve', 'game')),
+    only('insight-reads-solutions', '^src/core/insight', core('insight', 'solve', 'game', 'holds', 'chart')),
+    only('limb-score-plays-by-the-rules', '^src/core/limbScore', core('limbScore', 'sides', 'game', 'holds', 'chart')),
     only('questions-ask-plans', '^src/core/questions', [
-      '^src/core/(questions|score|insight|pin|solve|game|holds|chart|problem)',
+      ...core('questions', 'limbScore', 'insight', 'solve', 'game', 'holds', 'chart'),
       ...npm('d3-random'),
     ]),
-    only('slope-draws-figures', '^src/core/slope', ['^src/core/(slope|insight|game|chart|problem)']),
-    only('sides-know-charts', '^src/core/sides', ['^src/core/(sides|chart)']),
-    only('pin-knows-holds', '^src/core/pin', ['^src/core/(pin|holds|chart|problem)']),
-    only('score-plays-by-the-rules', '^src/core/score', ['^src/core/(score|pin|sides|game|holds|chart|problem)']),
-    only('figures-draw-holds', '^src/core/figure', ['^src/core/(figure|score|sides|chart)']),
-    only('shelf-joins-charts', '^src/core/shelf', [
-      '^src/core/(shelf|sides|chart|format|problem)',
-      ...npm('minisearch'),
-    ]),
+    only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
+    only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
+    only('files-know-documents', '^src/core/files', core('files', 'chart')),
+    only('shelf-joins-charts', '^src/core/shelf', [...core('shelf', 'sides', 'chart', 'files'), ...npm('minisearch')]),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),
+    {
+      name: 'nothing-in-the-core-says-but-say',
+      comment: 'Words that a reader sees live in core/say, which stands on all the rest of the core.',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '^src/core/say' },
+      to: { path: '^src/core/say' },
+    },
     {
       name: 'stores-join-the-parts',
       severity: 'error',
@@ -53,6 +58,25 @@ module.exports = {
       severity: 'error',
       from: { path: '^src', pathNot: '^src/(stores|views|app)' },
       to: { path: '^src/stores' },
+    },
+    {
+      name: 'a-screen-knows-no-other-screen',
+      comment: 'A screen imports its own folder, parts and frame.',
+      severity: 'error',
+      from: { path: '^src/views/(plan|keep)/([^/]+)/' },
+      to: { path: '^src/views/(plan|keep)/', pathNot: '^src/views/$1/$2/' },
+    },
+    {
+      name: 'parts-know-parts',
+      severity: 'error',
+      from: { path: '^src/views/parts' },
+      to: { path: '^src/views', pathNot: '^src/views/parts' },
+    },
+    {
+      name: 'the-frame-knows-parts',
+      severity: 'error',
+      from: { path: '^src/views/frame' },
+      to: { path: '^src/views', pathNot: '^src/views/(frame|parts)' },
     },
   ],
   options: {

@@ -1,7 +1,7 @@
 import { chromium, type Browser, type Locator, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
-import { makeChart } from '../src/core/format/chartFile'
+import { makeChart } from '../src/core/files/chartFile'
 import { makeApp } from '../server/app.mjs'
 import { generateChart } from './generate'
 import { row, type Row } from './measure'

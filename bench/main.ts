@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { parseChart } from '../src/core/format/chartFile'
+import { parseChart } from '../src/core/files/chartFile'
 import { taken } from '../tests/reference/taken'
 import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
 import { benchInterface } from './interface'

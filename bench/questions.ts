@@ -4,15 +4,15 @@ import { beatenBy } from '../src/core/questions/beat'
 import { dependsOn } from '../src/core/questions/depends'
 import { drillGains } from '../src/core/questions/gains'
 import { sampleRange } from '../src/core/questions/range'
-import { sayScript } from '../src/core/questions/sayScript'
+import { sayScript } from '../src/core/say/script'
 import { scriptFrom } from '../src/core/questions/script'
 import { whatIf } from '../src/core/questions/whatIf'
-import { startWorth, type Work } from '../src/core/questions/work'
+import { startWorth, type Job } from '../src/core/questions/job'
 import { taken } from '../tests/reference/taken'
 import { generateChart } from './generate'
 import { bestInTurn, row, type Row } from './measure'
 
-function toEnd(work: Work<unknown>): void {
+function toEnd(work: Job<unknown>): void {
   while (!work.next().done);
 }
 

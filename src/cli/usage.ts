@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
 import type { Chart } from '../core/chart/chart'
-import { parseChart } from '../core/format/chartFile'
+import { parseChart } from '../core/files/chartFile'
 import type { Result } from '../core/problem'
 
 /** The command was not called as it should be: exit 2. */

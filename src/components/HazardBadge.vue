@@ -9,7 +9,7 @@ defineProps<{ part: string; speed?: string }>()
       <path d="M8 1.5 15 14H1z" />
       <path d="M8 6v4M8 11.6v.9" class="sign" />
     </svg>
-    <span class="unseen">Caution: </span>{{ part }}<template v-if="speed">, {{ speed }}</template>
+    <span class="readers-only">Caution: </span>{{ part }}<template v-if="speed">, {{ speed }}</template>
   </span>
 </template>
 

@@ -14,7 +14,7 @@ const kind = computed(() => (props.net >= props.noteworthy ? 'trap' : props.net 
       <path v-else-if="kind === 'leak'" d="M6 11 1 2h10z" />
       <path v-else d="M1 5h10v2.5H1z" />
     </svg>
-    <span class="unseen">{{ kind }}</span>
+    <span class="readers-only">{{ kind }}</span>
     {{ signed(net) }}
   </span>
 </template>

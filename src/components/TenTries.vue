@@ -110,7 +110,7 @@ function drag(event: PointerEvent) {
         @pointercancel="dragging = null"
       />
     </template>
-    <span class="total">{{ round(total) }}<span class="unseen"> tries</span></span>
+    <span class="total">{{ round(total) }}<span class="readers-only"> tries</span></span>
   </div>
 </template>
 

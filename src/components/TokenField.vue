@@ -7,14 +7,14 @@ const props = defineProps<{ label: string; tokens: readonly string[]; placeholde
 const emit = defineEmits<{ enter: []; escape: []; leave: [] }>()
 const text = defineModel<string>({ required: true })
 
-const MOST = 8
+const MAX_OFFERS = 8
 const field = ref<HTMLInputElement>()
 const caret = ref(0)
 const chosen = ref(0)
 const isClosed = ref(false)
 const name = `tokens-${Math.round(performance.now() * 1000)}`
 const typed = computed(() => (isClosed.value ? null : typedToken(text.value.slice(0, caret.value), props.tokens)))
-const offers = computed(() => typed.value?.offers.slice(0, MOST) ?? [])
+const offers = computed(() => typed.value?.offers.slice(0, MAX_OFFERS) ?? [])
 
 function follow() {
   caret.value = field.value?.selectionStart ?? text.value.length

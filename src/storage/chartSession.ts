@@ -2,10 +2,10 @@ import { produce } from 'immer'
 import type { Chart } from '../core/chart/chart'
 import { applyDiff, diffOf, inverted, isEmptyDiff } from '../core/chart/diff'
 import type { Database, StoredChart, StoredStep } from './database'
-import { readStored, stepsOf } from './shelfOfCharts'
+import { readStored, stepsOf } from './charts'
 
 /** Steps that can be undone; older ones are forgotten. */
-export const MOST_STEPS = 300
+export const MAX_STEPS = 300
 const RETRY_MS = [500, 2000, 5000, 15_000]
 
 export type Edit = (chart: Chart) => void
@@ -122,7 +122,7 @@ export class ChartSession {
     this.steps = [
       ...this.steps.filter((step) => step.number < number),
       { chart: this.chart.id, number, label: operation.label, diff: joins ? diffOf(before, after) : diff },
-    ].slice(-MOST_STEPS)
+    ].slice(-MAX_STEPS)
     this.joining = operation.join
     this.done = number + 1
     this.dirtyFrom = Math.min(this.dirtyFrom, number)

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { openDatabase, type Database, type StoredView } from '../storage/database'
 import { useImporting } from './importing'
-import { useLibrary } from './library'
+import { useLibrary } from './chartList'
 import { useOpenChart, type Tell } from './openChart'
 
 /** The charts that are kept, and the one that is open. */

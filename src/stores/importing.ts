@@ -1,9 +1,9 @@
 import type { Chart } from '../core/chart/chart'
 import { idFromName } from '../core/chart/ids'
-import { parseChart } from '../core/format/chartFile'
+import { parseChart } from '../core/files/chartFile'
 import type { Problem } from '../core/problem'
 import type { Edit } from '../storage/chartSession'
-import type { ChartEntry } from '../storage/shelfOfCharts'
+import type { ChartEntry } from '../storage/charts'
 
 /** What became of a file that was to be imported. */
 export type Imported =

@@ -1,7 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { ref, shallowRef, watch } from 'vue'
 import type { Chart } from '../core/chart/chart'
-import { makeChart } from '../core/format/chartFile'
+import { makeChart } from '../core/files/chartFile'
 import { mirrorChart } from '../core/sides/mirror'
 import { ChartSession, type Edit, type Saving } from '../storage/chartSession'
 import type { Database } from '../storage/database'

@@ -11,15 +11,15 @@ const QUIET_MS = 250
 
 /**
  * The answer to a question about the open chart, asked anew whenever there are new figures or the question is another;
- * null until it is known. `done`: how far it is, 0 to 1, or null. A question of null asks nothing.
+ * null until it is known. `progress`: how far it is, 0 to 1, or null. A question of null asks nothing.
  */
 export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
   const charts = useCharts()
   const figures = useFigures()
   const answer = shallowRef<AnswerTo<Q> | null>(null)
-  const done = ref<number | null>(null)
+  const progress = ref<number | null>(null)
   const client = new PlanClient(planWorker, {
-    done: (share) => (done.value = share),
+    progress: (share) => (progress.value = share),
     answer: (found) => (answer.value = found as AnswerTo<Q> | null),
   })
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -45,5 +45,5 @@ export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
     clearTimeout(timer)
     client.end()
   })
-  return { answer, done, cancel }
+  return { answer, progress, cancel }
 }

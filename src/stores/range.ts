@@ -18,7 +18,7 @@ export const useRange = defineStore('range', () => {
   const figures = useFigures()
   const range = shallowRef<Range | null>(null)
   /** How far it is, 0 to 1; null while nothing is under way. */
-  const done = ref<number | null>(null)
+  const progress = ref<number | null>(null)
   let parts: (Sampled | null)[] = []
   let shares: number[] = []
 
@@ -26,10 +26,10 @@ export const useRange = defineStore('range', () => {
     { length: WORKERS },
     (_, w) =>
       new PlanClient(planWorker, {
-        done(share) {
-          if (share === null || done.value === null) return
+        progress(share) {
+          if (share === null || progress.value === null) return
           shares[w] = share
-          done.value = Math.min(...shares)
+          progress.value = Math.min(...shares)
         },
         answer(found) {
           if (!found) return stop()
@@ -37,7 +37,7 @@ export const useRange = defineStore('range', () => {
           parts[w] = found as Sampled
           if (!parts.every((part) => part !== null)) return
           range.value = rangeOf(parts as Sampled[])
-          done.value = null
+          progress.value = null
         },
       }),
   )
@@ -52,14 +52,14 @@ export const useRange = defineStore('range', () => {
       .map(([id]) => id as PositionId)
     parts = clients.map(() => null)
     shares = clients.map(() => 0)
-    done.value = 0
+    progress.value = 0
     const part = (from: number) => ({ of: 'range' as const, places, part: { from, every: WORKERS } })
     clients.forEach((client, w) => client.ask(chart, figures.scenario!, part(w)))
   }
 
   /** Gives it up. */
   function stop() {
-    done.value = null
+    progress.value = null
     clients.forEach((client) => client.stop())
   }
 
@@ -67,10 +67,10 @@ export const useRange = defineStore('range', () => {
     () => figures.figures,
     () => {
       range.value = null
-      if (done.value === null) return
+      if (progress.value === null) return
       stop()
       ask()
     },
   )
-  return { range, done, ask, stop }
+  return { range, progress, ask, stop }
 })

@@ -1,6 +1,6 @@
 import { nextTick, ref, shallowRef } from 'vue'
 import type { Figures } from '../core/insight/figures'
-import type { Scored } from '../core/insight/scored'
+import type { ExpectedScore } from '../core/insight/points'
 import type { Problem } from '../core/problem'
 import { CostsClient } from '../workers/costsClient'
 import { SolverClient } from '../workers/solverClient'
@@ -15,7 +15,7 @@ export function useSolving(chartId: () => string | undefined) {
   const costs = shallowRef<(number | null | undefined)[]>([])
   const costsLeft = ref(0)
   /** What an exchange scores under the rules in force, where they score; of the newest figures for which it is known. */
-  const scored = shallowRef<Scored | null>(null)
+  const scored = shallowRef<ExpectedScore | null>(null)
   const problems = shallowRef<Problem[]>([])
   const isBusy = ref(false)
   /** The start's value before the last change, and when that was. */

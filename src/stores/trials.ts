@@ -9,7 +9,7 @@ import { useFigures } from './figures'
 const trialsWorker = () => new Worker(new URL('../workers/trials.worker.ts', import.meta.url), { type: 'module' })
 
 /** What a screen has tried out: of the open chart, seen from a position. */
-export interface Tried {
+export interface TrialQuestion {
   chart: Chart
   position: PositionId
   trials: Trial[]
@@ -19,7 +19,7 @@ export interface Tried {
  * What charts that are otherwise would be worth, by key, once each is solved; tried anew whenever there are new figures,
  * or something that it depends on `also` is another. `toTry` gives null where there is nothing to try.
  */
-export function useTrials(toTry: () => Tried | null, also: () => unknown = () => null) {
+export function useTrials(toTry: () => TrialQuestion | null, also: () => unknown = () => null) {
   const store = useFigures()
   const worths = reactive(new Map<string, Worths | null>())
   const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))

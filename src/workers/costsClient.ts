@@ -1,6 +1,6 @@
 import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
-import { ruleSetOf, scores } from '../core/chart/ruleSets'
+import { ruleSetOf, scores } from '../core/chart/rules/ruleSets'
 import type { Scenario } from '../core/game/scenario'
 import type { Figures } from '../core/insight/figures'
 import type { FromCosts, ToCosts } from './protocol'

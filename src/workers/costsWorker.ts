@@ -1,7 +1,7 @@
 import { withChanged } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import { costsOf } from '../core/insight/figures'
-import { scoredIn } from '../core/insight/scored'
+import { expectedScoreIn } from '../core/insight/points'
 import type { FromCosts, ToCosts } from './protocol'
 
 /** Works out what an exchange scores and what loose ends cost, one by one: each takes a solve of its own, so that they come after all else. */
@@ -24,7 +24,7 @@ export class CostsWorker {
     if (costing.scores) {
       await this.pause()
       if (this.newest !== ticket) return
-      const scored = scoredIn(chart, scenario)
+      const scored = expectedScoreIn(chart, scenario)
       this.send({ kind: 'scored', ticket, scored: scored.ok ? scored.value : null })
     }
     let left = costing.ends.length

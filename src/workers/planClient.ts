@@ -8,7 +8,7 @@ type Answer = PlanAnswers[keyof PlanAnswers]
 
 export interface PlanEvents {
   /** How far it is, 0 to 1; null once nothing is under way. */
-  done(share: number | null): void
+  progress(share: number | null): void
   answer(answer: Answer | null): void
 }
 
@@ -27,7 +27,7 @@ export class PlanClient {
     const changed = changedSince(this.known, chart)
     this.known = chart
     this.worker ??= this.begin()
-    this.events.done(0)
+    this.events.progress(0)
     this.worker.postMessage({ kind: 'ask', ticket: ++this.ticket, changed, scenario, question })
   }
 
@@ -35,7 +35,7 @@ export class PlanClient {
   stop(): void {
     this.ticket++
     this.worker?.postMessage({ kind: 'stop' })
-    this.events.done(null)
+    this.events.progress(null)
   }
 
   /** For good. */
@@ -49,13 +49,13 @@ export class PlanClient {
     const worker = this.makeWorker()
     worker.onmessage = ({ data }) => {
       if (data.ticket !== this.ticket) return
-      if (data.kind === 'done') return this.events.done(data.done)
-      this.events.done(null)
+      if (data.kind === 'progress') return this.events.progress(data.progress)
+      this.events.progress(null)
       this.events.answer(data.answer)
     }
     worker.onerror = () => {
       this.end()
-      this.events.done(null)
+      this.events.progress(null)
       this.events.answer(null)
     }
     return worker

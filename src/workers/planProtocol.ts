@@ -38,5 +38,5 @@ export type ToPlan =
 
 /** How far it is, 0 to 1; or the answer, null where it could not be worked out. */
 export type FromPlan =
-  | { kind: 'done'; ticket: number; done: number }
+  | { kind: 'progress'; ticket: number; progress: number }
   | { kind: 'answer'; ticket: number; answer: PlanAnswers[keyof PlanAnswers] | null }

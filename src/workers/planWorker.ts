@@ -10,7 +10,7 @@ import { limitBehind } from '../core/questions/limit'
 import { sampleRange } from '../core/questions/range'
 import { whatIf } from '../core/questions/whatIf'
 import { drillGains } from '../core/questions/gains'
-import type { Work } from '../core/questions/work'
+import type { Job } from '../core/questions/job'
 import type { FromPlan, PlanAnswers, PlanQuestion, ToPlan } from './planProtocol'
 
 /** Progress that is less than this is not said: it would be drawn anew for nothing. */
@@ -43,12 +43,12 @@ export class PlanWorker {
       if (done) return this.send({ kind: 'answer', ticket, answer: value })
       if (value < said + WORTH_SAYING) continue
       said = value
-      this.send({ kind: 'done', ticket, done: value })
+      this.send({ kind: 'progress', ticket, progress: value })
     }
   }
 }
 
-function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Work<PlanAnswers[keyof PlanAnswers] | null> {
+function workOn(chart: Chart, scenario: Scenario, question: PlanQuestion): Job<PlanAnswers[keyof PlanAnswers] | null> {
   if (question.of === 'gains') return drillGains(chart, scenario)
   if (question.of === 'depends') return dependsOn(chart, scenario)
   if (question.of === 'whatIf') return whatIf(chart, scenario, question.ifs)

@@ -5,7 +5,7 @@ import type { Explanation, Question } from '../core/insight/explain'
 import type { PositionId } from '../core/chart/ids'
 import type { Figures, Worths } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
-import type { Scored } from '../core/insight/scored'
+import type { ExpectedScore } from '../core/insight/points'
 import type { Problem } from '../core/problem'
 import type { Script, ScriptLength } from '../core/questions/script'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
@@ -44,7 +44,7 @@ export type ToCosts =
 /** What loose end `end` of the figures costs, null where that cannot be computed; or what an exchange scores. */
 export type FromCosts =
   | { kind: 'cost'; ticket: number; end: number; cost: number | null; left: number }
-  | { kind: 'scored'; ticket: number; scored: Scored | null }
+  | { kind: 'scored'; ticket: number; scored: ExpectedScore | null }
 
 export interface ToLayout {
   ticket: number

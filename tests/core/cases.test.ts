@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { parseChart } from '../../src/core/format/chartFile'
+import { parseChart } from '../../src/core/files/chartFile'
 import { compileGame } from '../../src/core/game/compileGame'
 import { actionName } from '../../src/core/game/describe'
 import { NONE, TERMINALS } from '../../src/core/game/game'

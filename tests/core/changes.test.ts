@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { changedSince, touchesPlan, withChanged } from '../../src/core/chart/changes'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { lookUp } from '../../src/core/chart/lookUp'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'

@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import type { Chart } from '../../src/core/chart/chart'
 import { applyDiff, diffOf, inverted, isEmptyDiff } from '../../src/core/chart/diff'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
 

@@ -19,7 +19,7 @@ import {
 } from '../../src/core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
 import type { Tries } from '../../src/core/chart/tries'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
 

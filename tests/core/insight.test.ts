@@ -1,5 +1,5 @@
 import type { Chart } from '../../src/core/chart/chart'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { indexChart } from '../../src/core/game/chartIndex'
 import { costsOf, figuresOf } from '../../src/core/insight/figures'

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Chart } from '../../src/core/chart/chart'
 import type { PositionId } from '../../src/core/chart/ids'
-import { parseChart, readChart } from '../../src/core/format/chartFile'
+import { parseChart, readChart } from '../../src/core/files/chartFile'
 import { applyFork } from '../../src/core/notation/applyFork'
 import { sayLines } from '../../src/core/notation/sayLines'
 import { completeFork } from '../../src/core/notation/complete'

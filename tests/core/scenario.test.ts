@@ -1,7 +1,7 @@
 import { emptyChart } from '../../src/core/chart/chart'
 import { bandsOf } from '../../src/core/chart/bands'
 import type { Position } from '../../src/core/chart/position'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { compileGame } from '../../src/core/game/compileGame'
 import { checkScenario, scenarioOf } from '../../src/core/game/scenario'
 import { solve } from '../../src/core/solve/solve'

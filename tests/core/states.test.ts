@@ -1,5 +1,5 @@
 import type { Chart } from '../../src/core/chart/chart'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { compileGame } from '../../src/core/game/compileGame'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { soundChart } from '../fixtures/brokenCharts'

@@ -1,4 +1,4 @@
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { idFromName, isId } from '../../src/core/chart/ids'
 import { pathText } from '../../src/core/problem'
 import { soundChart } from '../fixtures/brokenCharts'

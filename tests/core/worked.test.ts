@@ -1,4 +1,4 @@
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { compileGame } from '../../src/core/game/compileGame'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { Dealer } from '../../src/core/solve/deal'

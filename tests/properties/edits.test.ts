@@ -12,7 +12,7 @@ import {
 } from '../../src/core/chart/edits/checkpoints'
 import * as records from '../../src/core/chart/edits/records'
 import { borrowTries, partsOf, setTries, setUnprompted, withPart } from '../../src/core/chart/edits/tries'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { problemText } from '../../src/core/problem'
 import { randomChart } from '../reference/randomChart'
 

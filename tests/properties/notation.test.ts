@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { seeded } from '../../bench/generate'
-import { parseChart } from '../../src/core/format/chartFile'
+import { parseChart } from '../../src/core/files/chartFile'
 import { completeFork } from '../../src/core/notation/complete'
 import { readFork } from '../../src/core/notation/readFork'
 import { sayLines } from '../../src/core/notation/sayLines'

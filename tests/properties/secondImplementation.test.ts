@@ -1,5 +1,5 @@
 import type { Chart } from '../../src/core/chart/chart'
-import { makeChart, parseChart } from '../../src/core/format/chartFile'
+import { makeChart, parseChart } from '../../src/core/files/chartFile'
 import { compileGame } from '../../src/core/game/compileGame'
 import { actionName } from '../../src/core/game/describe'
 import { NONE } from '../../src/core/game/game'

@@ -1,7 +1,7 @@
-import type { Work } from '../../src/core/questions/work'
+import type { Job } from '../../src/core/questions/job'
 
 /** What a work finds, done all at once; how far it is only grows, and stays below 1 until then. */
-export function finished<T>(work: Work<T>): T {
+export function finished<T>(work: Job<T>): T {
   for (let before = 0; ;) {
     const step = work.next()
     if (step.done) return step.value

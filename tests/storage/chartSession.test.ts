@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto'
 import type { Chart } from '../../src/core/chart/chart'
 import { moveIn } from '../../src/core/chart/edits/find'
-import { readChart } from '../../src/core/format/chartFile'
-import { ChartSession, MOST_STEPS, type Edit, type Saving } from '../../src/storage/chartSession'
+import { readChart } from '../../src/core/files/chartFile'
+import { ChartSession, MAX_STEPS, type Edit, type Saving } from '../../src/storage/chartSession'
 import { openDatabase, type Database } from '../../src/storage/database'
-import { addChart, forgetChart, listCharts, readStored, setRemoved } from '../../src/storage/shelfOfCharts'
+import { addChart, forgetChart, listCharts, readStored, setRemoved } from '../../src/storage/charts'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
 
@@ -74,10 +74,10 @@ describe('a session', () => {
   it('forgets only the oldest steps', async () => {
     const db = await kept()
     const { session } = await open(db)
-    for (let n = 1; n <= MOST_STEPS + 20; n++) session.edit('land', lands(n))
+    for (let n = 1; n <= MAX_STEPS + 20; n++) session.edit('land', lands(n))
     await session.flush()
     const { steps } = (await readStored(db, 'sound'))!
-    expect([steps.length, steps[0].number]).toEqual([MOST_STEPS, 20])
+    expect([steps.length, steps[0].number]).toEqual([MAX_STEPS, 20])
   })
 
   it('makes one step of a drag, and none of an edit that changes nothing or fails', async () => {

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { openDB } from 'idb'
 import { openDatabase } from '../../src/storage/database'
 import { addShelf, forgetShelf, listShelves, setShelfRemoved } from '../../src/storage/ownShelves'
-import { addChart, forgetChart, readStored } from '../../src/storage/shelfOfCharts'
+import { addChart, forgetChart, readStored } from '../../src/storage/charts'
 import { demoPlan } from '../fixtures/demoPlan'
 
 const chart = demoPlan()

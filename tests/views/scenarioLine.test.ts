@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import { scenarioLine } from '../../src/views/frame/scenarioLine'
+import { scenarioLine } from '../../src/views/parts/print/scenarioLine'
 import { demoPlan } from '../fixtures/demoPlan'
 
 const demo = demoPlan()

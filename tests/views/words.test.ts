@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs'
 import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
-import { parseChart } from '../../src/core/format/chartFile'
+import { parseChart } from '../../src/core/files/chartFile'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { explain } from '../../src/core/insight/explain'
 import { figuresOf } from '../../src/core/insight/figures'
-import { headline, worstLeaks } from '../../src/core/insight/say'
-import { conditions, explainAtOnce, explained } from '../../src/views/figures/explanations'
+import { headline, worstLeaks } from '../../src/core/say/headline'
+import { conditions, explainAtOnce, explained } from '../../src/core/say/explanation'
 import { commandsFor } from '../../src/views/frame/commands'
 import { isTyping, SHORTCUTS, shortcutOf } from '../../src/views/frame/shortcuts'
-import { placeOf } from '../../src/views/desk/places'
+import { placeOf } from '../../src/views/plan/desk/places'
 import { taken } from '../reference/taken'
 
 const text = readFileSync(new URL('../../demo/tern-street.ataque.json', import.meta.url), 'utf8')

@@ -23,7 +23,7 @@ describe('the worker for questions', () => {
   it('shows how far it is, and answers', async () => {
     const { sent, worker } = made()
     await worker.receive(asked(1))
-    expect(sent.slice(0, -1).every(({ kind }) => kind === 'done')).toBe(true)
+    expect(sent.slice(0, -1).every(({ kind }) => kind === 'progress')).toBe(true)
     expect(sent.at(-1)).toEqual({ kind: 'answer', ticket: 1, answer: finished(drillGains(chart, scenario)) })
   })
 
@@ -46,7 +46,10 @@ describe('the client for questions', () => {
   const made = () => {
     const { workers, make } = fakeWorkers<ToPlan, FromPlan>()
     const heard: unknown[] = []
-    const client = new PlanClient(make, { done: (share) => heard.push(share), answer: (answer) => heard.push(answer) })
+    const client = new PlanClient(make, {
+      progress: (share) => heard.push(share),
+      answer: (answer) => heard.push(answer),
+    })
     return { workers, heard, client }
   }
   const say = (worker: { onmessage: unknown }, data: FromPlan) =>
@@ -60,7 +63,7 @@ describe('the client for questions', () => {
     expect(workers[0].asked[1]).toMatchObject({ ticket: 2, changed: { title: 'Another' } })
     expect(Object.keys((workers[0].asked[1] as { changed: object }).changed)).toEqual(['title'])
     say(workers[0], { kind: 'answer', ticket: 1, answer: [] })
-    say(workers[0], { kind: 'done', ticket: 2, done: 0.5 })
+    say(workers[0], { kind: 'progress', ticket: 2, progress: 0.5 })
     say(workers[0], { kind: 'answer', ticket: 2, answer: [] })
     expect(heard).toEqual([0, 0, 0.5, null, []])
     client.stop()

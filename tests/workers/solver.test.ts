@@ -1,7 +1,7 @@
 import type { Chart } from '../../src/core/chart/chart'
-import { scoredIn } from '../../src/core/insight/scored'
+import { expectedScoreIn } from '../../src/core/insight/points'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
-import { readChart } from '../../src/core/format/chartFile'
+import { readChart } from '../../src/core/files/chartFile'
 import { costsOf, figuresOf, type Figures } from '../../src/core/insight/figures'
 import { CostsClient } from '../../src/workers/costsClient'
 import { CostsWorker } from '../../src/workers/costsWorker'
@@ -109,7 +109,7 @@ describe('the worker for costs', () => {
     const asked = ask(1) as ToCosts & { kind: 'costs' }
     await made.receive({ ...asked, costing: { ...asked.costing, scores: true } })
     expect(sent.map(({ kind }) => kind)).toEqual(['scored', 'cost'])
-    expect(sent[0]).toMatchObject({ scored: taken(scoredIn(open(), scenario)) })
+    expect(sent[0]).toMatchObject({ scored: taken(expectedScoreIn(open(), scenario)) })
   })
 
   it('stops as soon as something newer is asked, or when told to', async () => {

@@ -9,7 +9,7 @@ import type { Chart } from './chart'
 export type Changed = Partial<Chart>
 
 /** Fields that say nothing of positions and moves: what they are worth depends on them through the scenario at most. */
-const ASIDE = ['title', 'notes', 'settings', 'runs', 'cards']
+const NON_PLAN_FIELDS = ['title', 'notes', 'settings', 'runs', 'cards']
 
 /** What of `chart` is another than in `before`; all of it where there is none. */
 export function changedSince(before: Chart | null, chart: Chart): Changed {
@@ -23,4 +23,5 @@ export function changedSince(before: Chart | null, chart: Chart): Changed {
 export const withChanged = (before: Chart | null, changed: Changed): Chart => ({ ...before, ...changed }) as Chart
 
 /** Whether a change touches positions, moves or what leads from one to another. */
-export const touchesPlan = (changed: Changed): boolean => Object.keys(changed).some((field) => !ASIDE.includes(field))
+export const touchesPlan = (changed: Changed): boolean =>
+  Object.keys(changed).some((field) => !NON_PLAN_FIELDS.includes(field))

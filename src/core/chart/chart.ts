@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
-import { Card } from './card'
+import { PositionalRound } from './positionalRound'
 import {
   IsFraction,
   IsMeanSecondsOrNever,
@@ -18,8 +18,8 @@ import { Move } from './move'
 import { Position } from './position'
 import { Probe } from './probe'
 import { Reaction } from './reaction'
-import { RuleSet } from './ruleSet'
-import { GROUPS, type Group } from './ruleSets'
+import { RuleSet } from './rules/ruleSet'
+import { GROUPS, type Group } from './rules/ruleSets'
 import { Run } from './run'
 import type { ByAhead } from './words'
 
@@ -88,7 +88,7 @@ export class Chart {
   @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
   @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Run) runs?: Run[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Card) cards?: Card[]
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => PositionalRound) cards?: PositionalRound[]
 }
 
 /** A chart with nothing in it yet. */

@@ -3,7 +3,7 @@ import { IsObject, ValidateNested } from 'class-validator'
 import { IsTryCount, IsTryMap, Optional } from './constraints'
 
 /** Rounds that were tallied on the mat: in how many it worked, and in how many it did not. */
-export class Rounds {
+export class MatTally {
   @IsTryCount() worked!: number
   @IsTryCount() failed!: number
 }
@@ -18,7 +18,7 @@ export class Tries {
   @Optional() @IsTryMap() reactions?: Record<string, number>
   /** How many real tries they count for, where that is not their total: a guess of little weight. */
   @Optional() @IsTryCount() weight?: number
-  @Optional() @IsObject() @ValidateNested() @Type(() => Rounds) rounds?: Rounds
+  @Optional() @IsObject() @ValidateNested() @Type(() => MatTally) rounds?: MatTally
 }
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)

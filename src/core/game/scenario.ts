@@ -1,8 +1,8 @@
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { PROBE, probeOf, type ProbeFactors } from '../chart/probe'
-import type { RuleSet, StrikeChange } from '../chart/ruleSet'
-import { keptFrom, ruleSetOf } from '../chart/ruleSets'
+import type { RuleSet, StrikeChange } from '../chart/rules/ruleSet'
+import { keptFrom, ruleSetOf } from '../chart/rules/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
 

@@ -10,11 +10,11 @@ import { bestTried } from './tried'
 export type Question =
   | { of: 'position'; position: PositionId }
   | { of: 'move'; move: MoveId }
-  | (Met & { of: 'net' | 'met' | 'concede' })
-  | (Met & { of: 'answer'; answer: number })
+  | (MetReaction & { of: 'net' | 'met' | 'concede' })
+  | (MetReaction & { of: 'answer'; answer: number })
 
 /** A reaction met from a position with its own holds: by a move, or (null) unprompted. */
-interface Met {
+interface MetReaction {
   move: MoveId | null
   position: PositionId
   reaction: ReactionId
@@ -72,7 +72,7 @@ function ownState(game: Game, position: PositionId): number {
 }
 
 /** The state in which a reaction is met, and the one that its net is measured against. */
-function metState(game: Game, { move, position, reaction }: Met) {
+function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
   const group = game.stateGroup[own]

@@ -9,7 +9,7 @@ import { occupancyOf, type Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
 import { solve } from '../solve/solve'
 import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
-import { Near } from './near'
+import { VariantSolver } from './variantSolver'
 import { netsOf } from './nets'
 import { bestIn, bestTried } from './tried'
 
@@ -107,7 +107,7 @@ export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Resul
 /** What loose ends of a chart cost: how much the start's `value` would rise if one did not hang open; null where that cannot be computed. */
 export function costsOf(chart: Chart, scenario: Scenario, value: number): (end: LooseEnd) => number | null {
   const compiled = compileGame(chart, scenario, { roots: 'start' })
-  const near = compiled.ok ? new Near(chart, compiled.value) : null
+  const near = compiled.ok ? new VariantSolver(chart, compiled.value) : null
   return (end) => {
     const worth = near?.startWorth(withoutLooseEnd(chart, end)) ?? null
     return worth === null ? null : worth - value

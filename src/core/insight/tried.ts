@@ -3,7 +3,7 @@ import { NONE, TERMINALS } from '../game/game'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
 /** The better way of trying a move (by its index, in full) or an answer in a state, and its value. */
-export interface Tried {
+export interface BestTry {
   action: number
   value: number
 }
@@ -13,10 +13,10 @@ export function bestTried(
   solution: Solution,
   state: number,
   wanted: { move: number } | { answer: number },
-): Tried | null {
+): BestTry | null {
   if (state < TERMINALS) return null
   const { game, evaluator } = solution
-  let best: Tried = { action: NONE, value: -Infinity }
+  let best: BestTry = { action: NONE, value: -Infinity }
   for (const action of waysOf(game, game.stateGroup[state], wanted)) {
     const value = evaluator.actionInState(action, fullClock(solution), state)
     if (value > best.value) best = { action, value }

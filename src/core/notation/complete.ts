@@ -10,7 +10,7 @@ export interface Completion {
   options: { insert: string; label: string; kind: 'move' | 'reaction' | 'position' | 'word' }[]
 }
 
-const MOST = 8
+const MAX_OFFERS = 8
 
 /** Names to finish what is being typed at `caret`, likeliest first. */
 export function completeFork(chart: Chart, position: PositionId, line: string, caret: number): Completion {
@@ -37,7 +37,7 @@ function optionsFor(
   if (sign === '') return list(chart.moves.filter(({ from }) => from === position).filter(matching), 'move')
   if (sign === '(') {
     const words = [WORDS.finish, WORDS.caught].filter((text) => matching({ name: text }))
-    return [...list(chart.positions.filter(matching), 'position'), ...words.map(wordOption)].slice(0, MOST)
+    return [...list(chart.positions.filter(matching), 'position'), ...words.map(wordOption)].slice(0, MAX_OFFERS)
   }
   if (sign === '>' || sign === ',') {
     const endsIn = reactionBefore(chart, before)?.endsIn ?? position
@@ -47,7 +47,7 @@ function optionsFor(
   }
   if (!counted) return []
   const words = [WORDS.land, WORDS.nothing].filter((text) => matching({ name: text })).map(wordOption)
-  return [...words, ...list(chart.reactions.filter(matching), 'reaction')].slice(0, MOST)
+  return [...words, ...list(chart.reactions.filter(matching), 'reaction')].slice(0, MAX_OFFERS)
 }
 
 /** The reaction that the answers being typed are for. */
@@ -70,5 +70,5 @@ function matcher(word: string): (record: Named) => boolean {
 }
 
 const list = (records: Named[], kind: 'move' | 'reaction' | 'position') =>
-  records.slice(0, MOST).map(({ name }) => ({ insert: bareOrQuoted(name), label: name, kind }))
+  records.slice(0, MAX_OFFERS).map(({ name }) => ({ insert: bareOrQuoted(name), label: name, kind }))
 const wordOption = (text: string) => ({ insert: text, label: text, kind: 'word' as const })

@@ -8,9 +8,9 @@ import type { Run } from '../chart/run'
 import type { Kind } from '../chart/words'
 import { terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
-import { scoredIn, type Scored } from '../insight/scored'
-import { play, type Beat } from '../score/play'
-import { startWorth, type Work } from './work'
+import { expectedScoreIn, type ExpectedScore } from '../insight/points'
+import { play, type Beat } from '../limbScore/play'
+import { startWorth, type Job } from './job'
 
 export type RunPath = Pick<Run, 'start' | 'steps'>
 type Spot = PositionId | 'finish' | 'caught'
@@ -18,13 +18,13 @@ type Spot = PositionId | 'finish' | 'caught'
 /** What is found of a run by solving beside it. */
 export interface AlongRun {
   /** What it scores when it goes as it is told; null where it cannot be counted. */
-  scored: Scored | null
+  scored: ExpectedScore | null
   /** What it is worth to let everything go after each step, the start first; null once it is over. */
   letGo: (number | null)[]
 }
 
 /** What each run scores, and what letting go of it is worth step by step. */
-export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunPath[]): Work<AlongRun[]> {
+export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunPath[]): Job<AlongRun[]> {
   const worths = new Map<Spot, number | null>()
   const found: AlongRun[] = []
   const steps = runs.reduce((sum, run) => sum + run.steps.length + 1, 0)
@@ -61,7 +61,7 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
 }
 
 /** What a run that was played scores: followed as an exchange in which nothing else can happen, and its last place is all that counts. */
-export function scoredAlong(chart: Chart, beats: readonly Beat[]): Scored | null {
+export function scoredAlong(chart: Chart, beats: readonly Beat[]): ExpectedScore | null {
   const places = placesOf(chart, beats)
   const certain = emptyChart('run', 'Run')
   const id = (i: number) => `p${i}` as PositionId
@@ -79,7 +79,7 @@ export function scoredAlong(chart: Chart, beats: readonly Beat[]): Scored | null
     if (i > 0 && (record || spot === 'finish')) certain.moves.push({ ...move, to: record ? id(i) : 'finish' })
   })
   const seconds = places.reduce((sum, one) => sum + one.seconds, 0)
-  const scored = scoredIn(certain, scenarioOf(certain, { start: id(0), seconds, breakUp: null }))
+  const scored = expectedScoreIn(certain, scenarioOf(certain, { start: id(0), seconds, breakUp: null }))
   return scored.ok ? scored.value : null
 }
 

@@ -1,16 +1,16 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { looseEndsOf } from '../insight/looseEnds'
-import { Near } from '../insight/near'
+import { VariantSolver } from '../insight/variantSolver'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { withDrilled, withNewAnswer, type Gain } from './gains'
-import { promiseOfMet } from './leaders'
-import { allMet, keyOfMet, withUsedMore, type Met } from './met'
-import { solved, type Work } from './work'
+import { promiseOfMet } from './shortlist'
+import { allMet, keyOfMet, withUsedMore, type MetWhere } from './met'
+import { solved, type Job } from './job'
 
 /** One thing that they do more of, and what that takes from the start's value, ours being played as well as it then can be. */
-export interface Blow extends Met {
+export interface Blow extends MetWhere {
   cost: number
   /** The start's value afterwards. */
   worth: number
@@ -36,7 +36,7 @@ const LEAST = 0.0005
  * Their cheapest way through the plan: the reaction that, used twice as often, costs us most, our plan solved anew; then
  * the next on top of it, and a third. Then the one repair to these that brings back most.
  */
-export function* beatenBy(chart: Chart, scenario: Scenario): Work<Beaten | null> {
+export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> {
   let solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return null
   const worth = solution.values[solution.game.start]
@@ -45,9 +45,9 @@ export function* beatenBy(chart: Chart, scenario: Scenario): Work<Beaten | null>
   let done = 0
   const steps = BLOWS * (TRIED + 1) + 2 * BLOWS + 1
   for (let blow = 0; blow < BLOWS && solution; blow++) {
-    const near = new Near(now, solution.game)
-    let worst: { met: Met; chart: Chart; worth: number } | null = null
-    for (const met of leaders(now, solution, blows)) {
+    const near = new VariantSolver(now, solution.game)
+    let worst: { met: MetWhere; chart: Chart; worth: number } | null = null
+    for (const met of shortlisted(now, solution, blows)) {
       const other = withUsedMore(now, met, TIMES)
       const left = near.startWorth(other)
       yield Math.min(0.99, ++done / steps)
@@ -63,7 +63,7 @@ export function* beatenBy(chart: Chart, scenario: Scenario): Work<Beaten | null>
   return { worth, blows, repair: yield* bestRepair(now, scenario, blows, done, steps) }
 }
 
-function leaders(chart: Chart, solution: Solution, blows: readonly Met[]): Met[] {
+function shortlisted(chart: Chart, solution: Solution, blows: readonly MetWhere[]): MetWhere[] {
   const used = new Set(blows.map(keyOfMet))
   const promise = promiseOfMet(solution, occupancyOf(solution))
   return allMet(chart)
@@ -79,7 +79,7 @@ function* bestRepair(
   blows: readonly Blow[],
   from: number,
   steps: number,
-): Work<Gain | null> {
+): Job<Gain | null> {
   const worth = blows.at(-1)?.worth
   const solution = worth === undefined ? null : solved(chart, scenario)
   if (!solution || worth === undefined) return null
@@ -94,7 +94,7 @@ function* bestRepair(
       return [[withDrilled(chart, target), { of: 'drill', target, gain: 0 }]]
     })
   })
-  const near = new Near(chart, solution.game)
+  const near = new VariantSolver(chart, solution.game)
   let best: Gain | null = null
   for (const [i, [other, gain]] of repairs.entries()) {
     yield Math.min(0.99, (from + i) / steps)

@@ -1,12 +1,12 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
-import { Near } from '../insight/near'
+import { VariantSolver } from '../insight/variantSolver'
 import { occupancyOf } from '../solve/occupancy'
-import { promiseOfMet, rankDrills } from './leaders'
+import { promiseOfMet, rankDrills } from './shortlist'
 import { allMet, keyOfMet } from './met'
 import { shifted, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import { solved, type Work } from './work'
+import { solved, type Job } from './job'
 
 /** One figure of the tries, and what the start's value would change by with one try in ten less or more of it. */
 export interface Dependence {
@@ -22,7 +22,7 @@ const LANDINGS = 7
 const REACTIONS = 5
 
 /** What the start's value depends on most: each figure moved by one try in ten, both ways; the largest change first. */
-export function* dependsOn(chart: Chart, scenario: Scenario): Work<Dependence[]> {
+export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> {
   const solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return []
   const now = solution.values[solution.game.start]
@@ -46,7 +46,7 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Work<Dependence[]>
       return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction as string } }] : []
     }),
   ]
-  const near = new Near(chart, solution.game)
+  const near = new VariantSolver(chart, solution.game)
   const found: Dependence[] = []
   for (const [i, { target, part }] of parts.entries()) {
     yield (i + 1) / (parts.length + 1)

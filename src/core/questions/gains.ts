@@ -5,14 +5,14 @@ import type { Move } from '../chart/move'
 import type { Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import type { LooseEnd } from '../insight/looseEnds'
-import { Near } from '../insight/near'
-import { nextHolds } from '../pin/arrange'
+import { VariantSolver } from '../insight/variantSolver'
+import { nextHolds } from '../holds/oneMore'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { shifted } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import { mostVisited, rankDrills, rankLooseEnds } from './leaders'
-import { solved, type Work } from './work'
+import { mostVisited, rankDrills, rankLooseEnds } from './shortlist'
+import { solved, type Job } from './job'
 
 /** What would be worth having, and how much the start's value would rise by it. */
 export type Gain = { gain: number } & (
@@ -22,12 +22,12 @@ export type Gain = { gain: number } & (
 )
 
 /** So many drills are solved again, and of loose ends and holds a part of that: more where a solve takes little. */
-const FEWEST = 5
-const MOST = 24
+const MIN_DRILLS = 5
+const MAX_DRILLS = 24
 const STATES_A_LIST = 9000
 
 /** A chart as it would be, and what is found by solving it. */
-interface Trial {
+interface DrillCandidate {
   chart: Chart
   found(gain: number): Gain
 }
@@ -36,12 +36,12 @@ interface Trial {
  * The drills, new answers and holds that buy the most, best first. Each is solved again; which are is decided by what
  * they promise to first order.
  */
-export function* drillGains(chart: Chart, scenario: Scenario): Work<Gain[]> {
+export function* drillGains(chart: Chart, scenario: Scenario): Job<Gain[]> {
   const solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return []
   const now = solution.values[solution.game.start]
-  const trials = leadersOf(chart, solution)
-  const near = new Near(chart, solution.game)
+  const trials = shortlisted(chart, solution)
+  const near = new VariantSolver(chart, solution.game)
   const gains: Gain[] = []
   for (let i = 0; i < trials.length; i++) {
     yield (i + 1) / (trials.length + 1)
@@ -51,23 +51,23 @@ export function* drillGains(chart: Chart, scenario: Scenario): Work<Gain[]> {
   return gains.sort((a, b) => b.gain - a.gain)
 }
 
-function leadersOf(chart: Chart, solution: Solution): Trial[] {
+function shortlisted(chart: Chart, solution: Solution): DrillCandidate[] {
   const occupancy = occupancyOf(solution)
-  const some = Math.max(FEWEST, Math.min(MOST, Math.floor(STATES_A_LIST / solution.game.stateCount)))
+  const some = Math.max(MIN_DRILLS, Math.min(MAX_DRILLS, Math.floor(STATES_A_LIST / solution.game.stateCount)))
   const drills = rankDrills(solution, occupancy).slice(0, some)
   const ends = rankLooseEnds(solution, occupancy).slice(0, Math.ceil(some / 4))
   const places = mostVisited(solution, occupancy)
   const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, Math.ceil(some / 8))
   return [
-    ...drills.map((target): Trial => ({
+    ...drills.map((target): DrillCandidate => ({
       chart: withDrilled(chart, target),
       found: (gain) => ({ of: 'drill', target, gain }),
     })),
-    ...ends.map(({ end, visits }): Trial => ({
+    ...ends.map(({ end, visits }): DrillCandidate => ({
       chart: withNewAnswer(chart, end),
       found: (gain) => ({ of: 'new answer', end, visits, gain }),
     })),
-    ...holds.map(({ position, hold }): Trial => ({
+    ...holds.map(({ position, hold }): DrillCandidate => ({
       chart: withHold(chart, position, hold),
       found: (gain) => ({ of: 'hold', position, hold, gain }),
     })),

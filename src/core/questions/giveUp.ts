@@ -5,13 +5,13 @@ import { lookUp } from '../chart/lookUp'
 import { actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
-import { Near } from '../insight/near'
+import { VariantSolver } from '../insight/variantSolver'
 import { bestIn } from '../insight/tried'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
-import { mostVisited } from './leaders'
+import { mostVisited } from './shortlist'
 import { withTries } from './target'
-import { solved, type Work } from './work'
+import { solved, type Job } from './job'
 
 /** What of tries goes wrong: ends where we are worse off than if nothing had come of them. */
 interface Wrong {
@@ -36,7 +36,7 @@ const MOVES = 8
 const CLOSE = 1 / 128
 
 /** For the best moves of the positions that an exchange comes to most: how much may go wrong before they are given up. */
-export function* giveUps(chart: Chart, scenario: Scenario): Work<GiveUp[]> {
+export function* giveUps(chart: Chart, scenario: Scenario): Job<GiveUp[]> {
   const now = solved(chart, scenario, { everySecond: true })
   if (!now) return []
   const moves = mostVisited(now, occupancyOf(now)).flatMap((position) => {
@@ -44,7 +44,7 @@ export function* giveUps(chart: Chart, scenario: Scenario): Work<GiveUp[]> {
     const move = lookUp(chart.moves, best ?? undefined)
     return move ? [{ position, move }] : []
   })
-  const near = new Near(chart, now.game)
+  const near = new VariantSolver(chart, now.game)
   const found: GiveUp[] = []
   const some = moves.slice(0, MOVES)
   for (const [i, { position, move }] of some.entries()) {
@@ -64,7 +64,7 @@ function* limitOf(
   share: number,
   at: (loss: number) => string | null,
   done: number,
-): Work<Pick<GiveUp, 'limit' | 'instead'>> {
+): Job<Pick<GiveUp, 'limit' | 'instead'>> {
   let instead = at(1)
   if (instead === move) return { limit: null, instead: null }
   let [keeps, gives] = [share, 1]
@@ -80,7 +80,7 @@ function* limitOf(
 
 function bestWith(
   chart: Chart,
-  near: Near,
+  near: VariantSolver,
   { position, move }: Pick<GiveUp, 'position' | 'move'>,
   wrong: Wrong,
   loss: number,

@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { figuresOf, type Endings } from '../insight/figures'
-import type { Work } from './work'
+import type { Job } from './job'
 
 /** The plan that risks no more than so much, and what that costs. */
 export interface Limited {
@@ -23,7 +23,7 @@ const behindIn = ({ theirs, caught }: Endings) => theirs + caught
  * The best plan that ends behind or caught at most so often (`limit`, 0 to 1): ending behind is counted for less and less,
  * by bisection, until the plan keeps the limit. What a position counts for by itself stays as it is.
  */
-export function* limitBehind(chart: Chart, scenario: Scenario, limit: number): Work<Limited | null> {
+export function* limitBehind(chart: Chart, scenario: Scenario, limit: number): Job<Limited | null> {
   const at = (theirs: number) => {
     const found = figuresOf(chart, { ...scenario, ends: { ...scenario.ends, theirs } })
     return found.ok ? found.value.figures.endings : null

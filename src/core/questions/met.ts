@@ -5,7 +5,7 @@ import { withRounds, type Tries } from '../chart/tries'
 import { withTries, type DrillTarget } from './target'
 
 /** A reaction where it is met: by a move, by an answer with tries of its own, or unprompted. */
-export type Met = LooseEnd
+export type MetWhere = LooseEnd
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
@@ -28,7 +28,7 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
 }
 
 /** The chart when they use a reaction so many times as often where it is met; unprompted, it comes so much sooner. */
-export function withUsedMore(chart: Chart, { met, position, reaction }: Met, times: number): Chart {
+export function withUsedMore(chart: Chart, { met, position, reaction }: MetWhere, times: number): Chart {
   if (met.by !== 'unprompted') {
     const target: DrillTarget =
       met.by === 'move' ? { of: 'move', move: met.move } : { of: 'answer', answer: met.answer }
@@ -47,26 +47,26 @@ export function withUsedMore(chart: Chart, { met, position, reaction }: Met, tim
 }
 
 /** Every reaction where it is met in a chart. */
-export function allMet(chart: Chart): Met[] {
+export function allMet(chart: Chart): MetWhere[] {
   const ids = (reactions: Record<string, number> | undefined) =>
     Object.entries(reactions ?? {}).flatMap(([id, n]) => (n > 0 ? [id as ReactionId] : []))
   const fromOf = new Map<MoveId, PositionId>(chart.moves.map(({ id, from }) => [id, from]))
   return [
     ...chart.moves.flatMap(({ id, from, tries }) =>
-      ids(tries.reactions).map((reaction): Met => ({ met: { by: 'move', move: id }, position: from, reaction })),
+      ids(tries.reactions).map((reaction): MetWhere => ({ met: { by: 'move', move: id }, position: from, reaction })),
     ),
     ...chart.answers.flatMap(({ move, tries }, answer) =>
-      ids(tries?.reactions).map((reaction): Met => ({
+      ids(tries?.reactions).map((reaction): MetWhere => ({
         met: { by: 'answer', move, answer },
         position: fromOf.get(move)!,
         reaction,
       })),
     ),
     ...chart.positions.flatMap(({ id, unprompted }) =>
-      ids(unprompted?.reactions).map((reaction): Met => ({ met: { by: 'unprompted' }, position: id, reaction })),
+      ids(unprompted?.reactions).map((reaction): MetWhere => ({ met: { by: 'unprompted' }, position: id, reaction })),
     ),
   ]
 }
 
-export const keyOfMet = ({ met, position, reaction }: Met): string =>
+export const keyOfMet = ({ met, position, reaction }: MetWhere): string =>
   `${met.by === 'move' ? met.move : met.by === 'answer' ? `answer ${met.answer}` : position} ${reaction}`

@@ -8,7 +8,7 @@ import { makeBatches } from '../solve/batches'
 import { KeptPlan } from '../solve/keptPlan'
 import { solve } from '../solve/solve'
 import { Sampler } from './sampled'
-import { solved, type Work } from './work'
+import { solved, type Job } from './job'
 
 /** What the start was worth in each of some samples, and how often what was best in the positions that matter. */
 export interface Sampled {
@@ -39,7 +39,7 @@ export function* sampleRange(
   places: readonly PositionId[],
   part: Part,
   samples = SAMPLES,
-): Work<Sampled | null> {
+): Job<Sampled | null> {
   const now = solved(chart, scenario, { roots: 'start', everySecond: true, gap: GAP })
   if (!now) return null
   const { start, meaning } = now.game

@@ -5,15 +5,15 @@ import type { ProbeFactors } from '../chart/probe'
 import type { Limb } from '../chart/words'
 import type { Scenario } from '../game/scenario'
 import { figuresOf, type Figures } from '../insight/figures'
-import { withUsedMore, type Met } from './met'
+import { withUsedMore, type MetWhere } from './met'
 import { withShare, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import type { Work } from './work'
+import type { Job } from './job'
 
 /** What is supposed to be otherwise; what is absent stays as it is. */
 export interface Ifs {
   /** They use it so many times as often; Infinity: whenever they can choose. */
-  often?: { met: Met; times: number }
+  often?: { met: MetWhere; times: number }
   /** A capability that they do not have. */
   theyCannot?: string
   /** A limb of ours that cannot hold anything. */
@@ -42,7 +42,7 @@ const SELDOM = 0.005
 const ALWAYS = 1000
 
 /** The plan worked out anew with everything that is supposed; null where that cannot be computed. */
-export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Work<IfResult | null> {
+export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Job<IfResult | null> {
   const before = figuresOf(chart, scenario)
   yield 0.5
   const { chart: other, scenario: instead } = supposed(chart, scenario, ifs)

@@ -1,4 +1,4 @@
-import { readChart } from '../format/chartFile'
+import { readChart } from '../files/chartFile'
 import { failure, success, type Result } from '../problem'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 

@@ -11,7 +11,7 @@ const FILLED = 0.92
 /** So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer looks. */
 const SAMPLE = 900
 const LOOKS = 2e7
-const MOST_SWEEPS = 40
+const MAX_SWEEPS = 40
 /** A chart of no more places than this is improved place by place. */
 const EXCHANGED = 200
 
@@ -43,7 +43,7 @@ export function arrange(task: LayoutTask): SlopeLayout {
     return { band: own, rows: rowsIn(band, width), gap: band.gap }
   })
   const pairs = Math.min(SAMPLE, task.edges.length) ** 2 / 2
-  const sweeps = Math.max(4, Math.min(MOST_SWEEPS, Math.floor(LOOKS / 4 / Math.max(1, pairs))))
+  const sweeps = Math.max(4, Math.min(MAX_SWEEPS, Math.floor(LOOKS / 4 / Math.max(1, pairs))))
   bands.forEach((band) => place(nodes, band, width, (_, order) => (order * width) / band.band.length))
   let best: { cost: number; at: [number, number][] } | undefined
   for (let sweep = 0; sweep < sweeps; sweep++) {

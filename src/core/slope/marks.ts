@@ -26,7 +26,7 @@ export interface EscapeMark {
 export const SMALL_TEXT = 0.9
 const TEXT_HEIGHT = 13
 const LEAST_SIZE = { loose: 9, leak: 8, trap: 7, even: 6 }
-const MOST_SIZE = { loose: 19, leak: 18, trap: 13, even: 6 }
+const MAX_SIZE = { loose: 19, leak: 18, trap: 13, even: 6 }
 /** Parts of the way at which a mark may sit, the usual first. */
 const PARTS = [0.5, 0.38, 0.62, 0.28, 0.72, 0.2, 0.82, 0.14, 0.9]
 
@@ -58,7 +58,7 @@ export function placeMarks(
     if (!spots.length) return []
     const part = Math.sqrt(escape.weight / (heaviest[escape.kind] || 1))
     const { [escape.kind]: least } = LEAST_SIZE
-    const size = least + (MOST_SIZE[escape.kind] - least) * part
+    const size = least + (MAX_SIZE[escape.kind] - least) * part
     const texts = words.of(escape)
     for (const text of [...texts, '']) {
       const width = text ? words.measure(text) * SMALL_TEXT + 4 : 0

@@ -11,7 +11,7 @@ const emit = defineEmits<{ close: []; shortcuts: [] }>()
 const charts = useCharts()
 const router = useRouter()
 const dialog = ref<HTMLDialogElement>()
-const MOST = 12
+const MAX_COMMANDS = 12
 
 const commands = computed(() => commandsFor(charts.chart, charts.steps))
 const fuse = computed(() => {
@@ -22,8 +22,8 @@ onMounted(() => dialog.value?.showModal())
 
 function find(text: string): Choice[] {
   const found = text.trim()
-    ? fuse.value.search(text, { limit: MOST }).map(({ item }) => item)
-    : commands.value.slice(0, MOST)
+    ? fuse.value.search(text, { limit: MAX_COMMANDS }).map(({ item }) => item)
+    : commands.value.slice(0, MAX_COMMANDS)
   return found.map(({ key, name, where }) => ({ key, value: name, id: key, hint: where }))
 }
 

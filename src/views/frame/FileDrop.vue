@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
-import { importFile, useImport } from '../charts/importing'
-import ImportReport from '../charts/ImportReport.vue'
+import { importFile, useImport } from '../parts/files/importing'
+import ImportReport from '../parts/files/ImportReport.vue'
 
 /** A chart file dropped anywhere is imported. */
 const isOver = ref(false)

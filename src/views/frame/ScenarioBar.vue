@@ -3,13 +3,13 @@ import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { clockText, readClock, signed } from '../../components/figureText'
-import { BUILT_IN_RULES } from '../../core/chart/builtInRules'
-import { ruleSetOf } from '../../core/chart/ruleSets'
+import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
+import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
-import AskedFigure from '../figures/AskedFigure.vue'
+import AskedFigure from '../parts/figures/AskedFigure.vue'
 
 /** What every number depends on. Change one and every figure on every screen follows. */
 const charts = useCharts()

@@ -5,8 +5,8 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
 import { withDrilled, withNewAnswer } from '../../../src/core/questions/gains'
-import { allMet, keyOfMet, usedMore, withUsedMore, type Met } from '../../../src/core/questions/met'
-import { sayBeaten } from '../../../src/core/questions/sayBeat'
+import { allMet, keyOfMet, usedMore, withUsedMore, type MetWhere } from '../../../src/core/questions/met'
+import { sayBeaten } from '../../../src/core/say/beaten'
 import { solve } from '../../../src/core/solve/solve'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { finished } from '../../reference/finished'
@@ -40,7 +40,7 @@ describe('a reaction that is used more', () => {
 
   it('unprompted comes twice as often a second, the others as before', () => {
     const position = { ...demo.positions[0], unprompted: { every: 10, reactions: { a: 2, b: 3 } } }
-    const met = { met: { by: 'unprompted' }, position: position.id, reaction: 'a' as ReactionId } as Met
+    const met = { met: { by: 'unprompted' }, position: position.id, reaction: 'a' as ReactionId } as MetWhere
     const [after] = withUsedMore({ ...demo, positions: [position] }, met, 2).positions
     const rate = ({ every, reactions }: typeof position.unprompted, id: 'a' | 'b') => reactions[id] / 5 / every
     const { every, reactions } = after.unprompted!

@@ -1,7 +1,7 @@
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { loopsOf } from '../../../src/core/questions/loops'
-import { sayLoop } from '../../../src/core/questions/sayScript'
+import { sayLoop } from '../../../src/core/say/script'
 import { scriptFrom, type Script, type ScriptStep, type ScriptWay } from '../../../src/core/questions/script'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { taken } from '../../reference/taken'

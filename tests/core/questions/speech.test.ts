@@ -1,4 +1,4 @@
-import { inPlace, listed, lowerFirst, tellMove, timesOfTen, whenThey } from '../../../src/core/questions/speech'
+import { inPlace, listed, lowerFirst, tellMove, timesOfTen, whenThey } from '../../../src/core/say/speech'
 import { joinRegions } from '../../../src/core/shelf/shelf'
 import { readRegions } from '../../../scripts/shelfDoc'
 import { demoPlan } from '../../fixtures/demoPlan'

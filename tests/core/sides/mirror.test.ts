@@ -8,7 +8,7 @@ import { addPosition, removeMove, rename } from '../../../src/core/chart/edits/r
 import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
 import { checkReferences } from '../../../src/core/chart/references'
 import { checkStructure } from '../../../src/core/chart/structure'
-import { makeChart } from '../../../src/core/format/chartFile'
+import { makeChart } from '../../../src/core/files/chartFile'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { mirrorChart, mirrorText } from '../../../src/core/sides/mirror'

@@ -8,7 +8,7 @@ import { figuresOf } from '../../../src/core/insight/figures'
 import { positionFromName } from '../../../src/core/notation/families'
 import { escapesOf } from '../../../src/core/slope/escapes'
 import { finishPlace, landingOf, slopeGraph } from '../../../src/core/slope/graph'
-import { sayItem } from '../../../src/core/slope/sayItem'
+import { sayItem } from '../../../src/core/say/slopeItem'
 import { taken } from '../../reference/taken'
 
 /** Three positions, two ways to one finish, a trap, a leak and a loose end. */

@@ -6,7 +6,7 @@ import { escapesOf } from '../../../src/core/slope/escapes'
 import { inFocus, type Focus } from '../../../src/core/slope/focus'
 import { landingOf } from '../../../src/core/slope/graph'
 import { itemKey, itemOf, partsOfItem, wholeOfItem, type Item } from '../../../src/core/slope/items'
-import { sayItem } from '../../../src/core/slope/sayItem'
+import { sayItem } from '../../../src/core/say/slopeItem'
 import { demoFigures, demoPlan } from '../../fixtures/demoPlan'
 
 const chart = demoPlan()

@@ -3,7 +3,7 @@ import { idFromName, type MoveId, type PositionId, type ReactionId } from '../id
 import type { Move } from '../move'
 import type { Position } from '../position'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
-import { dropCards } from './cards'
+import { dropRounds } from './positionalRounds'
 import { cutRuns } from './runs'
 import { setUnprompted, survivingTries } from './tries'
 
@@ -64,7 +64,7 @@ export function removeMove(chart: Chart, id: MoveId): void {
   chart.answers = chart.answers.filter(({ move }) => move !== id)
   for (const reaction of chart.reactions) if (reaction.mirror === id) delete reaction.mirror
   cutRuns(chart, ({ move }) => move === id)
-  dropCards(chart, ({ move }) => move === id)
+  dropRounds(chart, ({ move }) => move === id)
 }
 
 /** Takes a reaction away: nothing comes of the tries that met it. */
@@ -79,7 +79,7 @@ export function removeReaction(chart: Chart, id: ReactionId): void {
     setUnprompted(chart, position, unprompted.every, { ...unprompted.reactions, [id]: 0 })
   }
   cutRuns(chart, (step) => step.reaction === id)
-  dropCards(chart, ({ reaction }) => reaction === id)
+  dropRounds(chart, ({ reaction }) => reaction === id)
 }
 
 /** Takes a position away with all that begins, lands or ends in it. */
@@ -99,7 +99,7 @@ export function removePosition(chart: Chart, id: PositionId): void {
   delete chart.settings?.slope?.places?.[id]
   if (chart.runs) chart.runs = chart.runs.filter(({ start }) => start !== id)
   cutRuns(chart, ({ elsewhere }) => elsewhere === id)
-  dropCards(chart, ({ position }) => position === id)
+  dropRounds(chart, ({ position }) => position === id)
 }
 
 /** Puts a position in another's place, which moves one on. */

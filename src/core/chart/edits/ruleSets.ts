@@ -1,8 +1,8 @@
-import { BUILT_IN_RULES } from '../builtInRules'
+import { BUILT_IN_RULES } from '../rules/builtInRules'
 import type { Chart } from '../chart'
 import { idFromName } from '../ids'
-import type { RuleSet } from '../ruleSet'
-import { ruleSetOf } from '../ruleSets'
+import type { RuleSet } from '../rules/ruleSet'
+import { ruleSetOf } from '../rules/ruleSets'
 
 /** Copies a set, built-in or the chart's own, as one of the chart's own that can be changed; returns its id. */
 export function copyRuleSet(chart: Chart, id: string): string {

@@ -1,0 +1,66 @@
+import { Type } from 'class-transformer'
+import { IsArray, IsBoolean, IsInt, IsObject, IsString, Max, Min, ValidateNested } from 'class-validator'
+import { IsFraction, IsPointMap, IsPoints, IsRecordId, IsSeconds, IsWord, Optional } from '../constraints'
+
+/** What a move may be that some rules forbid, by tag. */
+export const RULE_TAGS = {
+  'neck-crank': 'neck cranks',
+  'spine-lock': 'spine locks',
+  'twisting-leg-lock': 'twisting leg locks',
+  'groin-split': 'groin splits',
+  'mouth-covering': 'covering the mouth',
+  'wrist-lock': 'wrist locks',
+  slam: 'slams',
+  'scissor-takedown': 'scissor takedowns',
+  'lapel-grip': 'grips on cloth',
+  strikes: 'strikes',
+  choke: 'chokes',
+  armlock: 'armlocks',
+} as const
+export type RuleTag = keyof typeof RULE_TAGS
+
+/** What scores, in the order in which it is usually come to. */
+export const SCORING_ACTIONS = {
+  takedown: 'takedown',
+  sweep: 'sweep',
+  pass: 'guard pass',
+  kneeRide: 'knee on belly',
+  mount: 'mount',
+  back: 'back',
+} as const
+export type ScoringAction = keyof typeof SCORING_ACTIONS
+
+export class MatchFormat {
+  @IsInt() @Min(1) @Max(99) count!: number
+  @IsSeconds() seconds!: number
+}
+
+/** Control that scores by time: so many points for every so many seconds of being on top or behind, on the ground. */
+export class ControlTime {
+  @IsSeconds() every!: number
+  @IsPoints() points!: number
+}
+
+/** What strikes change of a reaction that needs a capability: what to say, and how much of it is left. */
+export class StrikeChange {
+  /** A capability, or the word that several end in: `hand` means either hand. */
+  @IsWord() uses!: string
+  @IsString() says!: string
+  @IsFraction() left!: number
+}
+
+/** What an event allows and what it scores. Data: a chart may bring its own. */
+export class RuleSet {
+  @IsRecordId() id!: string
+  @IsWord() name!: string
+  @IsArray() @IsWord({ each: true }) forbids!: string[]
+  @Optional() @IsBoolean() gi?: boolean
+  @Optional() @IsString() level?: string
+  @Optional() @IsObject() @ValidateNested() @Type(() => MatchFormat) rounds?: MatchFormat
+  @Optional() @IsPointMap() points?: Partial<Record<ScoringAction, number>>
+  @Optional() @IsObject() @ValidateNested() @Type(() => ControlTime) controlTime?: ControlTime
+  /** No finish is tried at all: control is the goal. */
+  @Optional() @IsBoolean() noFinish?: boolean
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => StrikeChange) strikes?: StrikeChange[]
+  @Optional() @IsString() notes?: string
+}

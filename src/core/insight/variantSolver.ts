@@ -1,0 +1,40 @@
+import type { Chart } from '../chart/chart'
+import { compileGame } from '../game/compileGame'
+import type { Game } from '../game/game'
+import { Refill } from '../game/refill'
+import type { Result } from '../problem'
+import { makeBatches } from '../solve/batches'
+import type { Solution } from '../solve/solution'
+import { solve } from '../solve/solve'
+
+/**
+ * Solves charts that are near one that has been compiled: where they differ from it in numbers of tries only, its game is
+ * filled anew, which takes a fraction of compiling; else they are compiled. In the scenario of that game.
+ */
+export class VariantSolver {
+  private readonly refill: Refill
+  private readonly batches
+
+  constructor(
+    chart: Chart,
+    private readonly game: Game,
+  ) {
+    this.refill = new Refill(game, chart)
+    this.batches = makeBatches(game)
+  }
+
+  /** Values at the full clock. */
+  solve(other: Chart): Result<Solution> {
+    const counts = this.refill.countsLike(other)
+    const filled = counts && this.refill.with(counts)
+    if (filled) return solve(filled, { batches: this.batches })
+    const compiled = compileGame(other, this.game.scenario, { roots: 'start' })
+    return compiled.ok ? solve(compiled.value) : compiled
+  }
+
+  /** What the start is worth there; null where that cannot be computed. */
+  startWorth(other: Chart): number | null {
+    const solved = this.solve(other)
+    return solved.ok ? solved.value.values[solved.value.game.start] : null
+  }
+}

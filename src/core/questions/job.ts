@@ -1,0 +1,21 @@
+import type { Chart } from '../chart/chart'
+import { compileGame, type CompileOptions } from '../game/compileGame'
+import type { Scenario } from '../game/scenario'
+import { solve, type SolveOptions } from '../solve/solve'
+import type { Solution } from '../solve/solution'
+
+/** Job that can be watched and given up: yields how much of it is done, 0 to 1, and returns what it found. */
+export type Job<T> = Generator<number, T, void>
+
+/** A checked chart solved in a scenario; null where that cannot be computed. */
+export function solved(chart: Chart, scenario: Scenario, how: CompileOptions & SolveOptions = {}): Solution | null {
+  const game = compileGame(chart, scenario, how)
+  const solution = game.ok ? solve(game.value, how) : null
+  return solution?.ok ? solution.value : null
+}
+
+/** What the start would be worth in a chart that is otherwise; null where that cannot be computed. */
+export function startWorth(chart: Chart, scenario: Scenario): number | null {
+  const solution = solved(chart, scenario, { roots: 'start' })
+  return solution && solution.values[solution.game.start]
+}

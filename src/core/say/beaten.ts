@@ -1,0 +1,41 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import type { Beaten, Blow } from '../questions/beat'
+import type { Gain } from '../questions/gains'
+import type { MetWhere } from '../questions/met'
+import { sayGain } from './gain'
+import { inPlace, lowerFirst, whenThey } from './speech'
+
+/** Where a reaction is met: "against snap the head down", or "while we hold still in mount". */
+export function whereMet(chart: Chart, { met, position }: MetWhere): string {
+  const move = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
+  const place = inPlace(lookUp(chart.positions, position)?.name ?? '')
+  return move ? `against ${lowerFirst(move.name)}` : `while we hold still ${place}`
+}
+
+/** How they would beat us, in at most five sentences. `say`: a difference of worth in words. */
+export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (worth: number) => string): string[] {
+  if (!blows.length) return ['Nothing that they already do would cost us much if they did it twice as often.']
+  const openings = ['First', 'Then', 'And']
+  const sentences = blows.map((blow, i) => `${openings[i]} ${blowSaid(chart, blow)}: that costs us ${say(blow.cost)}.`)
+  const last = blows[blows.length - 1].worth
+  const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.`
+  if (!repair) return [...sentences, together, 'No single repair of ours to these brings much back.']
+  return [
+    ...sentences,
+    together,
+    `What would cost them most: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`,
+  ]
+}
+
+const blowSaid = (chart: Chart, blow: Blow) =>
+  `${whenThey(lookUp(chart.reactions, blow.reaction)?.name ?? '')} twice as often ${whereMet(chart, blow)}`
+
+function repairSaid(chart: Chart, repair: Gain): string {
+  const { head } = sayGain(chart, repair)
+  if (repair.of === 'new answer') return `an answer to “${lowerFirst(head)}” that lands half of the time`
+  const target = repair.of === 'drill' ? repair.target : undefined
+  const answer = target?.of === 'answer' ? chart.answers[target.answer] : undefined
+  const against = answer ? ` against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
+  return `one more of ten landing of “${lowerFirst(head)}”${against}`
+}

@@ -1,0 +1,77 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import { totalOf, type Tries } from '../chart/tries'
+import type { Gain } from '../questions/gains'
+import { inPlace } from './speech'
+
+/** A gain in words: what it is about, and what one would have. Without the figure, which stands beside it. */
+export interface SaidGain {
+  head: string
+  detail: string
+}
+
+export function sayGain(chart: Chart, gain: Gain): SaidGain {
+  if (gain.of === 'hold') {
+    const [hold, position] = [
+      lookUp(chart.holds, gain.hold)?.name ?? '',
+      lookUp(chart.positions, gain.position)?.name ?? '',
+    ]
+    return { head: hold, detail: `one more hold in ${position}` }
+  }
+  return gain.of === 'drill' ? sayDrill(chart, gain) : sayNewAnswer(chart, gain)
+}
+
+function sayDrill(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>): SaidGain {
+  if (target.of === 'move') {
+    const move = lookUp(chart.moves, target.move)!
+    return { head: move.name, detail: `${landsNow(move.tries)}; one more of ten` }
+  }
+  const answer = chart.answers[target.answer]
+  const reaction = lookUp(chart.reactions, answer.reaction)?.name ?? ''
+  return {
+    head: lookUp(chart.moves, answer.move)?.name ?? '',
+    detail: `against “${reaction}” ${landsNow(answer.tries!)}; one more of ten`,
+  }
+}
+
+function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>): SaidGain {
+  const { met, position, reaction } = end
+  const what = lookUp(chart.reactions, reaction)?.name ?? ''
+  const record = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
+  const tries = met.by === 'answer' ? chart.answers[met.answer].tries : record?.tries
+  const where = record
+    ? `to ${record.name}`
+    : `while we hold still ${inPlace(lookUp(chart.positions, position)?.name ?? '')}`
+  const often = tries ? `${ofTen(tries.reactions?.[reaction] ?? 0, tries)} ` : ''
+  return { head: what, detail: `${where} ${often}and you have nothing; an answer that lands half of the time` }
+}
+
+const landsNow = (tries: Tries) => `lands ${ofTen(tries.lands ?? 0, tries)} now`
+
+/** 3 of 10 tries -> "3 times of ten"; other totals are brought to ten. */
+function ofTen(count: number, tries: Tries): string {
+  const n = Math.round((count / (totalOf(tries) || 1)) * 10)
+  return n === 1 ? 'once in ten' : n === 0 ? 'hardly ever' : n === 10 ? 'every time' : `${n} times of ten`
+}
+
+/** What is another in the plan that is solved for a gain, in words. */
+export function changeInWords(gain: Gain): string {
+  if (gain.of === 'hold') return 'this hold on as well'
+  if (gain.of === 'new answer') return 'an answer that lands half of the time and brings us back to where we were'
+  return 'a tenth of all its tries moved from what else comes of them to landing'
+}
+
+/** Where a gain is worked on: a position, and there a move and a reaction. */
+export function placeOfGain(
+  chart: Chart,
+  gain: Gain,
+): { position: string; move?: string; reaction?: string; hold?: string } {
+  if (gain.of === 'hold') return { position: gain.position, hold: gain.hold }
+  if (gain.of === 'new answer') {
+    const { met, position, reaction } = gain.end
+    return { position, reaction, ...(met.by === 'unprompted' ? {} : { move: met.move }) }
+  }
+  const { target } = gain
+  const move = target.of === 'move' ? target.move : chart.answers[target.answer].move
+  return { position: lookUp(chart.moves, move)!.from, move }
+}

@@ -1,0 +1,55 @@
+import type { PositionalRound } from '../chart/positionalRound'
+import type { Chart } from '../chart/chart'
+import { answersTo } from '../chart/edits/answers'
+import { ALWAYS, cautionLines } from '../chart/hazard'
+import { lookUp } from '../chart/lookUp'
+import { inPlace, lowerFirst, tellMove, upperFirst, whenThey } from './speech'
+
+/** A card as it is read out before a round. */
+export interface SaidRound {
+  title: string
+  start: string
+  begins: string
+  we: string
+  they: string
+  ends: string
+  cautions: string[]
+}
+
+/** What a positional round is: where it starts, who begins, what each may do, what ends it, and what it may injure. */
+export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
+  const reaction = lookUp(chart.reactions, card.reaction)!
+  const move = lookUp(chart.moves, card.move)
+  const position = lookUp(chart.positions, card.position)!
+  const holds = (position.holds ?? []).flatMap((id) => lookUp(chart.holds, id)?.name ?? [])
+  const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
+  const [best] = answers
+  const isFinish = best?.to === 'finish'
+  const away =
+    reaction.endsIn === 'caught'
+      ? 'they finish us'
+      : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}`
+  const stop =
+    card.positionOnly || isFinish
+      ? 'control is held for three seconds'
+      : best
+        ? `we are ${inPlace(lookUp(chart.positions, best.to)?.name ?? '')}`
+        : 'we have found an answer'
+  const lines = cautionLines([...(move ? [move] : []), ...answers])
+  return {
+    title: `${reaction.name}: what now?`,
+    start: `${position.name}${holds.length ? `, with ${holds.map(lowerFirst).join(', ')} on` : ''}.`,
+    begins: move ? `We begin: ${tellMove(move.name)}, and stop where it meets them.` : 'They begin.',
+    they: `${upperFirst(whenThey(reaction.name))}; nothing else.`,
+    we: answers.length
+      ? `${upperFirst(
+          answers
+            .slice(0, 3)
+            .map(({ name }) => tellMove(name))
+            .join(', or '),
+        )}.`
+      : 'Look for an answer: there is none yet.',
+    ends: `${upperFirst(stop)}${isFinish && !card.positionOnly ? ', the finish only shown' : ''}; or ${away}; or ${card.seconds} s are over. Then back to the start.`,
+    cautions: lines.length ? lines : [ALWAYS],
+  }
+}

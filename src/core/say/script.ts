@@ -1,0 +1,240 @@
+import type { Chart } from '../chart/chart'
+import { ALWAYS } from '../chart/hazard'
+import { lookUp } from '../chart/lookUp'
+import type { Loop } from '../questions/loops'
+import type { Move } from '../chart/move'
+import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from '../questions/script'
+import { commitTo, inPlace, listed, lowerFirst, showMove, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
+
+/** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
+export interface Told {
+  number: number
+  key: number
+  /** The position, and the move that is told. */
+  position: string
+  move: string | null
+  head: string
+  /** Sentences as one would say them. */
+  says: string[]
+  /** What to watch: a checkpoint with its test, the usual mistake, the caution. */
+  watch: string[]
+  /** Of the position; null where another move has just come to nothing, which is worth less. */
+  value: number | null
+  reach: number
+}
+
+/** How many answers deep one sentence goes before it says where to read on. */
+const DEEP = 3
+
+type Doing = Pick<ScriptStep, 'does' | 'isShown'>
+const isSame = (one: Doing, other: Doing) => one.does === other.does && one.isShown === other.isShown
+
+/** The script as a coach would say it, a paragraph a position. */
+export function sayScript(chart: Chart, script: Script): Told[] {
+  return new Saying(chart, script).all()
+}
+
+class Saying {
+  private readonly byKey: Map<number, ScriptStep>
+  /** The number of the paragraph that tells a step. What is tried in one position is told once, whatever came to nothing before. */
+  private readonly numbers = new Map<number, number>()
+  private readonly paragraphs: ScriptStep[] = []
+
+  constructor(
+    private readonly chart: Chart,
+    script: Script,
+  ) {
+    this.byKey = new Map(script.steps.map((step) => [step.key, step]))
+    for (const step of script.steps) {
+      if (step.reaction || this.isSaidAbove(step)) continue
+      const same = this.paragraphs.findIndex((one) => one.position === step.position && isSame(one, step))
+      if (same < 0) this.paragraphs.push(step)
+      this.numbers.set(step.key, same < 0 ? this.paragraphs.length : same + 1)
+    }
+  }
+
+  all(): Told[] {
+    return this.paragraphs.map((step, i) => this.paragraph(step, i + 1))
+  }
+
+  /** Trying the same again, in the same way, where it has just come to nothing is said in the sentence before. */
+  private isSaidAbove({ position, stalled, does, isShown, ways }: ScriptStep): boolean {
+    if (stalled === undefined) return false
+    const isAgain =
+      does === stalled &&
+      (!isShown || this.paragraphs.some((one) => one.position === position && isSame(one, { does, isShown })))
+    return isAgain || does === 'wait' || ways.length === 0
+  }
+
+  private paragraph(step: ScriptStep, number: number): Told {
+    const move = step.does ? lookUp(this.chart.moves, step.does) : undefined
+    return {
+      ...{ number, key: step.key, value: step.stalled ? null : step.value, reach: step.reach },
+      ...{ position: step.position, move: move?.id ?? null, head: this.headOf(step) },
+      says: [this.lead(step, number), ...this.follows(step)],
+      watch: move ? watchOf(move) : [],
+    }
+  }
+
+  private headOf({ position, does }: ScriptStep): string {
+    const name = this.placeName(position)
+    const isShared = this.paragraphs.filter((one) => one.position === position).length > 1
+    return isShared && does && lookUp(this.chart.moves, does) ? `${name}: ${lowerFirst(this.moveName(does))}` : name
+  }
+
+  private lead(step: ScriptStep, number: number): string {
+    const name = this.placeName(step.position)
+    const place = upperFirst(inPlace(name))
+    const does = this.telling(step, true)
+    if (step.stalled)
+      return `${place}, once ${step.does === step.stalled ? 'that' : 'the other'} came to nothing, ${does}.`
+    return number === 1 && inPlace(name).startsWith('in ')
+      ? `From ${lowerFirst(name).replace(/^in /, '')}, ${does}.`
+      : `${place}, ${does}.`
+  }
+
+  /** `expecting`: with what it should draw, where it is only shown. */
+  private telling({ does, isShown, ways }: ScriptStep, expecting: boolean): string {
+    if (does === null) return 'time is up'
+    if (does === 'wait') return 'hold still'
+    if (does === 'concede') return 'let it go'
+    const name = this.moveName(does)
+    if (!isShown) return tellMove(name)
+    const expected = expecting && ways.find(({ kind, share }) => kind === 'reaction' && share >= EXPECTED)
+    return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(expected.reaction!))}` : ''}`
+  }
+
+  /** What comes of a step: landing, what they do, nothing; the most frequent first, landing before all. */
+  private follows(step: ScriptStep): string[] {
+    const landing = step.ways.filter(({ kind }) => kind === 'lands')
+    const met = step.ways.filter(({ kind }) => kind === 'reaction')
+    const rest = step.ways.filter(({ kind }) => kind === 'elsewhere')
+    const nothing = step.ways.filter(({ kind }) => kind === 'nothing')
+    const told = met.filter(({ to }) => this.byKey.has(to as number))
+    const seldom = met.filter((way) => !told.includes(way))
+    return [
+      ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
+      ...told.map((way) => this.answered(way, 1, step.isShown)),
+      ...rest.map((way) => `${upperFirst(timesOfTen(way.share))} it ends elsewhere: ${this.whereTo(way)}.`),
+      ...(step.does === 'wait' ? [] : nothing.map((way) => this.otherwise(step, way))),
+      ...(seldom.length
+        ? [
+            `More seldom ${listed(
+              seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))),
+              'or',
+            )}.`,
+          ]
+        : []),
+    ]
+  }
+
+  /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
+  private answered(way: ScriptWay, depth: number, afterShowing = false): string {
+    const step = this.byKey.get(way.to as number)!
+    const often = depth === 1 ? ` (${timesOfTen(way.share)})` : ''
+    const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(way.reaction!))}${depth > 1 ? ' then' : ''}${often}`
+    if (step.does === 'concede' || step.does === null)
+      return `${start}, ${this.conceded(way, step)}${depth === 1 ? '.' : ''}`
+    const lands = step.ways.find(({ kind }) => kind === 'lands')
+    const name = this.moveName(step.does as string)
+    const does = step.isShown ? showMove(name) : afterShowing ? commitTo(name) : tellMove(name)
+    const said = `${start}, ${does}${lands ? `: ${this.whereTo(lands)}` : ''}`
+    const deeper = step.ways.filter(({ kind, to }) => kind === 'reaction' && this.byKey.has(to as number))
+    const more = depth < DEEP ? deeper.map((next) => this.answered(next, depth + 1, step.isShown)) : []
+    return `${[said, ...more].join('; ')}${depth === 1 ? '.' : ''}`
+  }
+
+  private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
+    const where = ways.length
+      ? this.whereTo(ways[0])
+      : position === 'caught'
+        ? 'they finish us'
+        : `we are ${inPlace(this.placeName(position))}`
+    const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
+    return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
+  }
+
+  private otherwise(step: ScriptStep, way: ScriptWay): string {
+    const next = typeof way.to === 'number' ? this.byKey.get(way.to) : undefined
+    if (typeof way.to !== 'number') return `Otherwise ${this.whereTo(way)}.`
+    if (!next)
+      return way.position === step.position ? 'Otherwise we are still there.' : `Otherwise ${this.whereTo(way)}.`
+    if (!next.stalled && next.position !== step.position) return `Otherwise ${this.whereTo(way)}.`
+    if (next.does === step.does)
+      return next.isShown === step.isShown
+        ? 'Otherwise try it again.'
+        : next.isShown
+          ? 'Otherwise show it once more, no more than that.'
+          : 'Otherwise commit to it.'
+    if (next.does === 'wait') return 'Otherwise hold still.'
+    return `Otherwise ${this.telling(next, false)}${this.onAt(next.key)}.`
+  }
+
+  private whereTo({ to, position }: ScriptWay): string {
+    if (to === 'finish') return 'that is the finish'
+    if (to === 'goal') return 'that is what we wanted'
+    if (to === 'caught') return 'they finish us'
+    return `we are ${inPlace(this.placeName(position))}${this.onAt(to)}`
+  }
+
+  private onAt(key: number): string {
+    const number = this.numbers.get(key)
+    return number === undefined ? '' : ` (${number})`
+  }
+
+  private placeName(position: string): string {
+    return lookUp(this.chart.positions, position)?.name ?? 'their finish'
+  }
+  private moveName(move: string): string {
+    return lookUp(this.chart.moves, move)?.name ?? ''
+  }
+  private reactionName(reaction: string): string {
+    return lookUp(this.chart.reactions, reaction)?.name ?? ''
+  }
+}
+
+/** What a coach looks at while it is done: the first checkpoint, what may not be let go, the usual mistake, the caution. */
+export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[] {
+  const cue = /When: (.+?)\.(?: |$)/.exec(notes)?.[1]
+  const [first] = checkpoints
+  const gate = checkpoints.find(({ until }) => until)
+  const wrong = checkpoints.find(({ fault }) => fault?.fix)?.fault
+  const heed = hazard?.tap ?? hazard?.caution
+  return [
+    ...(cue ? [`Go when: ${lowerFirst(cue)}`] : []),
+    ...(first ? [`${plain(first.text)}${first.test ? ` (test: ${first.test})` : ''}`] : []),
+    ...(gate ? [upperFirst(plain(gate.until!))] : []),
+    ...(wrong ? [`Usual mistake: ${lowerFirst(plain(wrong.mistake))}. ${upperFirst(plain(wrong.fix))}`] : []),
+    ...(heed ? [`Caution${hazard?.part ? `, ${hazard.part}` : ''}: ${lowerFirst(heed)}`] : []),
+  ].map((line) => line.replace(/[.;]*$/, '.'))
+}
+
+/** A checkpoint's words without the braces of its limbs. */
+const plain = (text: string) => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/, '')
+
+/** A loop of the plan in a sentence: what goes round, and how it ends for a hundred that come there. */
+export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
+  const steps = new Map(script.steps.map((step) => [step.key, step]))
+  const moves = loop.steps.flatMap((key) => lookUp(chart.moves, steps.get(key)!.does ?? undefined)?.name ?? [])
+  const names = [...new Set(moves)].slice(0, 4).map((name) => `“${name}”`)
+  const of = (share: number) => Math.round(share * 100)
+  const caught = of(loop.caught) ? `, ${of(loop.caught)} get us finished` : ''
+  return `${listed(names)} go round: of a hundred that come there ${of(loop.finish)} end in a finish, ${of(loop.elsewhere)} lead on elsewhere${caught}, and the others are over before.`
+}
+
+/** The script as a text to save: Markdown, with what every sheet must say. */
+export function scriptAsMarkdown(
+  title: string,
+  lead: readonly string[],
+  told: readonly Told[],
+  say: (worth: number) => string,
+): string {
+  const paragraphs = told.map(({ number, head, value, says, watch }) =>
+    [
+      `## ${number}. ${head}${value === null ? '' : `, worth ${say(value)} in 100`}`,
+      says.join(' '),
+      ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : []),
+    ].join('\n\n'),
+  )
+  return [`# ${title}`, ...lead, ...paragraphs, ALWAYS].join('\n\n') + '\n'
+}

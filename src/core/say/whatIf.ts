@@ -1,0 +1,75 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
+import type { Tries } from '../chart/tries'
+import type { Dependence } from '../questions/depends'
+import { shareOf, type TriesPart } from '../questions/shifted'
+import type { DrillTarget } from '../questions/target'
+import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
+import type { IfResult } from '../questions/whatIf'
+
+/** What would come of it, in sentences. `say`: a worth in words. */
+export function sayWhatIf(result: IfResult, say: (worth: number) => string): string[] {
+  const { now, then, finish, behind, changes } = result
+  if (Math.abs(then - now) < 0.0005 && !changes.length) return ['It would change nothing that matters from the start.']
+  const times = (share: number) => Math.round(share * 100)
+  const worth = `Then the start is worth ${say(then)} instead of ${say(now)}: of a hundred exchanges we finish ${times(finish.then)} instead of ${times(finish.now)}, and end behind or caught ${times(behind.then)} instead of ${times(behind.now)}.`
+  const plan = changes.length
+    ? 'The plan is another in these places, those met most first.'
+    : 'The plan stays the same.'
+  return [worth, plan]
+}
+
+/** A place in which something else is best then: "In knee on belly, mount instead of holding still." */
+export function sayChange(chart: Chart, { position, was, now }: IfResult['changes'][number]): string {
+  const place = upperFirst(inPlace(lookUp(chart.positions, position)?.name ?? ''))
+  const before =
+    was === 'wait'
+      ? 'holding still'
+      : was === null
+        ? 'nothing'
+        : `“${lowerFirst(lookUp(chart.moves, was)?.name ?? '')}”`
+  const after =
+    now === 'wait'
+      ? 'hold still'
+      : now === null
+        ? 'nothing is left to do'
+        : tellMove(lookUp(chart.moves, now)?.name ?? '')
+  return `${place}, ${after} instead of ${before}.`
+}
+
+/** Which figure it is that something depends on: the move or answer, and what of its tries. */
+export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
+  const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
+  const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer!.move)!
+  const tries = answer?.tries ?? move.tries
+  const ofTen = Math.round(shareOf(tries, part) * 10)
+  const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
+  return { head: upperFirst(move.name), detail: `${sayPart(chart, part)} ${ofTen} of ten${against}` }
+}
+
+const sayPart = (chart: Chart, part: TriesPart): string =>
+  part.of === 'reaction'
+    ? `meets “${lowerFirst(lookUp(chart.reactions, part.reaction)?.name ?? '')}”`
+    : part.of === 'lands'
+      ? 'lands'
+      : 'comes to nothing'
+
+/** Every figure of the tries of a chart, as it is named to be chosen; `share` is what it is now. */
+export function figuresOfTries(chart: Chart): { says: string; target: DrillTarget; part: TriesPart; share: number }[] {
+  const parts = ({ reactions }: Tries): TriesPart[] => [
+    { of: 'lands' },
+    { of: 'stalls' },
+    ...Object.keys(reactions ?? {}).map((reaction): TriesPart => ({ of: 'reaction', reaction })),
+  ]
+  const each = (tries: Tries, name: string, target: DrillTarget) =>
+    parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) }))
+  return [
+    ...chart.moves.flatMap(({ id, name, tries }) => each(tries, name, { of: 'move', move: id })),
+    ...chart.answers.flatMap(({ reaction, move, tries }, answer) => {
+      const against = lowerFirst(lookUp(chart.reactions, reaction)?.name ?? '')
+      return tries
+        ? each(tries, `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer })
+        : []
+    }),
+  ]
+}

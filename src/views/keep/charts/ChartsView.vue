@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { useNow } from '@vueuse/core'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { counted, savedText } from '../../../components/figureText'
+import InlineText from '../../../components/InlineText.vue'
+import { useCharts } from '../../../stores/charts'
+import { openDemo } from '../../parts/files/demo'
+import GroupField from './GroupField.vue'
+import { downloadChart, importFile } from '../../parts/files/importing'
+
+const charts = useCharts()
+const router = useRouter()
+const now = useNow({ interval: 60_000 })
+const file = ref<HTMLInputElement>()
+
+async function show(id: string) {
+  await charts.open(id)
+  await router.push('/desk')
+}
+
+async function rename(id: string, title: string) {
+  if (charts.chart?.id !== id) await charts.open(id)
+  charts.edit('Rename the chart', (draft) => void (draft.title = title))
+}
+
+async function exportChart(id: string) {
+  if (charts.chart?.id !== id) await charts.open(id)
+  downloadChart(charts.exportText(), id)
+}
+
+async function remove(id: string, title: string) {
+  await charts.remove(id)
+  charts.tell(`“${title}” is in the bin below.`)
+}
+
+function chosen(event: Event) {
+  const input = event.target as HTMLInputElement
+  if (input.files?.[0]) void importFile(input.files[0])
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Charts</h1>
+      <p class="muted">They are kept in this browser only. Export what you would not want to lose.</p>
+    </header>
+    <p class="actions">
+      <button type="button" class="button primary" @click="charts.create('New plan')">New chart</button>
+      <button type="button" class="button" @click="file?.click()">Import a file</button>
+      <button type="button" class="button" @click="openDemo()">Open the demo plan</button>
+      <input
+        ref="file"
+        type="file"
+        accept=".json,application/json"
+        class="readers-only"
+        tabindex="-1"
+        aria-label="Chart file"
+        @change="chosen"
+      />
+      <span class="muted small">or drop a file anywhere</span>
+    </p>
+    <ul class="list" aria-label="Charts">
+      <li v-for="entry in charts.kept" :key="entry.id" class="panel" :class="{ open: entry.id === charts.chart?.id }">
+        <div>
+          <h2>
+            <InlineText :value="entry.title" label="Title of the chart" required @change="rename(entry.id, $event)" />
+          </h2>
+          <p class="muted small">
+            {{ counted(entry.positions, 'position') }}, saved {{ savedText(entry.savedAt, now.getTime()) }}
+            <template v-if="entry.id === charts.chart?.id"> · open now</template>
+          </p>
+          <GroupField v-if="entry.id === charts.chart?.id" />
+        </div>
+        <div class="row">
+          <button type="button" class="button" @click="show(entry.id)">Open</button>
+          <button type="button" class="button quiet" @click="charts.duplicate(entry.id)">Duplicate</button>
+          <button type="button" class="button quiet" @click="exportChart(entry.id)">Export</button>
+          <button type="button" class="button quiet" @click="remove(entry.id, entry.title)">Delete</button>
+        </div>
+      </li>
+    </ul>
+    <p v-if="!charts.kept.length" class="muted">No chart yet.</p>
+    <section v-if="charts.bin.length" aria-label="Bin">
+      <h3>Bin</h3>
+      <ul class="list">
+        <li v-for="entry in charts.bin" :key="entry.id" class="panel">
+          <p>
+            {{ entry.title }} <span class="muted small">deleted {{ savedText(entry.removedAt!, now.getTime()) }}</span>
+          </p>
+          <div class="row">
+            <button type="button" class="button" @click="charts.restore(entry.id)">Undo the deletion</button>
+            <button type="button" class="button quiet" @click="charts.forget(entry.id)">Forget for good</button>
+          </div>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 16px;
+  max-width: 900px;
+  padding: 20px;
+}
+
+.actions,
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.list {
+  display: grid;
+  gap: 8px;
+}
+
+.list li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 14px;
+}
+
+.open {
+  border-color: var(--ours);
+}
+
+h3 {
+  margin-bottom: 6px;
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { counted } from '../../../components/figureText'
+import { changeRuleSet } from '../../../core/chart/edits/ruleSets'
+import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
+import { useCharts } from '../../../stores/charts'
+
+/** What a set of rules does not allow, with how many moves of the chart that takes out. */
+const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
+const charts = useCharts()
+const movesWith = (tag: string) => charts.chart!.moves.filter(({ tags }) => tags?.includes(tag)).length
+
+function change(label: string, by: (set: RuleSet) => void) {
+  charts.edit(`${label}, ${props.set.name}`, (draft) => changeRuleSet(draft, props.set.id, by))
+}
+function forbid(tag: string, isForbidden: boolean) {
+  change(isForbidden ? 'Forbid' : 'Allow', (set) => {
+    set.forbids = isForbidden ? [...set.forbids, tag] : set.forbids.filter((one) => one !== tag)
+  })
+}
+const isOn = (event: Event) => (event.target as HTMLInputElement).checked
+</script>
+
+<template>
+  <fieldset :disabled="!isOwn">
+    <legend>What is out</legend>
+    <label>
+      <input
+        type="checkbox"
+        :checked="set.noFinish ?? false"
+        @change="change('Finishes', (own) => void (own.noFinish = isOn($event)))"
+      />
+      <span>every finish: control is the goal</span>
+    </label>
+    <label v-for="(name, tag) in RULE_TAGS" :key="tag">
+      <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isOn($event))" />
+      <span
+        >{{ name
+        }}<span v-if="movesWith(tag)" class="muted small"> · {{ counted(movesWith(tag), 'move') }} here</span></span
+      >
+    </label>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 2px 12px;
+  min-width: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  margin: 6px 0 4px;
+  font: 700 18px/1.3 var(--label);
+}
+
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 30px;
+}
+
+input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ours);
+}
+</style>

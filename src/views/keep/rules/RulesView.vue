@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { changeText, counted, hundred } from '../../../components/figureText'
+import { BUILT_IN_RULES } from '../../../core/chart/rules/builtInRules'
+import { copyRuleSet } from '../../../core/chart/edits/ruleSets'
+import type { RuleSet } from '../../../core/chart/rules/ruleSet'
+import { underRules } from '../../../core/game/scenario'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useTrials } from '../../../stores/trials'
+import { roundsText, takenOut } from './rules'
+import RuleSheet from './RuleSheet.vue'
+
+/** The sets of rules with what the chart is worth under each; one of them in detail. */
+const charts = useCharts()
+const store = useFigures()
+const NONE = ''
+
+const own = computed(() => charts.chart?.settings?.ruleSets ?? [])
+const sets = computed(() => [...own.value, ...BUILT_IN_RULES])
+const chosen = ref(store.scenario?.rules ?? BUILT_IN_RULES[0].id)
+const set = computed((): RuleSet | undefined => sets.value.find(({ id }) => id === chosen.value) ?? sets.value[0])
+const isOwn = computed(() => own.value.some(({ id }) => id === set.value?.id))
+
+const worths = useTrials(() => {
+  const { chart } = charts
+  const keys = [NONE, ...sets.value.map(({ id }) => id)]
+  if (!chart || !store.figures) return null
+  const trials = keys.map((key) => ({ key, chart, instead: underRules(chart, key || null) }))
+  return { chart, position: store.figures.start, trials }
+})
+
+const rows = computed(() => {
+  const free = worths.get(NONE)?.start
+  const row = (id: string, name: string, of?: RuleSet) => {
+    const worth = worths.get(id)?.start
+    const out = of && charts.chart ? takenOut(charts.chart, of).length : 0
+    const costs = worth !== undefined && free !== undefined && of ? changeText(worth - free) : ''
+    return {
+      id,
+      name,
+      worth,
+      out,
+      costs,
+      rounds: of ? roundsText(of) : '',
+      isOwn: own.value.some((one) => one.id === id),
+    }
+  }
+  return [row(NONE, 'All is allowed'), ...sets.value.map((one) => row(one.id, one.name, one))]
+})
+const inForce = computed(() => store.scenario?.rules ?? NONE)
+
+function plan(id: string) {
+  if (id) chosen.value = id
+  store.setScenario({ rules: id || null })
+}
+
+function copy(id: string) {
+  let made = ''
+  charts.edit('Copy the rules', (draft) => void (made = copyRuleSet(draft, id)))
+  chosen.value = made
+}
+</script>
+
+<template>
+  <main v-if="charts.chart" class="rules">
+    <section class="sets" aria-label="Sets of rules">
+      <h1>Rules</h1>
+      <p class="muted small">What an event allows, what it scores, and what this chart is worth under it.</p>
+      <ul>
+        <li v-for="row in rows" :key="row.id" :class="{ here: row.id === set?.id }">
+          <input
+            type="radio"
+            name="in-force"
+            :checked="row.id === inForce"
+            :aria-label="`${row.name}: in force`"
+            title="In force"
+            @change="plan(row.id)"
+          />
+          <component
+            :is="row.id ? 'button' : 'span'"
+            :type="row.id ? 'button' : undefined"
+            class="plain row"
+            @click="row.id && (chosen = row.id)"
+          >
+            <span class="name">{{ row.name }}<span v-if="row.isOwn" class="muted small"> · yours</span></span>
+            <span class="muted small">{{
+              [row.rounds, row.out ? `${counted(row.out, 'move')} out` : row.id ? 'no move out' : 'nothing is left out']
+                .filter(Boolean)
+                .join(' · ')
+            }}</span>
+          </component>
+          <span class="worth">
+            <b>{{ row.worth === undefined ? '…' : hundred(row.worth) }}</b>
+            <span v-if="row.costs" class="small muted">{{ row.costs }}</span>
+          </span>
+        </li>
+      </ul>
+      <p class="muted small">
+        The dot says which are in force: every figure on every screen follows. Every built-in set is generic: check your
+        event’s own book.
+      </p>
+    </section>
+    <RuleSheet v-if="set" :key="set.id" :set="set" :is-own="isOwn" @copy="copy(set.id)" />
+  </main>
+  <p v-else class="muted" style="padding: 20px">Open a chart first: rules are in force in a chart’s scenario.</p>
+</template>
+
+<style scoped>
+.rules {
+  display: grid;
+  grid-template-columns: minmax(300px, 400px) minmax(0, 1fr);
+  height: 100%;
+  overflow: hidden;
+}
+
+.sets {
+  padding: 14px 16px 60px;
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+}
+
+ul {
+  margin: 10px 0;
+}
+
+li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  padding: 0 8px;
+  border-top: 1px solid var(--line);
+}
+
+li.here {
+  background: var(--panel);
+  box-shadow: inset 4px 0 0 var(--ours);
+}
+
+input[type='radio'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ours);
+}
+
+.row {
+  display: grid;
+  padding: 7px 0;
+}
+
+.name {
+  font: 650 17px/1.25 var(--label);
+}
+
+.worth {
+  display: grid;
+  justify-items: end;
+  font-family: var(--label);
+}
+
+.worth b {
+  font: 700 20px/1.1 var(--label);
+}
+
+@media (width < 900px) {
+  .rules {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-y: auto;
+  }
+
+  .sets {
+    padding-bottom: 16px;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,12 @@
+import type { Chart } from '../../../core/chart/chart'
+import type { Move } from '../../../core/chart/move'
+import type { RuleSet } from '../../../core/chart/rules/ruleSet'
+import { clockText } from '../../../components/figureText'
+
+/** Moves of a chart that a set takes out. */
+export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move[] =>
+  moves.filter(({ tags, to }) => (noFinish && to === 'finish') || tags?.some((tag) => forbids.includes(tag)))
+
+/** "one round of 6:00", "3 rounds of 5:00". */
+export const roundsText = ({ rounds }: RuleSet): string =>
+  rounds ? `${rounds.count === 1 ? 'one round' : `${rounds.count} rounds`} of ${clockText(rounds.seconds)}` : ''

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { SHELF_EXTENSION } from '../../../core/shelf/shelfFile'
+import type { ShelfRegion } from '../../../core/shelf/shelf'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+import { downloadJson } from '../../parts/files/download'
+
+/** What can be done with a shelf of the coach's own. */
+const props = defineProps<{ region: ShelfRegion }>()
+const emit = defineEmits<{ gone: [] }>()
+const store = useShelf()
+const charts = useCharts()
+
+async function remove() {
+  const { id, title } = props.region
+  await store.remove(id, true)
+  charts.tell(`${title} is in the bin, below on the left.`)
+  emit('gone')
+}
+</script>
+
+<template>
+  <p class="own">
+    A shelf of your own.
+    <button
+      type="button"
+      class="button quiet"
+      @click="downloadJson(store.exportText(region.id), `${region.id}${SHELF_EXTENSION}`)"
+    >
+      Export
+    </button>
+    <button type="button" class="button quiet" @click="remove">Remove</button>
+  </p>
+</template>

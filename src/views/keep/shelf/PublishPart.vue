@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { problemText } from '../../../core/problem'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+import { useShelfPlace } from '../../parts/shelf/pulling'
+
+/** Shelves of the coach's own: a part of the open chart is published, or a file taken in; what lies in the bin comes back. */
+const charts = useCharts()
+const store = useShelf()
+const { go } = useShelfPlace()
+const isOpen = ref(false)
+const title = ref('')
+const positions = ref<string[]>([])
+const wrong = ref('')
+const options = computed(() => (charts.chart?.positions ?? []).map(({ id, name }) => ({ value: id, label: name })))
+
+async function publish() {
+  const { chart } = charts
+  if (!chart || !title.value.trim() || !positions.value.length) {
+    wrong.value = 'Say a name, and at least one position.'
+    return
+  }
+  const id = await store.publishFrom(chart, positions.value, title.value.trim())
+  charts.tell(`${title.value.trim()} is on the Shelf.`)
+  title.value = wrong.value = ''
+  positions.value = []
+  isOpen.value = false
+  go({ region: id, text: '', at: '' })
+}
+
+async function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const [file] = input.files ?? []
+  if (!file) return
+  const taken = await store.importText(await file.text())
+  input.value = ''
+  wrong.value = taken.ok
+    ? ''
+    : `${file.name} was not taken in: ${taken.problems.slice(0, 3).map(problemText).join('; ')}`
+  if (taken.ok) go({ region: taken.value, text: '', at: '' })
+}
+</script>
+
+<template>
+  <section class="own" aria-label="Your own shelves">
+    <button v-if="charts.chart && !isOpen" type="button" class="button" @click="isOpen = true">
+      Publish from this chart
+    </button>
+    <form v-if="isOpen" @submit.prevent="publish">
+      <input
+        v-model="title"
+        class="field"
+        aria-label="Name of the shelf"
+        placeholder="Name of the shelf"
+        @keydown.stop
+      />
+      <el-select-v2
+        v-model="positions"
+        :options="options"
+        multiple
+        filterable
+        collapse-tags
+        size="small"
+        placeholder="Which positions"
+        aria-label="Positions to publish"
+      />
+      <p class="muted small">With what is tried from them, what they do, and what you answer.</p>
+      <button type="submit" class="button primary">Publish</button>
+      <button type="button" class="button quiet" @click="isOpen = false">Not now</button>
+    </form>
+    <label class="button file">
+      Take in a shelf’s file
+      <input type="file" accept=".json" aria-label="Shelf file" @change="take" />
+    </label>
+    <p v-if="wrong" class="small wrong" role="alert">{{ wrong }}</p>
+    <p v-for="one in store.bin" :key="one.id" class="small">
+      {{ one.title }} is in the bin:
+      <button type="button" class="plain link" @click="store.remove(one.id, false)">bring back</button>,
+      <button type="button" class="plain link" @click="store.forget(one.id)">forget</button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.own,
+form {
+  display: grid;
+  gap: 6px;
+}
+
+.own {
+  margin-top: 14px;
+  padding-top: 10px;
+  border-top: 1px solid var(--line);
+}
+
+.file input {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+
+.file:focus-within {
+  outline: 2px solid var(--focus);
+  outline-offset: 2px;
+}
+
+.wrong {
+  color: var(--leak);
+}
+</style>

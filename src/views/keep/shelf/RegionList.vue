@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { NEEDS, needsOf } from '../../../core/shelf/needs'
+import type { Shelf } from '../../../core/shelf/shelf'
+import { useShelf } from '../../../stores/shelf'
+import PublishPart from './PublishPart.vue'
+import { useShelfPlace } from '../../parts/shelf/pulling'
+
+/** Where to look on the Shelf: by what one sees, by region, by what is attacked or needed; and the coach's own shelves. */
+const props = defineProps<{ shelf: Shelf }>()
+const store = useShelf()
+const { place, go } = useShelfPlace()
+
+const text = ref(place.value.text)
+watch(
+  () => place.value.text,
+  (now) => (text.value = now),
+)
+const region = computed(() => lookUp(props.shelf.regions, place.value.region))
+const groups = computed(() => [
+  { name: '', regions: props.shelf.regions.filter((one) => !store.own.includes(one)) },
+  { name: 'Yours', regions: store.own },
+])
+const attacked = computed(() =>
+  [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => hazard?.part ?? ''))]
+    .filter(Boolean)
+    .sort(),
+)
+/** What some move needs, in the order of the list of needs. */
+const needed = computed(() => {
+  const some = new Set(props.shelf.moves.flatMap(needsOf))
+  return Object.entries(NEEDS).filter(([need]) => some.has(need as keyof typeof NEEDS))
+})
+const chosen = (event: Event) => (event.target as HTMLSelectElement).value
+</script>
+
+<template>
+  <nav aria-label="Regions of the Shelf">
+    <input
+      v-model="text"
+      class="field"
+      type="search"
+      aria-label="Search the Shelf"
+      placeholder="What do you see?"
+      @input="go({ text })"
+      @keydown.stop
+    />
+    <p class="muted small">By name, or as you see it: “pushes my face”, “hides the arm”.</p>
+    <button type="button" class="plain region" :class="{ here: !region }" @click="go({ region: '', at: '' })">
+      Everything
+    </button>
+    <template v-for="group in groups" :key="group.name">
+      <h2 v-if="group.name && group.regions.length" class="label">{{ group.name }}</h2>
+      <button
+        v-for="one in group.regions"
+        :key="one.id"
+        type="button"
+        class="plain region"
+        :class="{ here: one.id === region?.id }"
+        :aria-pressed="one.id === region?.id"
+        @click="go({ region: one.id, at: '' })"
+      >
+        {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
+      </button>
+    </template>
+    <label>
+      <span class="label">Finishes of</span>
+      <select class="field" :value="place.attacks" @change="go({ attacks: chosen($event) })">
+        <option value="">not only finishes</option>
+        <option value="any">anything</option>
+        <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
+      </select>
+    </label>
+    <label>
+      <span class="label">On already</span>
+      <select class="field" :value="place.needs" @change="go({ needs: chosen($event) })">
+        <option value="">whatever is on</option>
+        <option v-for="[need, name] in needed" :key="need" :value="need">{{ name }}</option>
+      </select>
+    </label>
+    <PublishPart />
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  display: grid;
+  align-content: start;
+  gap: 4px;
+  padding: 14px 14px 60px;
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+}
+
+.region {
+  display: flex;
+  justify-content: space-between;
+  padding: 4px 8px;
+  border-radius: 6px;
+}
+
+.region:hover {
+  background: var(--ours-soft);
+}
+
+.region.here {
+  background: var(--ours);
+  color: var(--ours-ink);
+}
+
+.region.here .muted {
+  color: inherit;
+}
+
+h2.label {
+  margin-top: 8px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Found } from '../../../core/shelf/search'
+import type { Shelf, ShelfRegion } from '../../../core/shelf/shelf'
+import CheckMark from '../../parts/shelf/CheckMark.vue'
+import VariantCard from '../../parts/shelf/VariantCard.vue'
+
+/** What practitioners say of a region: the rules that they decide by, where they differ, and what is dangerous. */
+defineProps<{ shelf: Shelf; region: ShelfRegion }>()
+const emit = defineEmits<{ open: [found: Found] }>()
+</script>
+
+<template>
+  <div class="talk">
+    <section v-if="region.cautions.length" class="caution">
+      <h2>Mind</h2>
+      <ul>
+        <li v-for="one in region.cautions" :key="one.id">{{ one.text }}</li>
+      </ul>
+    </section>
+    <section v-if="region.rules.length">
+      <h2>They decide by</h2>
+      <ul>
+        <li v-for="one in region.rules" :key="one.id">
+          <p>
+            <span class="muted">{{ one.when }}: </span>{{ one.then }}. <CheckMark v-if="one.check" />
+          </p>
+          <p class="muted small">{{ one.because }}.</p>
+          <p v-if="one.prefer" class="small moves">
+            <button
+              v-for="id in one.prefer"
+              :key="id"
+              type="button"
+              class="plain link"
+              @click="emit('open', { kind: 'move', id })"
+            >
+              {{ lookUp(shelf.moves, id)?.name }}
+            </button>
+            <template v-if="one.over">
+              <span class="muted">rather than</span>
+              <button
+                v-for="id in one.over"
+                :key="id"
+                type="button"
+                class="plain link"
+                @click="emit('open', { kind: 'move', id })"
+              >
+                {{ lookUp(shelf.moves, id)?.name }}
+              </button>
+            </template>
+          </p>
+        </li>
+      </ul>
+    </section>
+    <section v-if="region.variants.length">
+      <h2>Where they differ</h2>
+      <VariantCard v-for="one in region.variants" :key="one.id" :shelf="shelf" :variant="one" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.talk {
+  display: grid;
+  gap: 14px;
+}
+
+li {
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+
+.moves {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+}
+
+.caution {
+  padding: 10px 12px;
+  border: 1.5px solid var(--caution);
+  border-radius: 8px;
+  background: var(--caution-soft);
+}
+</style>

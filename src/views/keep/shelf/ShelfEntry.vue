@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import HazardBadge from '../../../components/HazardBadge.vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Found } from '../../../core/shelf/search'
+import type { Shelf } from '../../../core/shelf/shelf'
+import { principlesOf } from '../../../core/shelf/principles'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+import CheckMark from '../../parts/shelf/CheckMark.vue'
+import OtherChair from './OtherChair.vue'
+import PrincipleList from '../../parts/shelf/PrincipleList.vue'
+import { usePulling } from '../../parts/shelf/pulling'
+
+/** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
+const props = defineProps<{ shelf: Shelf; found: Found }>()
+const emit = defineEmits<{ open: [found: Found] }>()
+const charts = useCharts()
+const store = useShelf()
+const { pull, isThere } = usePulling()
+
+const position = computed(() =>
+  props.found.kind === 'position' ? lookUp(props.shelf.positions, props.found.id) : undefined,
+)
+const move = computed(() => (props.found.kind === 'move' ? lookUp(props.shelf.moves, props.found.id) : undefined))
+const reaction = computed(() =>
+  props.found.kind === 'reaction' ? lookUp(props.shelf.reactions, props.found.id) : undefined,
+)
+const record = computed(() => position.value ?? move.value ?? reaction.value)
+const hazard = computed(() => move.value?.hazard)
+const placeName = (id: string) =>
+  id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)
+
+const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
+
+/** What one can go on to from here, by what it is. */
+const links = computed(() => {
+  const { shelf, found } = props
+  const moves = (ids: readonly string[]) =>
+    ids.map((id): Found & { name: string } => ({ kind: 'move', id, name: lookUp(shelf.moves, id)?.name ?? id }))
+  if (position.value) {
+    const from = shelf.moves.filter((one) => [one.from, ...(one.alsoFrom ?? [])].includes(found.id as never))
+    return [{ head: 'From here', items: moves(from.map(({ id }) => id)) }]
+  }
+  if (move.value) {
+    const met = Object.keys(move.value.tries.reactions ?? {})
+    return [
+      {
+        head: 'They may',
+        items: met.map((id) => ({ kind: 'reaction' as const, id, name: lookUp(shelf.reactions, id)?.name ?? id })),
+      },
+    ]
+  }
+  const answers = shelf.answers.filter((one) => one.reaction === found.id).map((one) => one.move)
+  const to = shelf.moves.filter(({ tries }) => tries.reactions?.[found.id]).map(({ id }) => id)
+  return [
+    { head: 'We answer', items: moves(answers) },
+    { head: 'They do it to', items: moves(to) },
+  ]
+})
+const wanted = computed(() => {
+  const { id, kind } = props.found
+  if (kind === 'move') return { moves: [id], onward: 2 }
+  if (kind === 'reaction') return { reactions: [id], moves: links.value[0].items.map((one) => one.id) }
+  return { positions: [id], moves: links.value[0].items.map((one) => one.id) }
+})
+</script>
+
+<template>
+  <article v-if="record" class="entry">
+    <header>
+      <h2>{{ record.name }}</h2>
+      <p v-if="record.aliases?.length" class="muted small">also: {{ record.aliases.join(', ') }}</p>
+      <p v-if="move" class="small">
+        <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: move.from })">
+          {{ placeName(move.from) }}
+        </button>
+        →
+        <button
+          v-if="move.to !== 'finish'"
+          type="button"
+          class="plain link"
+          @click="emit('open', { kind: 'position', id: move.to })"
+        >
+          {{ placeName(move.to) }}
+        </button>
+        <template v-else>a finish</template>
+      </p>
+      <p v-if="reaction" class="small muted">ends in {{ placeName(reaction.endsIn) }}</p>
+      <p v-if="record.notes" class="says">{{ record.notes }}</p>
+      <CheckMark v-if="record.check" />
+    </header>
+    <section v-if="hazard" class="caution">
+      <HazardBadge :part="hazard.part ?? 'not said yet'" :speed="hazard.speed" />
+      <p class="small">{{ hazard.caution }}</p>
+      <p v-if="hazard.control" class="small">
+        <span class="muted">whoever attacks controls: </span>{{ hazard.control }}.
+      </p>
+      <p v-if="hazard.tap" class="small"><span class="muted">whoever defends: </span>{{ hazard.tap }}.</p>
+      <p v-if="hazard.protect" class="small"><span class="muted">kept safe by: </span>{{ hazard.protect }}.</p>
+    </section>
+    <button
+      v-if="charts.chart"
+      type="button"
+      class="button primary"
+      :disabled="found.kind === 'move' && isThere(found)"
+      @click="pull(record.name, wanted)"
+    >
+      {{
+        isThere(found)
+          ? found.kind === 'move'
+            ? 'In the chart'
+            : 'Bring in what is missing'
+          : 'Bring it into the chart'
+      }}
+    </button>
+    <p v-if="move?.cue"><span class="muted">Go when: </span>{{ move.cue }}</p>
+    <p v-if="move?.holdsFirst"><span class="muted">On already: </span>{{ move.holdsFirst }}</p>
+    <section v-if="position?.made?.length">
+      <h3>What makes it</h3>
+      <ul>
+        <li v-for="one in position.made" :key="one">{{ one }}</li>
+      </ul>
+      <p v-if="position.takes" class="small"><span class="muted">It takes from them: </span>{{ position.takes }}</p>
+      <p v-if="position.leaves" class="small"><span class="muted">It leaves: </span>{{ position.leaves }}</p>
+    </section>
+    <OtherChair v-if="position" :shelf="shelf" :position="position.id" @open="emit('open', $event)" />
+    <ol v-if="move?.checkpoints?.length">
+      <li v-for="(one, i) in move.checkpoints" :key="one.id">
+        <b>{{ i + 1 }}</b>
+        <div>
+          {{ one.text }}
+          <p v-if="one.until" class="small until">{{ one.until }}</p>
+          <p v-if="one.fault" class="small muted">
+            mistake: {{ one.fault.mistake }}<template v-if="one.fault.result">, then {{ one.fault.result }}</template
+            ><template v-if="one.fault.fix">; fix: {{ one.fault.fix }}</template>
+          </p>
+        </div>
+      </li>
+    </ol>
+    <PrincipleList :governing="governing" />
+    <p v-if="reaction?.opens"><span class="muted">It opens: </span>{{ reaction.opens }}</p>
+    <p v-if="reaction?.common" class="small"><span class="muted">How often: </span>{{ reaction.common }}</p>
+    <section v-for="{ head, items } in links" :key="head">
+      <template v-if="items.length">
+        <h3>{{ head }}</h3>
+        <ul>
+          <li v-for="one in items" :key="one.id">
+            <button type="button" class="plain link" :class="one.kind" @click="emit('open', one)">
+              {{ one.name }}
+            </button>
+          </li>
+        </ul>
+      </template>
+    </section>
+    <p v-if="move?.size" class="small"><span class="muted">Build: </span>{{ move.size }}</p>
+    <p v-if="move?.ruleNote" class="small"><span class="muted">Rules: </span>{{ move.ruleNote }}</p>
+  </article>
+</template>
+
+<style scoped>
+.entry {
+  display: grid;
+  gap: 10px;
+}
+
+.link.reaction {
+  color: var(--theirs);
+}
+
+ol li {
+  display: grid;
+  grid-template-columns: 18px minmax(0, 1fr);
+  gap: 6px;
+  padding: 4px 0;
+}
+
+ol b {
+  color: var(--ours);
+  font: 700 15px/1.5 var(--label);
+}
+
+.until {
+  color: var(--leak);
+}
+
+.button {
+  justify-self: start;
+}
+
+.caution {
+  padding: 8px 12px;
+  border: 1.5px solid var(--caution);
+  border-radius: 8px;
+  background: var(--caution-soft);
+}
+</style>

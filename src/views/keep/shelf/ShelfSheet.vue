@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Found } from '../../../core/shelf/search'
+import { needsOf, type Need } from '../../../core/shelf/needs'
+import { wantedOfRegion } from '../../../core/shelf/pull'
+import type { Shelf } from '../../../core/shelf/shelf'
+import { counted } from '../../../components/figureText'
+import { keptFrom } from '../../../core/chart/rules/ruleSets'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+import OwnShelf from './OwnShelf.vue'
+import RegionList from './RegionList.vue'
+import RegionTalk from './RegionTalk.vue'
+import ShelfEntry from './ShelfEntry.vue'
+import ShelfUpdates from './ShelfUpdates.vue'
+import { foundOf, keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
+
+/** The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it. */
+const props = defineProps<{ shelf: Shelf }>()
+const store = useShelf()
+const charts = useCharts()
+const { place, go } = useShelfPlace()
+const { pull, isThere } = usePulling()
+const MAX_ENTRIES = 60
+
+const region = computed(() => lookUp(props.shelf.regions, place.value.region))
+
+const everything = computed((): Found[] => {
+  const { positions, moves, reactions } = region.value ?? props.shelf
+  return [
+    ...positions.map(({ id }): Found => ({ kind: 'position', id })),
+    ...moves.map(({ id }): Found => ({ kind: 'move', id })),
+    ...reactions.map(({ id }): Found => ({ kind: 'reaction', id })),
+  ]
+})
+/** What this chart's group is protected from stays off the Shelf too. */
+const kept = computed(() => keptFrom(charts.chart?.settings?.group, charts.chart?.settings?.shownBecause))
+const isKept = ({ kind, id }: Found) =>
+  kind === 'move' && lookUp(props.shelf.moves, id)?.tags?.some((tag) => kept.value.includes(tag))
+const found = computed(() => candidates.value.filter((one) => !isKept(one)))
+const hidden = computed(() => candidates.value.length - found.value.length)
+const candidates = computed(() => {
+  const all = place.value.text.trim() ? store.index!.search(place.value.text) : everything.value
+  const inRegion = region.value ? all.filter(({ id }) => props.shelf.regionOf.get(id) === region.value) : all
+  const { attacks, needs } = place.value
+  if (!attacks && !needs) return inRegion
+  return inRegion.filter(({ kind, id }) => {
+    const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
+    if (!move || (needs && !needsOf(move).includes(needs as Need))) return false
+    return !attacks || (move.to === 'finish' && (attacks === 'any' || move.hazard?.part === attacks))
+  })
+})
+const rows = computed(() =>
+  found.value.slice(0, MAX_ENTRIES).map((one) => {
+    const { kind, id } = one
+    const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
+    const record =
+      move ?? (kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))!
+    const hint = move
+      ? `from ${lookUp(props.shelf.positions, move.from)?.name}`
+      : kind === 'reaction'
+        ? 'they do'
+        : (props.shelf.regionOf.get(id)?.title ?? '')
+    return {
+      ...one,
+      key: keyOf(one),
+      name: record.name,
+      hint,
+      isFinish: move?.to === 'finish',
+      isTheirs: kind === 'position' && lookUp(props.shelf.positions, id)?.ahead === 'theirs',
+      check: record.check,
+      there: isThere(one),
+    }
+  }),
+)
+const at = computed(() => foundOf(place.value.at) ?? null)
+</script>
+
+<template>
+  <div class="shelf">
+    <RegionList class="regions" :shelf="shelf" />
+    <section class="list" aria-label="On the Shelf">
+      <header>
+        <h1>{{ region?.title ?? 'The Shelf' }}</h1>
+        <button
+          v-if="region && charts.chart"
+          type="button"
+          class="button primary"
+          @click="pull(region.title, wantedOfRegion(shelf, region.id))"
+        >
+          Bring all of it into the chart
+        </button>
+      </header>
+      <OwnShelf v-if="region && store.own.includes(region)" :region="region" @gone="go({ region: '', at: '' })" />
+      <ShelfUpdates :shelf="shelf" />
+      <p class="muted small">
+        Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what
+        says “check with your coach” is inferred or doubtful.
+      </p>
+      <p v-if="hidden" class="small kept">
+        {{ counted(hidden, 'finish', 'finishes') }} not for {{ charts.chart?.settings?.group }}: hidden.
+        <RouterLink to="/charts">Who trains, and showing them with a reason</RouterLink>
+      </p>
+      <ul>
+        <li v-for="row in rows" :key="row.key" :class="{ here: row.key === place.at }">
+          <button type="button" class="plain row" @click="go({ at: row.key })">
+            <span class="name" :class="[row.kind, { finish: row.isFinish, theirs: row.isTheirs }]">{{ row.name }}</span>
+            <span class="muted small">{{ row.hint }}<template v-if="row.there"> · in the chart</template></span>
+          </button>
+        </li>
+      </ul>
+      <p v-if="!rows.length" class="muted">
+        Nothing on the Shelf sounds like that. Try fewer words, or another region.
+      </p>
+      <p v-else-if="found.length > MAX_ENTRIES" class="muted small">
+        and {{ found.length - MAX_ENTRIES }} more: search, or choose a region.
+      </p>
+    </section>
+    <aside aria-label="In detail">
+      <ShelfEntry v-if="at" :key="place.at" :shelf="shelf" :found="at" @open="go({ at: keyOf($event) })" />
+      <RegionTalk v-else-if="region" :shelf="shelf" :region="region" @open="go({ at: keyOf($event) })" />
+      <p v-else class="muted">Choose an entry, or a region for its rules, its differences and its dangers.</p>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) minmax(320px, 420px);
+  height: 100%;
+}
+
+.list,
+aside {
+  padding: 14px 14px 60px;
+  overflow-y: auto;
+}
+
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 12px;
+}
+
+.kept {
+  color: var(--caution);
+}
+
+li {
+  border-top: 1px solid var(--line);
+}
+
+li.here {
+  background: var(--panel);
+}
+
+.row {
+  display: grid;
+  width: 100%;
+  padding: 5px 6px;
+}
+
+.row:hover {
+  background: var(--panel);
+}
+
+.name {
+  font: 650 17px/1.25 var(--label);
+}
+
+.name.position {
+  border-bottom: 3px solid var(--line-ours);
+  justify-self: start;
+}
+
+.name.theirs {
+  border-color: var(--theirs);
+}
+
+.name.reaction {
+  color: var(--theirs);
+}
+
+.name.finish {
+  justify-self: start;
+  padding: 0 10px;
+  border-radius: 10px;
+  background: var(--ink);
+  color: var(--panel);
+}
+
+aside {
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+}
+
+@media (width < 1100px) {
+  .shelf {
+    grid-template-columns: 180px minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) minmax(0, 1fr);
+  }
+
+  .regions {
+    grid-row: 1 / -1;
+  }
+
+  aside {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+</style>

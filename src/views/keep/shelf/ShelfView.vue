@@ -1,0 +1,12 @@
+<script setup lang="ts">
+import { useShelf } from '../../../stores/shelf'
+import ShelfSheet from './ShelfSheet.vue'
+
+const store = useShelf()
+void store.load()
+</script>
+
+<template>
+  <ShelfSheet v-if="store.shelf" :shelf="store.shelf" />
+  <p v-else class="muted" style="padding: 20px">Opening the Shelf …</p>
+</template>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import Fuse from 'fuse.js'
+import { computed, nextTick, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { hundred } from '../../components/figureText'
+import { bandsOf, type Band } from '../../core/chart/bands'
+import { addPosition, swapPositions } from '../../core/chart/edits/records'
+import { alsoSaid } from '../../core/sides/vocabulary'
+import type { Position } from '../../core/chart/position'
+import type { PositionId } from '../../core/chart/ids'
+import { positionFromName } from '../../core/notation/families'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import { useWorksheet } from './inspectors/sheet'
+
+/** The positions by band, with what each is worth; found by a few letters, made by naming one that is not there. */
+const props = withDefaults(defineProps<{ screen?: 'worksheet' | 'holds' }>(), { screen: 'worksheet' })
+const { chart, position } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const router = useRouter()
+const text = ref('')
+const KEYS = [
+  'name',
+  'aliases',
+  'family',
+  { name: 'said', getFn: ({ name, aliases = [] }: Position) => [name, ...aliases].flatMap(alsoSaid) },
+]
+const field = ref<HTMLInputElement>()
+const list = ref<HTMLElement>()
+
+const fuse = computed(() => new Fuse(chart.value.positions, { keys: KEYS, threshold: 0.35, ignoreLocation: true }))
+const found = computed(() =>
+  text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
+)
+const figures = computed(() => store.figures?.positions)
+const bands = computed(() => bandsOf(found.value, charts.chart?.settings?.slope?.bands))
+const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position as string) ?? []))
+
+async function open(id: PositionId) {
+  text.value = ''
+  await router.push(`/${props.screen}/${id}`)
+}
+
+async function add(name: string) {
+  let id: PositionId | undefined
+  charts.edit(`New position ${name}`, (draft) => (id = addPosition(draft, positionFromName(name))))
+  if (id) await open(id)
+}
+
+/** Alt and an arrow move a position up or down within its band. */
+async function onArrow(event: KeyboardEvent, band: Band, i: number) {
+  const other = band.positions[event.key === 'ArrowUp' ? i - 1 : i + 1]
+  if (!event.altKey || !other) return
+  event.preventDefault()
+  const { id, name } = band.positions[i]
+  charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
+  await nextTick()
+  list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()
+}
+
+function onEnter() {
+  const name = text.value.trim()
+  if (!name) return
+  if (found.value[0]) void open(found.value[0].id)
+  else void add(name)
+}
+
+defineExpose({ search: () => field.value?.focus() })
+</script>
+
+<template>
+  <nav ref="list" class="positions" aria-label="Positions">
+    <input
+      ref="field"
+      v-model="text"
+      class="field"
+      aria-label="Search or name a position"
+      placeholder="Search or name one ( / )"
+      maxlength="200"
+      @keydown.enter="onEnter"
+      @keydown.esc="text = ''"
+    />
+    <button v-if="text.trim()" type="button" class="button add" @click="add(text.trim())">
+      New position “{{ text.trim() }}”
+    </button>
+    <section v-for="band in bands" :key="band.key">
+      <h3>{{ band.name }}</h3>
+      <a
+        v-for="(one, i) in band.positions"
+        :key="one.id"
+        :href="`#/${screen}/${one.id}`"
+        :data-position="one.id"
+        :class="{ here: one.id === position?.id }"
+        :aria-current="one.id === position?.id ? 'page' : undefined"
+        @keydown.up="onArrow($event, band, i)"
+        @keydown.down="onArrow($event, band, i)"
+      >
+        <span>{{ one.name }}</span>
+        <svg v-if="loose.has(one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
+          <circle cx="7" cy="7" r="4.5" />
+        </svg>
+        <b v-if="figures">{{ hundred(figures[one.id]?.value ?? 0) }}</b>
+      </a>
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.positions {
+  padding: 12px 10px;
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+}
+
+.add {
+  width: 100%;
+  margin-top: 6px;
+}
+
+h3 {
+  margin: 12px 6px 2px;
+  font-size: 14px;
+  font-weight: 600;
+}
+
+a {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 4px 8px;
+  border-radius: 6px;
+  line-height: 1.25;
+  text-decoration: none;
+}
+
+a span {
+  flex: 1;
+}
+
+a:hover {
+  background: var(--panel);
+}
+
+.here,
+.here:hover {
+  background: var(--ours);
+  color: var(--ours-ink);
+}
+
+b {
+  font: 700 16px/1.2 var(--label);
+}
+
+svg {
+  flex: none;
+  width: 13px;
+  height: 13px;
+  fill: none;
+  stroke: var(--ring);
+  stroke-width: 2.4;
+}
+
+.here svg {
+  stroke: currentcolor;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import Fuse from 'fuse.js'
+import { computed, ref } from 'vue'
+import ComboList, { type Choice } from '../../../components/ComboList.vue'
+import { addReaction, meetReaction } from '../../../core/chart/edits/records'
+import type { ReactionId } from '../../../core/chart/ids'
+import type { Move } from '../../../core/chart/move'
+import { useCharts } from '../../../stores/charts'
+import { useWorksheet } from '../inspectors/sheet'
+
+/** Has a move meet a reaction: one that is charted already, or a new one. */
+const props = defineProps<{ move: Move; open?: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const { chart, nameOf, select } = useWorksheet()
+const charts = useCharts()
+const isPicking = ref(Boolean(props.open))
+const candidates = computed(() =>
+  chart.value.reactions.filter(({ id }) => props.move.tries.reactions?.[id] === undefined),
+)
+const fuse = computed(
+  () => new Fuse(candidates.value, { keys: ['name', 'aliases'], threshold: 0.3, ignoreLocation: true }),
+)
+
+function find(text: string): Choice[] {
+  const typed = text.trim()
+  const found = typed ? fuse.value.search(typed, { limit: 7 }).map(({ item }) => item) : candidates.value.slice(0, 7)
+  const choices = found.map(({ id, name, endsIn }): Choice => ({
+    key: id,
+    value: name,
+    id,
+    hint: `into ${nameOf(endsIn)}`,
+  }))
+  return typed ? [{ key: 'new', value: typed, id: null, hint: 'new reaction' }, ...choices] : choices
+}
+
+function pick({ id, value }: Choice) {
+  const { move } = props
+  let reaction = id as ReactionId
+  charts.edit(`${move.name} meets ${value}`, (draft) => {
+    if (id) meetReaction(draft, move.id, reaction)
+    else reaction = addReaction(draft, move.id, value, move.from)
+  })
+  close()
+  select(move.id, reaction)
+}
+
+function close() {
+  isPicking.value = false
+  emit('close')
+}
+</script>
+
+<template>
+  <div class="more">
+    <ComboList
+      v-if="isPicking"
+      floating
+      :label="`What do they do about ${move.name}?`"
+      :find="find"
+      @pick="pick"
+      @cancel="close"
+    />
+    <button
+      v-else
+      type="button"
+      class="button quiet"
+      :aria-label="`A reaction to ${move.name}`"
+      @click="isPicking = true"
+    >
+      + what they do
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.more {
+  padding-top: 2px;
+}
+
+.more .button {
+  min-height: 24px;
+  padding: 0 6px;
+  font-size: 14px;
+  margin-left: -6px;
+}
+</style>

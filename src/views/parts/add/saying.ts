@@ -1,0 +1,33 @@
+import { ref } from 'vue'
+import type { LineError } from '../../../core/notation/sayLines'
+import { sayLines } from '../../../core/notation/sayLines'
+import { counted } from '../../../components/figureText'
+import { useCharts } from '../../../stores/charts'
+import { useWorksheet } from '../inspectors/sheet'
+import { lookUp } from '../../../core/chart/lookUp'
+
+/** Says lines to the open position; keeps the first mistake to point at. */
+export function useSaying() {
+  const charts = useCharts()
+  const { chart, position, select } = useWorksheet()
+  const error = ref<LineError | null>(null)
+
+  /** Returns whether it was said. */
+  function say(text: string): boolean {
+    const { id } = position.value!
+    const trial = sayLines(structuredClone(chart.value), id, text)
+    error.value = trial.ok ? null : trial.errors[0]
+    if (!trial.ok || !trial.value.moves.length) return false
+    const { moves, created } = trial.value
+    const name = lookUp(chart.value.moves, moves[0])?.name ?? created[0]?.name ?? 'a move'
+    charts.edit(
+      moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`,
+      (draft) => void sayLines(draft, id, text),
+    )
+    if (created.length) charts.tell(`New: ${[...new Set(created.map((one) => one.name))].join(', ')}.`)
+    select(moves[0])
+    return true
+  }
+
+  return { error, say }
+}

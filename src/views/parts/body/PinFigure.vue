@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Hold } from '../../../core/chart/hold'
+import { holder } from '../../../core/chart/hold'
+import type { Person } from '../../../core/chart/words'
+import { figureOf } from '../../../core/body/body'
+import { HEIGHT, WIDTH } from '../../../core/body/poses'
+import type { Orientation } from '../../../core/sides/frames'
+
+/** Two outlines from the frame's fixed view, ours filled and theirs open, with numbered contacts joined to their words. */
+const props = defineProps<{
+  frame: string | undefined
+  orientation: Orientation
+  over: Person
+  holds: readonly Hold[]
+}>()
+const MARGIN = 190
+const root = ref<HTMLElement>()
+const { width } = useElementSize(root)
+/** Too narrow for words at both sides: they stand below. */
+const isNarrow = computed(() => width.value > 0 && width.value < 660)
+const figure = computed(() => figureOf(props))
+const left = computed(() => (isNarrow.value ? 0 : MARGIN))
+const box = computed(() => `${-left.value} 0 ${WIDTH + 2 * left.value} ${HEIGHT}`)
+
+/** The words, half at each side, from the top down in the order of their contacts, so that lines do not cross. */
+const words = computed(() => {
+  const marks = [...(figure.value?.marks ?? [])].sort((a, b) => a.at[0] - b.at[0])
+  const half = Math.ceil(marks.length / 2)
+  return [marks.slice(0, half), marks.slice(half)].flatMap((side, i) =>
+    side
+      .sort((a, b) => a.at[1] - b.at[1])
+      .map((mark, row) => ({ ...mark, isLeft: i === 0, y: (HEIGHT * (row + 0.7)) / (side.length + 0.4) })),
+  )
+})
+const layers = computed(() => {
+  const { over, ours, theirs, isBehind } = figure.value!
+  const [top, bottom] = over === 'ours' ? [ours, theirs] : [theirs, ours]
+  return isBehind
+    ? [
+        { body: top, parts: 'trunk' },
+        { body: bottom, parts: 'all' },
+        { body: top, parts: 'limbs' },
+      ]
+    : [
+        { body: bottom, parts: 'all' },
+        { body: top, parts: 'all' },
+      ]
+})
+const path = (points: readonly (readonly [number, number])[]) =>
+  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
+</script>
+
+<template>
+  <figure v-if="figure" ref="root" class="panel">
+    <svg
+      :viewBox="box"
+      role="img"
+      :aria-label="`Who holds whom: ${holds.map(({ name }) => name).join(', ') || 'nothing is held'}`"
+    >
+      <g v-if="figure.mat" class="mat">
+        <path :d="figure.mat === 'left' ? 'M262 30V214' : 'M58 30V214'" />
+        <text :x="figure.mat === 'left' ? 268 : 52" y="26" :text-anchor="figure.mat === 'left' ? 'start' : 'end'">
+          mat
+        </text>
+      </g>
+      <g v-for="({ body, parts }, i) in layers" :key="i" :class="[body.by, { top: i > 0 }]">
+        <g v-if="parts !== 'limbs'">
+          <path class="trunk edge" :d="`${path(body.trunk)}Z`" stroke-width="22" />
+          <path class="trunk inside" :d="`${path(body.trunk)}Z`" stroke-width="18" />
+          <circle class="head" :cx="body.head[0]" :cy="body.head[1]" r="16" />
+        </g>
+        <template v-if="parts !== 'trunk'">
+          <g v-for="(limb, k) in body.limbs" :key="k">
+            <path class="edge" :d="path(limb)" :stroke-width="k < 2 ? 13 : 16" />
+            <path class="inside" :d="path(limb)" :stroke-width="k < 2 ? 9 : 12" />
+          </g>
+        </template>
+      </g>
+      <g v-for="mark in words" :key="mark.hold.id" :class="['mark', holder(mark.hold)]">
+        <template v-if="!isNarrow">
+          <path class="lead" :d="`M${mark.at[0]} ${mark.at[1]}L${mark.isLeft ? -4 : WIDTH + 4} ${mark.y}`" />
+          <text :x="mark.isLeft ? -10 : WIDTH + 10" :y="mark.y + 5" :text-anchor="mark.isLeft ? 'end' : 'start'">
+            {{ mark.hold.name }}
+          </text>
+        </template>
+        <circle :cx="mark.at[0]" :cy="mark.at[1]" r="9" />
+        <text class="number" :x="mark.at[0]" :y="mark.at[1] + 4.5" text-anchor="middle">{{ mark.n }}</text>
+      </g>
+    </svg>
+    <ol v-if="isNarrow">
+      <li v-for="mark in figure.marks" :key="mark.hold.id">{{ mark.hold.name }}</li>
+    </ol>
+    <figcaption class="muted small">
+      Ours filled, theirs open; seen {{ figure.isBehind ? 'from the front' : 'from above' }}.
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+  padding: 10px 14px;
+}
+
+svg {
+  display: block;
+  width: 100%;
+  max-height: 300px;
+}
+
+.edge,
+.inside {
+  fill: none;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+
+.head {
+  stroke-width: 2;
+}
+
+.ours .edge,
+.ours .head {
+  stroke: var(--ours);
+}
+
+.ours .trunk.edge {
+  fill: var(--ours);
+}
+
+.ours .inside {
+  stroke: var(--ours-soft);
+}
+
+.ours .head,
+.ours .trunk.inside {
+  fill: var(--ours-soft);
+}
+
+.theirs .edge,
+.theirs .head {
+  stroke: var(--theirs);
+}
+
+.theirs .trunk.edge {
+  fill: var(--theirs);
+}
+
+.theirs .inside {
+  stroke: var(--panel);
+}
+
+.theirs .head,
+.theirs .trunk.inside {
+  fill: var(--panel);
+}
+
+.top {
+  opacity: 0.78;
+}
+
+.mat path {
+  stroke: var(--strong-line);
+  stroke-width: 4;
+}
+
+.mat text {
+  fill: var(--muted);
+  font: 600 14px var(--label);
+}
+
+.lead {
+  stroke: var(--strong-line);
+}
+
+.mark circle {
+  fill: var(--ink);
+  stroke: var(--panel);
+  stroke-width: 1.5;
+}
+
+.mark.theirs circle {
+  fill: var(--theirs);
+}
+
+.mark text {
+  fill: var(--ink);
+  font: 600 15px var(--label);
+}
+
+.mark .number {
+  fill: var(--panel);
+  font: 700 13px var(--label);
+}
+
+ol {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  padding-left: 22px;
+  font: 600 15px/1.3 var(--label);
+  list-style: decimal;
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, onUnmounted, ref, watch } from 'vue'
+import { changeText, costText, finer, hundred, share, signed } from '../../../components/figureText'
+import NetMark from '../../../components/NetMark.vue'
+import { NOTEWORTHY } from '../../../core/insight/nets'
+import { useAsking } from './ask'
+import type { Asked } from '../../../core/say/explanation'
+
+/** A figure that opens to what it is made of, and shows for a moment that it has changed. */
+const props = defineProps<{
+  value: number | null | undefined
+  asked: Asked
+  label: string
+  form?: 'value' | 'net' | 'cost' | 'share' | 'gain'
+}>()
+
+const { ask, anchor } = useAsking()
+const button = ref<HTMLButtonElement>()
+const text = computed(() => {
+  const value = props.value ?? 0
+  if (props.form === 'net') return signed(value)
+  if (props.form === 'cost') return costText(value)
+  if (props.form === 'gain') return changeText(value)
+  return props.form === 'share' ? share(value) : hundred(value)
+})
+const moved = ref<'up' | 'down' | null>(null)
+let timer: ReturnType<typeof setTimeout> | undefined
+
+watch(
+  () => props.value,
+  (now, before) => {
+    if (typeof now !== 'number' || typeof before !== 'number' || Math.abs(now - before) < 5e-5) return
+    moved.value = now > before ? 'up' : 'down'
+    clearTimeout(timer)
+    timer = setTimeout(() => (moved.value = null), 1600)
+  },
+)
+onUnmounted(() => clearTimeout(timer))
+</script>
+
+<template>
+  <button
+    v-if="typeof value === 'number'"
+    ref="button"
+    type="button"
+    class="plain figure"
+    :class="moved"
+    :aria-expanded="anchor === button"
+    :aria-label="`${label}: ${text} per hundred. What is it made of?`"
+    :title="`${label}: ${finer(value)} per hundred`"
+    @click="ask(asked, button!)"
+  >
+    <NetMark v-if="form === 'net'" :net="value" :noteworthy="NOTEWORTHY" />
+    <span v-else class="number">{{ text }}</span>
+  </button>
+  <span v-else class="muted" :title="`${label}: cannot be tried from here`">–</span>
+</template>
+
+<style scoped>
+.figure {
+  border-radius: 4px;
+  padding: 1px 4px;
+  min-width: 28px;
+  text-align: right;
+  transition: background-color 0.5s;
+}
+
+.figure:hover {
+  background: color-mix(in srgb, var(--line) 60%, transparent);
+}
+
+.figure.up,
+.figure.down {
+  background: var(--moved);
+}
+</style>

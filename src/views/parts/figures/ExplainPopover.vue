@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { onClickOutside, onKeyStroke } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { finer } from '../../../components/figureText'
+import { useFigures } from '../../../stores/figures'
+import { useAsking } from './ask'
+import { conditions } from '../../../core/say/explanation'
+
+const { anchor, answer, close } = useAsking()
+const figures = useFigures()
+const box = ref<HTMLElement>()
+const isOpen = computed(() => anchor.value !== null && answer.value !== null)
+const sum = computed(() => (answer.value?.rows ?? []).reduce((total, { chance, value }) => total + chance * value, 0))
+
+onClickOutside(box, () => isOpen.value && (anchor.value = null), { ignore: [anchor] })
+onKeyStroke('Escape', () => isOpen.value && close())
+</script>
+
+<template>
+  <el-popover
+    :visible="isOpen"
+    :virtual-ref="anchor ?? undefined"
+    virtual-triggering
+    :width="430"
+    placement="bottom-end"
+    :persistent="false"
+  >
+    <section v-if="answer" ref="box" class="made-of" role="dialog" :aria-label="`What ${answer.title} is made of`">
+      <h2>{{ answer.title }}</h2>
+      <p class="muted">{{ answer.plan }}</p>
+      <table>
+        <thead class="readers-only">
+          <tr>
+            <th>what</th>
+            <th>of 100</th>
+            <th>worth</th>
+            <th>adds</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(row, i) in answer.rows" :key="i">
+            <td>{{ row.text }}</td>
+            <td>{{ answer.isDifference ? '' : `${finer(row.chance)} ×` }}</td>
+            <td>{{ answer.isDifference ? '' : finer(row.value) }}</td>
+            <td>{{ finer(row.chance * row.value) }}</td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <td colspan="3">per hundred exchanges</td>
+            <td>{{ finer(sum) }}</td>
+          </tr>
+        </tfoot>
+      </table>
+      <p v-if="figures.scenario" class="muted small">{{ conditions(figures.scenario) }}</p>
+    </section>
+  </el-popover>
+</template>
+
+<style scoped>
+.made-of {
+  display: grid;
+  gap: 8px;
+  color: var(--ink);
+  font-size: 15px;
+  text-align: left;
+  word-break: normal;
+}
+
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+
+td {
+  padding: 3px 0 3px 10px;
+  border-top: 1px solid var(--line);
+  text-align: right;
+  white-space: nowrap;
+}
+
+td:first-child {
+  padding-left: 0;
+  text-align: left;
+  white-space: normal;
+}
+
+tfoot td {
+  border-top: 2px solid var(--strong-line);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { setGate } from '../../../core/chart/edits/checkpoints'
+import { holder } from '../../../core/chart/hold'
+import type { Checkpoint, Move } from '../../../core/chart/move'
+import { useCharts } from '../../../stores/charts'
+import { useWorksheet } from './sheet'
+
+/** The release gate in holds, so that a run can be checked for it: do not let go of one before the other is on. */
+const props = defineProps<{ move: Move; checkpoint: Checkpoint }>()
+const { chart } = useWorksheet()
+const charts = useCharts()
+const ours = computed(() => (chart.value.holds ?? []).filter((hold) => holder(hold) === 'ours'))
+/** Chosen while the other is not yet. */
+const draft = ref({ hold: '', next: '' })
+const gate = computed(() => ({ ...draft.value, ...props.checkpoint.gate }))
+
+function set(part: 'hold' | 'next', id: string) {
+  draft.value = { ...gate.value, [part]: id }
+  const { hold, next } = draft.value
+  charts.edit(`Gate of ${props.move.name}`, (chart) => setGate(chart, props.move.id, props.checkpoint.id, hold, next))
+}
+</script>
+
+<template>
+  <p v-if="ours.length" class="small">
+    <label v-for="part in ['hold', 'next'] as const" :key="part">
+      <span class="muted">{{ part === 'hold' ? 'do not let go of' : 'before there is' }}</span>
+      <select class="field" :value="gate[part]" @change="set(part, ($event.target as HTMLSelectElement).value)">
+        <option value="">none</option>
+        <option v-for="{ id, name } in ours" :key="id" :value="id">{{ name }}</option>
+      </select>
+    </label>
+  </p>
+</template>
+
+<style scoped>
+label {
+  display: grid;
+  grid-template-columns: 104px minmax(0, 1fr);
+  gap: 6px;
+  align-items: center;
+}
+
+.field {
+  min-height: 28px;
+  font-size: 15px;
+}
+</style>

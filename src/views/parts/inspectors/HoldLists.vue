@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { holder } from '../../../core/chart/hold'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { HoldField } from './holdFields'
+import { useWorksheet } from './sheet'
+
+/** What a move or a reaction does with holds; nothing of it where the chart has no holds. */
+const props = defineProps<{
+  record: { [Field in HoldField['field']]?: readonly string[] }
+  fields: readonly HoldField[]
+}>()
+const emit = defineEmits<{ change: [field: HoldField['field'], ids: string[]] }>()
+const { chart } = useWorksheet()
+
+const lists = computed(() =>
+  props.fields.flatMap(({ field, of, says }) => {
+    const ids = props.record[field] ?? []
+    const known = (chart.value.holds ?? []).filter((hold) => holder(hold) === of)
+    const others = known.filter(({ id }) => !ids.includes(id))
+    return known.length ? [{ field, says, others, on: ids.flatMap((id) => lookUp(chart.value.holds, id) ?? []) }] : []
+  }),
+)
+const said = computed(() =>
+  lists.value
+    .filter(({ on }) => on.length)
+    .map(({ says, on }) => `${says} ${on.map(({ name }) => name).join(', ')}`)
+    .join('; '),
+)
+
+function add(field: HoldField['field'], select: HTMLSelectElement) {
+  const id = select.value
+  select.value = ''
+  if (id) emit('change', field, [...(props.record[field] ?? []), id])
+}
+
+function remove(field: HoldField['field'], id: string) {
+  emit(
+    'change',
+    field,
+    (props.record[field] ?? []).filter((other) => other !== id),
+  )
+}
+</script>
+
+<template>
+  <details v-if="lists.length" class="across">
+    <summary class="label">
+      Holds: <span>{{ said || 'none' }}</span>
+    </summary>
+    <div v-for="{ field, says, on, others } in lists" :key="field" class="list">
+      <span class="small muted">{{ says }}</span>
+      <span v-for="{ id, name } in on" :key="id" class="hold">
+        {{ name }}
+        <button type="button" class="plain" :aria-label="`No longer ${says}: ${name}`" @click="remove(field, id)">
+          ×
+        </button>
+      </span>
+      <select
+        class="field"
+        :aria-label="`A hold that it ${says}`"
+        @change="add(field, $event.target as HTMLSelectElement)"
+      >
+        <option value="">+ hold</option>
+        <option v-for="{ id, name } in others" :key="id" :value="id">{{ name }}</option>
+      </select>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+summary span {
+  color: var(--ink);
+}
+
+.list {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
+  align-items: center;
+  padding: 4px 0;
+}
+
+.list > :first-child {
+  flex: 0 0 100%;
+}
+
+.hold {
+  padding: 1px 8px;
+  border-radius: 10px;
+  background: var(--ours-soft);
+  font: 600 15px/1.3 var(--label);
+}
+
+.field {
+  width: 96px;
+  min-height: 26px;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import InlineText from '../../../components/InlineText.vue'
+import NotesField from '../../../components/NotesField.vue'
+import SecondsField from '../../../components/SecondsField.vue'
+import { moveIn } from '../../../core/chart/edits/find'
+import { setHolds } from '../../../core/chart/edits/holds'
+import { holder } from '../../../core/chart/hold'
+import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
+import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
+import { KINDS } from '../../../core/chart/words'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import CheckpointList from './CheckpointList.vue'
+import GoverningList from './GoverningList.vue'
+import HazardNote from './HazardNote.vue'
+import HoldLists from './HoldLists.vue'
+import ProbeNote from './ProbeNote.vue'
+import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
+import UsesField from './UsesField.vue'
+import TurnsField from './TurnsField.vue'
+import { useWorksheet } from './sheet'
+
+/** A move in detail: where it leads, how long it takes, what must be true in which order, and its danger. */
+const props = defineProps<{ move: Move }>()
+const { chart, nameOf } = useWorksheet()
+const charts = useCharts()
+const figures = useFigures()
+const router = useRouter()
+const stalls = computed(() => props.move.stallsIn ?? '')
+
+function set(label: string, change: (move: Move) => void) {
+  charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
+}
+
+function toggleTag(tag: string) {
+  set('What it is for the rules', (draft) => {
+    const others = (draft.tags ?? []).filter((one) => one !== tag)
+    const tags = draft.tags?.includes(tag) ? others : [...others, tag]
+    if (tags.length) draft.tags = tags
+    else delete draft.tags
+  })
+}
+
+/** Only their holds take from what we can do. */
+const theyHold = computed(() => chart.value.holds?.some((hold) => holder(hold) === 'theirs'))
+
+function setUses(uses: string[]) {
+  set('What it uses', (draft) => {
+    if (uses.length) draft.uses = uses
+    else delete draft.uses
+  })
+}
+
+function setList(field: HoldField['field'], ids: string[]) {
+  const { id, name } = props.move
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, moveIn(draft, id), field, ids))
+}
+
+async function setFrom(from: string) {
+  const { id, name } = props.move
+  charts.edit(`Move ${name}`, (draft) => (moveIn(draft, id).from = from as Move['from']))
+  await router.push({ path: `/worksheet/${from}`, query: { move: id } })
+}
+
+function setTo(to: string) {
+  set('Landing', (move) => {
+    move.to = to as Move['to']
+    if (to === 'finish') move.kind = 'submission'
+  })
+}
+
+function setStalls(place: string) {
+  set('Stalling', (move) => {
+    if (place) move.stallsIn = place as Move['stallsIn']
+    else delete move.stallsIn
+  })
+}
+
+function setAliases(text: string) {
+  const aliases = text
+    .split(',')
+    .map((alias) => alias.trim())
+    .filter(Boolean)
+  set('Other names', (move) => {
+    if (aliases.length) move.aliases = aliases
+    else delete move.aliases
+  })
+}
+</script>
+
+<template>
+  <div class="inspector">
+    <header>
+      <h2>{{ move.name }}</h2>
+      <p class="muted small">from {{ nameOf(move.from) }}</p>
+    </header>
+    <CheckpointList :move="move" />
+    <GoverningList :move="move" />
+    <HazardNote :move="move" @set="(hazard) => set('Caution', (draft) => (draft.hazard = hazard))" />
+    <div class="fields">
+      <label class="across"
+        ><span class="label">Tried from</span>
+        <select class="field" :value="move.from" @change="setFrom(($event.target as HTMLSelectElement).value)">
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label class="across"
+        ><span class="label">Lands in</span>
+        <select class="field" :value="move.to" @change="setTo(($event.target as HTMLSelectElement).value)">
+          <option value="finish">a finish</option>
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <label class="across"
+        ><span class="label">If nothing comes of it</span>
+        <select class="field" :value="stalls" @change="setStalls(($event.target as HTMLSelectElement).value)">
+          <option value="">we are still here</option>
+          <option value="caught">they finish us</option>
+          <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
+            {{ name }}
+          </option>
+        </select>
+      </label>
+      <label
+        ><span class="label">Kind</span>
+        <select
+          class="field"
+          :value="move.kind"
+          @change="set('Kind', (draft) => (draft.kind = ($event.target as HTMLSelectElement).value as Move['kind']))"
+        >
+          <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
+        </select>
+      </label>
+      <SecondsField
+        :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
+        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @refuse="(reason) => charts.tell(reason, 'warning')"
+      />
+      <div class="across">
+        <span class="label">Other names</span>
+        <InlineText
+          :value="(move.aliases ?? []).join(', ')"
+          label="Other names, with commas"
+          placeholder="none"
+          @change="setAliases"
+        />
+      </div>
+      <UsesField v-if="theyHold" who="We" :uses="move.uses ?? []" @change="setUses" />
+      <HoldLists :record="move" :fields="HOLDS_OF_MOVE" @change="setList" />
+      <TurnsField :move="move" />
+      <details class="across">
+        <summary class="label">
+          For the rules:
+          <span>{{
+            (move.tags ?? []).map((tag) => RULE_TAGS[tag as RuleTag] ?? tag).join(', ') || 'nothing in particular'
+          }}</span>
+        </summary>
+        <label v-for="(says, tag) in RULE_TAGS" :key="tag" class="tag">
+          <input type="checkbox" :checked="move.tags?.includes(tag)" @change="toggleTag(tag)" /> {{ says }}
+        </label>
+      </details>
+      <ProbeNote v-if="figures.scenario?.probe" :move="move" />
+      <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+    </div>
+  </div>
+</template>
+
+<style scoped src="./inspector.css"></style>
+
+<style scoped>
+summary span {
+  color: var(--ink);
+}
+
+.tag {
+  display: block;
+  font-size: 15px;
+}
+</style>

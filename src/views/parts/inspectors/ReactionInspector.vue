@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { costText, counted, share } from '../../../components/figureText'
+import NotesField from '../../../components/NotesField.vue'
+import SecondsField from '../../../components/SecondsField.vue'
+import { reactionIn } from '../../../core/chart/edits/find'
+import { removeReaction } from '../../../core/chart/edits/records'
+import type { Move } from '../../../core/chart/move'
+import { DEFAULT_REACTION_SECONDS, type Reaction } from '../../../core/chart/reaction'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../figures/AskedFigure.vue'
+import { setHolds } from '../../../core/chart/edits/holds'
+import HoldLists from './HoldLists.vue'
+import { HOLDS_OF_REACTION, type HoldField } from './holdFields'
+import { useTokens } from './tokens'
+import UsesField from './UsesField.vue'
+import { useWorksheet } from './sheet'
+
+/** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
+const props = defineProps<{ reaction: Reaction; move?: Move }>()
+const { chart, position, select } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+
+const { said } = useTokens(() => props.move?.from)
+const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reaction.id))
+const by = computed(() => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reaction.id] !== undefined))
+const asked = computed(() => ({
+  move: props.move?.id ?? null,
+  position: position.value!.id,
+  reaction: props.reaction.id,
+}))
+
+function set(label: string, change: (reaction: Reaction) => void) {
+  charts.edit(`${label} of ${props.reaction.name}`, (draft) => change(reactionIn(draft, props.reaction.id)))
+}
+
+function toggleBreak(id: string, isBroken: boolean) {
+  set('Broken checkpoint', (reaction) => {
+    const others = (reaction.breaks ?? []).filter((one) => one !== id)
+    const breaks = isBroken ? [...others, id] : others
+    if (breaks.length) reaction.breaks = breaks
+    else delete reaction.breaks
+  })
+}
+
+function setUses(uses: string[]) {
+  set('What it uses', (reaction) => {
+    if (uses.length) reaction.uses = uses
+    else delete reaction.uses
+  })
+}
+
+function setList(field: HoldField['field'], ids: string[]) {
+  const { id, name } = props.reaction
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, reactionIn(draft, id), field, ids))
+}
+
+function remove() {
+  const { id, name } = props.reaction
+  select(props.move?.id)
+  charts.edit(`Remove ${name} everywhere`, (draft) => removeReaction(draft, id))
+  charts.tell(`Removed ${name} everywhere.`)
+}
+</script>
+
+<template>
+  <div class="inspector">
+    <header>
+      <h2>{{ reaction.name }}</h2>
+      <p class="muted small">{{ move ? `they do it to ${move.name}` : 'they do it while we hold still' }}</p>
+    </header>
+    <table v-if="met" class="small">
+      <tbody>
+        <tr>
+          <td>Better or worse than if nothing had come of it</td>
+          <td><AskedFigure :value="met.net" form="net" :asked="{ of: 'net', ...asked }" label="Net" /></td>
+        </tr>
+        <tr>
+          <td>Worth once they have done it</td>
+          <td><AskedFigure :value="met.value" :asked="{ of: 'met', ...asked }" label="Worth" /></td>
+        </tr>
+        <tr>
+          <td>Worth if we let it happen</td>
+          <td>
+            <AskedFigure :value="met.concede" :asked="{ of: 'concede', ...asked }" label="Worth of letting it happen" />
+          </td>
+        </tr>
+        <tr>
+          <td>So our answer saves</td>
+          <td>
+            <b>{{ costText(met.saves) }}</b>
+          </td>
+        </tr>
+        <tr>
+          <td>Met in 100 exchanges</td>
+          <td>
+            <b>{{ share(met.visits) }}</b> times
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="fields">
+      <label class="across"
+        ><span class="label">Ends in</span>
+        <select
+          class="field"
+          :value="reaction.endsIn"
+          @change="
+            set('End', (draft) => (draft.endsIn = ($event.target as HTMLSelectElement).value as Reaction['endsIn']))
+          "
+        >
+          <option value="caught">they finish us</option>
+          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </label>
+      <SecondsField
+        :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
+        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @refuse="(reason) => charts.tell(reason, 'warning')"
+      />
+      <UsesField :uses="reaction.uses ?? []" @change="setUses" />
+      <HoldLists :record="reaction" :fields="HOLDS_OF_REACTION" @change="setList" />
+      <NotesField :value="reaction.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+    </div>
+    <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
+      <h3>It works when this is missing</h3>
+      <label v-for="checkpoint in move.checkpoints" :key="checkpoint.id" class="check">
+        <input
+          type="checkbox"
+          :checked="reaction.breaks?.includes(checkpoint.id)"
+          @change="toggleBreak(checkpoint.id, ($event.target as HTMLInputElement).checked)"
+        />
+        <span>{{ said(checkpoint.text) }}</span>
+      </label>
+    </section>
+    <p class="muted small">
+      {{ by.length ? `Met by ${by.map(({ name }) => name).join(', ')}.` : '' }}
+      <button v-if="by.length > 1" type="button" class="button quiet" @click="remove">
+        Remove from all {{ counted(by.length, 'move') }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped src="./inspector.css"></style>
+
+<style scoped>
+td {
+  padding: 3px 0;
+  border-top: 1px solid var(--line);
+}
+
+td:last-child {
+  padding-left: 10px;
+  text-align: right;
+  white-space: nowrap;
+}
+
+.check {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { moveIn } from '../../../core/chart/edits/find'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Move } from '../../../core/chart/move'
+import { frameOf } from '../../../core/sides/frames'
+import { sidesDisagree, turnConcerns, TURN_IDS, TURNS, turnsOf, type Turn } from '../../../core/sides/turns'
+import { useCharts } from '../../../stores/charts'
+import { useWorksheet } from './sheet'
+
+/** What a move does to the sides, where its position has a frame that knows them. */
+const props = defineProps<{ move: Move }>()
+const { chart } = useWorksheet()
+const charts = useCharts()
+const facts = computed(() => frameOf(lookUp(chart.value.positions, props.move.from)?.frame)?.facts ?? [])
+const keys = computed(() => facts.value.map(({ key }) => key))
+/** Those that change a fact of this frame. */
+const turns = computed(() => TURN_IDS.filter((turn) => turnConcerns(turn).some((key) => keys.value.includes(key))))
+const wrong = computed(() => sidesDisagree(chart.value, props.move))
+
+function toggle(turn: Turn, isOn: boolean) {
+  charts.edit(`Sides of ${props.move.name}`, (draft) => {
+    const record = moveIn(draft, props.move.id)
+    const turns = { ...record.turns }
+    if (isOn) turns[turn] = true
+    else delete turns[turn]
+    if (Object.keys(turns).length) record.turns = turns
+    else delete record.turns
+  })
+}
+
+function setAcross(isAcross: boolean) {
+  charts.edit(`Sides of ${props.move.name}`, (draft) => {
+    const record = moveIn(draft, props.move.id)
+    if (isAcross) record.across = true
+    else delete record.across
+  })
+}
+</script>
+
+<template>
+  <div v-if="turns.length || keys.includes('near')" class="across turns">
+    <span class="label">What it does to the sides</span>
+    <label v-for="turn in turns" :key="turn">
+      <input
+        type="checkbox"
+        :checked="turnsOf(move).includes(turn)"
+        @change="toggle(turn, ($event.target as HTMLInputElement).checked)"
+      />
+      {{ TURNS[turn].says }}
+    </label>
+    <label v-if="keys.includes('near')">
+      <input type="checkbox" :checked="move.across" @change="setAcross(($event.target as HTMLInputElement).checked)" />
+      goes across to the other side
+    </label>
+    <p v-for="one in wrong" :key="one.ask" class="wrong small">
+      {{ one.ask[0].toUpperCase() + one.ask.slice(1) }}: {{ one.brings }} after this move, {{ one.landing }} where it
+      lands. Say what it does, or change the landing.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.turns label {
+  display: block;
+  font-size: 15px;
+}
+
+.wrong {
+  color: var(--leak);
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { CAPABILITY_IDS, capabilityWords } from '../../../core/holds/limbWords'
+
+/** What one must be able to do for it: holds of the other that take one of these away hinder it. */
+const props = withDefaults(defineProps<{ uses: readonly string[]; who?: 'They' | 'We' }>(), { who: 'They' })
+const emit = defineEmits<{ change: [uses: string[]] }>()
+const all = computed(() => [...new Set([...CAPABILITY_IDS, ...props.uses])])
+
+function toggle(capability: string) {
+  const { uses } = props
+  emit('change', uses.includes(capability) ? uses.filter((one) => one !== capability) : [...uses, capability])
+}
+</script>
+
+<template>
+  <details class="across">
+    <summary class="label">
+      {{ who }} must: <span>{{ uses.map(capabilityWords).join(', ') || 'nothing in particular' }}</span>
+    </summary>
+    <label v-for="capability in all" :key="capability">
+      <input type="checkbox" :checked="uses.includes(capability)" @change="toggle(capability)" />
+      {{ capabilityWords(capability) }}
+    </label>
+  </details>
+</template>
+
+<style scoped>
+summary span {
+  color: var(--ink);
+}
+
+label {
+  display: block;
+  font-size: 15px;
+}
+</style>

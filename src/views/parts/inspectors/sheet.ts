@@ -1,0 +1,157 @@
+import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { letterOf, type TryPart } from '../../../components/tryParts'
+import { changedSince, touchesPlan } from '../../../core/chart/changes'
+import type { Chart } from '../../../core/chart/chart'
+import { partCount, partsOf, setTries, withPart, type Part, type TriesOwner } from '../../../core/chart/edits/tries'
+import type { MoveId, ReactionId } from '../../../core/chart/ids'
+import type { Move } from '../../../core/chart/move'
+import type { Position } from '../../../core/chart/position'
+import type { Reaction } from '../../../core/chart/reaction'
+import { comesToSomething, type Tries } from '../../../core/chart/tries'
+import { lookUp } from '../../../core/chart/lookUp'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+
+interface Worksheet {
+  chart: ComputedRef<Chart>
+  position: ComputedRef<Position | undefined>
+  moves: ComputedRef<Move[]>
+  /** What the inspector shows; and whether an answer is to be picked at once. */
+  selected: ComputedRef<{ move?: Move; reaction?: Reaction; picksAnswer: boolean }>
+  letters: ComputedRef<Map<string, string>>
+  /** How many moves meet a reaction. */
+  timesMet: ComputedRef<Map<string, number>>
+  nameOf(place: string): string
+  select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
+  setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string): void
+  stripOf(tries: Tries): TryPart[]
+}
+
+const KEY: InjectionKey<Worksheet> = Symbol('worksheet')
+
+/** What is looked at: a position, and perhaps a move and a reaction. */
+interface LooksAt {
+  position(): string | undefined
+  move(): string | undefined
+  reaction(): string | undefined
+  picksAnswer(): boolean
+  select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
+}
+
+/** What the Worksheet looks at is in the address, so that a link leads to it and Back returns. */
+export function provideWorksheet(): Worksheet {
+  const route = useRoute()
+  const router = useRouter()
+  const figures = useFigures()
+  const word = (value: unknown) => (typeof value === 'string' && value ? value : undefined)
+  const sheet = provideSheet({
+    position: () => word(route.params.position) ?? figures.scenario?.start,
+    move: () => word(route.query.move),
+    reaction: () => word(route.query.reaction),
+    picksAnswer: () => route.query.answer === '1',
+    select(move, reaction, picksAnswer = false) {
+      const query = {
+        ...(move ? { move } : {}),
+        ...(reaction ? { reaction } : {}),
+        ...(picksAnswer ? { answer: '1' } : {}),
+      }
+      void router.replace({ path: `/worksheet/${sheet.position.value?.id ?? ''}`, query })
+    },
+  })
+  return sheet
+}
+
+/** What the parts of a sheet share; other screens show some of the same parts of what they look at. */
+export function provideSheet(looksAt: LooksAt): Worksheet {
+  const charts = useCharts()
+  const chart = useSteadyChart()
+  const position = computed(() => {
+    const { positions } = chart.value
+    return lookUp(positions, looksAt.position()) ?? positions[0]
+  })
+  const moves = computed(() => chart.value.moves.filter(({ from }) => from === position.value?.id))
+  const selected = computed(() => ({
+    move: moves.value.find(({ id }) => id === looksAt.move()),
+    reaction: lookUp(chart.value.reactions, looksAt.reaction()),
+    picksAnswer: looksAt.picksAnswer(),
+  }))
+  const { select } = looksAt
+
+  const letters = computed(() => {
+    const met = [
+      ...moves.value.flatMap(({ tries }) => Object.keys(tries.reactions ?? {})),
+      ...Object.keys(position.value?.unprompted?.reactions ?? {}),
+    ]
+    return new Map([...new Set(met)].map((id, i) => [id, letterOf(i)]))
+  })
+
+  const timesMet = computed(() => {
+    const times = new Map<string, number>()
+    for (const { tries } of chart.value.moves) {
+      for (const id in tries.reactions) times.set(id, (times.get(id) ?? 0) + 1)
+    }
+    return times
+  })
+
+  function nameOf(place: string): string {
+    if (place === 'finish') return 'a finish'
+    if (place === 'caught') return 'they finish us'
+    return lookUp(chart.value.positions, place)?.name ?? place
+  }
+
+  function stripOf(tries: Tries): TryPart[] {
+    return partsOf(tries).map((part) => ({
+      key: keyOf(part),
+      kind: part.part,
+      count: partCount(tries, part),
+      ...named(part),
+    }))
+  }
+
+  function named(part: Part): { label: string; letter?: string } {
+    if (part.part === 'lands') return { label: 'lands' }
+    if (part.part === 'stalls') return { label: 'nothing' }
+    if (part.part === 'elsewhere') return { label: `ends in ${nameOf(part.place)}` }
+    const label = lookUp(chart.value.reactions, part.reaction)?.name ?? part.reaction
+    return { label, letter: letters.value.get(part.reaction) ?? '·' }
+  }
+
+  function setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) {
+    const parts = new Map(partsOf(tries).map((part) => [keyOf(part), part]))
+    const next = Object.entries(counts).reduce((all, [key, count]) => withPart(all, parts.get(key)!, count), tries)
+    if (!comesToSomething(next)) return charts.tell('At least one try must land or meet a reaction.', 'warning')
+    const strip = owner.of === 'move' ? owner.move : `${owner.answer.reaction} ${owner.answer.move}`
+    charts.edit(`Tries of ${label}`, (draft) => setTries(draft, owner, next), join && `${strip} ${join}`)
+  }
+
+  const worksheet = { chart, position, moves, selected, letters, timesMet, nameOf, select, setCounts, stripOf }
+  provide(KEY, worksheet)
+  return worksheet
+}
+
+export function useWorksheet(): Worksheet {
+  return inject(KEY)!
+}
+
+/** The open chart, as the same object while only the scenario changes: nothing is drawn again before new figures. */
+export function useSteadyChart(): ComputedRef<Chart> {
+  const charts = useCharts()
+  return computed((before) => {
+    const now = charts.chart!
+    return before && !touchesPlan(changedSince(before, now)) ? before : now
+  })
+}
+
+const keyOf = (part: Part) =>
+  part.part === 'reaction'
+    ? `reaction ${part.reaction}`
+    : part.part === 'elsewhere'
+      ? `elsewhere ${part.place}`
+      : part.part
+
+/** Arrow keys go from row to row, in the order in which they are read. */
+export function goToRow(from: HTMLElement, by: 1 | -1): void {
+  const rows = [...document.querySelectorAll<HTMLElement>('[data-row]')]
+  rows[rows.indexOf(from) + by]?.focus()
+}

@@ -1,0 +1,23 @@
+import { clockText } from '../../../components/figureText'
+import type { Chart } from '../../../core/chart/chart'
+import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
+import { lookUp } from '../../../core/chart/lookUp'
+import { scenarioOf } from '../../../core/game/scenario'
+
+/** What every number on a printed sheet depends on, in one line. */
+export function scenarioLine(chart: Chart, isFlipped: boolean): string {
+  const { start, goal, seconds, sharpness, objective, breakUp, rules, probe } = scenarioOf(chart)
+  const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
+  return [
+    chart.title,
+    `from ${lookUp(chart.positions, start)?.name ?? ''}`,
+    ...(goal.length ? [`to ${goal.map((id) => lookUp(chart.positions, id)?.name).join(' or ')}`] : []),
+    seconds === null ? 'no clock' : clockText(seconds),
+    `they read us ${Math.round(sharpness * 100)} %`,
+    breakUp === null ? 'never breaks up' : `breaks up after ${breakUp} s`,
+    objective === 'finish' ? 'only finishes count' : 'finish and position count',
+    ...(probe ? ['moves may be only shown'] : []),
+    ...(ruleSet ? [`rules: ${ruleSet.name}`] : []),
+    isFlipped ? 'the other side' : 'side as charted',
+  ].join(' · ')
+}

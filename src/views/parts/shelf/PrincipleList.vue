@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import type { Governing } from '../../../core/shelf/principles'
+
+/** Principles with a move: those that govern it, and those to which it is an exception, with the reason. */
+defineProps<{ governing: readonly Governing[] }>()
+</script>
+
+<template>
+  <section v-if="governing.length" aria-label="Principles">
+    <h3>Always</h3>
+    <ul>
+      <li v-for="{ principle, exception } in governing" :key="principle.id" :title="principle.why">
+        <template v-if="exception"
+          ><s>{{ principle.says }}</s> <span class="small muted">not here: {{ exception }}</span></template
+        >
+        <template v-else>{{ principle.says }}</template>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { changeText } from '../../../components/figureText'
+import { chooseWay, keepAllWays } from '../../../core/chart/edits/ways'
+import type { Worths } from '../../../core/insight/figures'
+import { wayOf } from '../../../core/shelf/decisions'
+import type { Shelf, Variant, View } from '../../../core/shelf/shelf'
+import { useCharts } from '../../../stores/charts'
+import CheckMark from './CheckMark.vue'
+
+/** A question on which schools differ, each way with its reason; the coach chooses one, or keeps them all. */
+const props = defineProps<{
+  shelf: Shelf
+  variant: Variant
+  /** What the start would be worth with one way only, against now, by `variant view`; absent where it is not tried out. */
+  worths?: Map<string, Worths | null>
+  now?: { start: number; position: number }
+}>()
+const charts = useCharts()
+const chosen = computed(() => charts.chart?.settings?.ways?.find((way) => way.variant === props.variant.id)?.view)
+
+function choose(view: View) {
+  charts.edit('Choose a way', (draft) => chooseWay(draft, wayOf(draft, props.shelf, props.variant, view)))
+}
+const keepAll = () => charts.edit('Keep all ways', (draft) => keepAllWays(draft, props.variant.id))
+
+const worthOf = (view: View) => {
+  const worth = props.worths?.get(`${props.variant.id} ${view.id}`)
+  if (!worth || !props.now) return ''
+  const [start, here] = [worth.start - props.now.start, worth.position - props.now.position].map(changeText)
+  return `only this: ${here} here, ${start}`
+}
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ variant.question }} <CheckMark v-if="variant.check" /></legend>
+    <div v-for="view in variant.views" :key="view.id" class="view" :class="{ ours: chosen === view.id }">
+      <p>
+        {{ view.says }}
+        <span v-if="view.because" class="muted small">{{ view.because }}</span>
+      </p>
+      <span v-if="worthOf(view)" class="small worth" title="What the start would be worth more or less">{{
+        worthOf(view)
+      }}</span>
+      <button
+        v-if="charts.chart"
+        type="button"
+        class="button quiet"
+        :aria-pressed="chosen === view.id"
+        :aria-label="`Our way: ${view.says}`"
+        @click="chosen === view.id ? keepAll() : choose(view)"
+      >
+        {{ chosen === view.id ? 'our way' : 'choose' }}
+      </button>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  margin: 0;
+  padding: 8px 0 6px;
+  border: 0;
+  border-top: 1px solid var(--line);
+}
+
+legend {
+  float: left;
+  width: 100%;
+  padding: 0;
+  font: 700 16px/1.3 var(--label);
+}
+
+.view {
+  clear: both;
+  display: flex;
+  gap: 10px;
+  align-items: start;
+  padding: 3px 0 3px 10px;
+  border-left: 3px solid var(--line);
+}
+
+.view.ours {
+  border-color: var(--ours);
+}
+
+.view p {
+  flex: 1;
+  min-width: 0;
+}
+
+.view p .small {
+  display: block;
+}
+
+.worth {
+  white-space: nowrap;
+  font-family: var(--label);
+}
+
+[aria-pressed='true'] {
+  color: var(--ours);
+  font-weight: 700;
+}
+</style>

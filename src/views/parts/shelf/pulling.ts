@@ -1,0 +1,67 @@
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { lookUp } from '../../../core/chart/lookUp'
+import { inChart, type Found } from '../../../core/shelf/search'
+import { pullIn, type Wanted } from '../../../core/shelf/pull'
+import { counted } from '../../../components/figureText'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+
+/** What is looked at on the Shelf is in the address: a region, a search, and one entry in detail. */
+export function useShelfPlace() {
+  const route = useRoute()
+  const router = useRouter()
+  const word = (value: unknown) => (typeof value === 'string' ? value : '')
+  const place = computed(() => ({
+    region: word(route.query.region),
+    text: word(route.query.q),
+    attacks: word(route.query.attacks),
+    needs: word(route.query.needs),
+    at: word(route.query.at),
+  }))
+
+  function go(instead: Partial<(typeof place)['value']>) {
+    const { region, text, attacks, needs, at } = { ...place.value, ...instead }
+    const query = { region, q: text, attacks, needs, at }
+    void router.replace({ path: '/shelf', query: Object.fromEntries(Object.entries(query).filter(([, one]) => one)) })
+  }
+  return { place, go }
+}
+
+export const keyOf = ({ kind, id }: Found): string => `${kind} ${id}`
+export function foundOf(key: string): Found | null {
+  const [kind, id] = key.split(' ')
+  return kind === 'position' || kind === 'move' || kind === 'reaction' ? { kind, id } : null
+}
+
+/** Bringing parts of the Shelf into the open chart, as one step that can be undone. */
+export function usePulling() {
+  const charts = useCharts()
+  const store = useShelf()
+
+  function pull(name: string, wanted: Wanted) {
+    const shelf = store.shelf!
+    let came: string[] = []
+    charts.edit(`${name} from the Shelf`, (draft) => void (came = pullIn(draft, shelf, wanted)))
+    charts.tell(
+      came.length
+        ? `${counted(came.length, 'move')} came in with what they need. Undo takes them out.`
+        : `${name} is in the chart.`,
+    )
+  }
+
+  /** Whether the open chart has it, by its id or by its name. */
+  function isThere({ kind, id }: Found): boolean {
+    const { chart } = charts
+    if (!chart || !store.shelf) return false
+    const record =
+      kind === 'position'
+        ? lookUp(store.shelf.positions, id)
+        : kind === 'move'
+          ? lookUp(store.shelf.moves, id)
+          : lookUp(store.shelf.reactions, id)
+    const records = kind === 'position' ? chart.positions : kind === 'move' ? chart.moves : chart.reactions
+    return Boolean(record && inChart<{ id: string; name: string }>(records, record))
+  }
+  return { pull, isThere }
+}

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import DrillList from './DrillList.vue'
+import FirstSteps from './FirstSteps.vue'
+import HundredExchanges from './HundredExchanges.vue'
+import LooseEnds from './LooseEnds.vue'
+import MovesInUse from './MovesInUse.vue'
+import WelcomePanel from '../../frame/WelcomePanel.vue'
+import WorstLeaks from './WorstLeaks.vue'
+
+const charts = useCharts()
+const figures = useFigures()
+</script>
+
+<template>
+  <WelcomePanel v-if="!charts.chart" />
+  <div v-else class="desk">
+    <header>
+      <h1>{{ charts.chart.title }}</h1>
+    </header>
+    <HundredExchanges v-if="figures.figures" class="wide" />
+    <p v-else-if="!charts.chart.positions.length" class="panel empty wide">
+      Nothing is charted yet. <RouterLink class="button primary" to="/worksheet">Name the first position</RouterLink>
+    </p>
+    <template v-if="figures.figures">
+      <div class="column">
+        <DrillList />
+        <MovesInUse />
+      </div>
+      <div class="column">
+        <WorstLeaks />
+        <LooseEnds />
+      </div>
+    </template>
+    <FirstSteps class="wide" />
+    <p class="muted small wide">
+      Figures follow from the tries that you put in; they are no statistics. Ataque does not replace a qualified coach,
+      your rules or medical advice.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  align-items: start;
+  gap: 14px;
+  max-width: 1240px;
+  padding: 16px 20px 24px;
+}
+
+.column {
+  display: grid;
+  gap: 14px;
+}
+
+header,
+.wide {
+  grid-column: 1 / -1;
+}
+
+.empty {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 16px;
+}
+
+@media (width < 860px) {
+  .desk {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

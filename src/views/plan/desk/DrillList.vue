@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { changeInWords, placeOfGain, sayGain } from '../../../core/say/gain'
+import type { Gain } from '../../../core/questions/gains'
+import { useCharts } from '../../../stores/charts'
+import { useQuestion } from '../../../stores/questions'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+
+/** Which ten minutes of drilling buy the most: one more of ten landing, an answer where there is none, one more hold. */
+const charts = useCharts()
+const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
+const FEW = 5
+/** Less than this in a hundred exchanges is not worth a line. */
+const LEAST = 0.0005
+const showsAll = ref(false)
+
+const goTo = (gain: Gain) => {
+  const { position, hold, ...query } = placeOfGain(charts.chart!, gain)
+  return hold ? { path: `/holds/${position}`, query: { hold } } : { path: `/worksheet/${position}`, query }
+}
+const rows = computed(() =>
+  (answer.value ?? [])
+    .filter(({ gain }) => gain >= LEAST)
+    .map((gain) => ({ gain, ...sayGain(charts.chart!, gain), with: changeInWords(gain), go: goTo(gain) })),
+)
+const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, FEW)))
+</script>
+
+<template>
+  <section class="panel" aria-label="What to drill">
+    <h2>What to drill <span>gain in 100</span></h2>
+    <p class="muted small">
+      What the start would be worth more, worked out anew for each.
+      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+    </p>
+    <ol v-if="rows.length">
+      <li v-for="row in shown" :key="`${row.head} ${row.detail}`">
+        <RouterLink :to="row.go" data-test="drill">
+          <b>{{ row.head }}</b>
+          <span class="muted">{{ row.detail }} is worth</span>
+        </RouterLink>
+        <AskedFigure
+          :value="row.gain.gain"
+          form="gain"
+          :asked="{ of: 'gain', head: row.head, with: row.with, gain: row.gain.gain }"
+          :label="`Gain of ${row.head}`"
+        />
+      </li>
+    </ol>
+    <p v-else-if="progress === null && answer" class="muted">Nothing that could be drilled would change the start.</p>
+    <button v-if="rows.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
+      {{ showsAll ? 'Fewer' : `All ${rows.length}` }}
+    </button>
+  </section>
+</template>
+
+<style scoped src="./deskList.css"></style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { hundred, share } from '../../../components/figureText'
+import { headline } from '../../../core/say/headline'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import HowSure from '../../parts/figures/HowSure.vue'
+
+/** The start's value, a sentence a coach would say, and what becomes of a hundred exchanges. */
+const charts = useCharts()
+const store = useFigures()
+const sentence = computed(() => headline(charts.chart!, store.scenario!, store.figures!))
+
+const parts = computed(() => {
+  const { endings } = store.figures!
+  const finish = store.scenario!.goal.length ? 'finished or at the goal' : 'finished'
+  return [
+    { key: 'finish', name: finish, value: endings.finish },
+    { key: 'ours', name: 'ended ahead', value: endings.ours },
+    { key: 'even', name: 'ended even', value: endings.even },
+    { key: 'theirs', name: 'ended behind', value: endings.theirs },
+    { key: 'caught', name: 'caught', value: endings.caught },
+  ]
+})
+</script>
+
+<template>
+  <section class="panel hundred" aria-label="What the start is worth">
+    <div class="worth">
+      <AskedFigure :value="store.figures!.value" :asked="{ of: 'start' }" label="Worth of the start" />
+      <span class="label">per 100 exchanges</span>
+      <HowSure />
+    </div>
+    <div class="rest">
+      <p class="sentence">{{ sentence }}</p>
+      <div class="bar" role="img" :aria-label="parts.map(({ name, value }) => `${hundred(value)} ${name}`).join(', ')">
+        <span v-for="part in parts" :key="part.key" :class="part.key" :style="{ flexGrow: part.value }" />
+      </div>
+      <ul>
+        <li v-for="part in parts" :key="part.key">
+          <i :class="part.key" /><b>{{ share(part.value) }}</b> {{ part.name }}
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.hundred {
+  display: flex;
+  gap: 22px;
+  padding: 16px 20px;
+}
+
+.worth {
+  display: grid;
+  align-content: center;
+  justify-items: center;
+}
+
+.worth :deep(.number) {
+  font-size: 60px;
+  line-height: 1;
+}
+
+.rest {
+  flex: 1;
+  display: grid;
+  gap: 10px;
+}
+
+.sentence {
+  font-size: 19px;
+  line-height: 1.4;
+  max-width: 70ch;
+}
+
+.bar {
+  display: flex;
+  gap: 2px;
+  height: 18px;
+}
+
+.bar span {
+  min-width: 2px;
+}
+
+.bar .finish,
+i.finish {
+  background: var(--ours);
+  border-radius: 9px;
+}
+
+.bar .ours,
+i.ours {
+  background: color-mix(in srgb, var(--ours) 45%, var(--panel));
+}
+
+.bar .even,
+i.even {
+  background: var(--line);
+}
+
+.bar .theirs,
+i.theirs {
+  background: color-mix(in srgb, var(--theirs) 50%, var(--panel));
+}
+
+.bar .caught,
+i.caught {
+  background: var(--theirs);
+  clip-path: polygon(0 0, calc(100% - 5px) 0, 100% 5px, 100% 100%, 0 100%);
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+
+i {
+  width: 14px;
+  height: 12px;
+}
+
+b {
+  font: 700 18px/1 var(--label);
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { counted, share } from '../../../components/figureText'
+import LooseRing from '../../../components/LooseRing.vue'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import MakeRound from './MakeRound.vue'
+import { placeOf } from './places'
+
+/** Reactions without an answer, by what they cost: how much the start would gain if nothing came of them. */
+const charts = useCharts()
+const store = useFigures()
+const FEW = 5
+const showsAll = ref(false)
+
+const ends = computed(() =>
+  store
+    .figures!.looseEnds.map((end, i) => {
+      const move = end.met.by === 'unprompted' ? null : end.met.move
+      const place = placeOf(charts.chart!, move, end.position, end.reaction, true)
+      const { position, reaction } = end
+      return { key: `${i} ${reaction}`, place, position, reaction, move, visits: end.visits, cost: store.costs[i] }
+    })
+    .sort((a, b) => (b.cost ?? -1) - (a.cost ?? -1) || b.visits - a.visits),
+)
+const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, FEW)))
+</script>
+
+<template>
+  <section class="panel" aria-label="Loose ends">
+    <h2>Loose ends <span>cost in 100</span></h2>
+    <p class="muted small">
+      They do this and we have nothing. Press one and name the answer.
+      <span v-if="store.costsLeft" role="status">Working out {{ counted(store.costsLeft, 'cost') }} …</span>
+    </p>
+    <ol v-if="ends.length">
+      <li v-for="end in shown" :key="end.key">
+        <RouterLink :to="end.place.go" data-test="loose-end">
+          <LooseRing :text="end.place.reaction" />
+          <span class="muted"
+            >{{ end.place.to }}<template v-if="end.visits > 0.0005">, met {{ share(end.visits) }} times in 100</template
+            ><template v-else>, on no path of the best plan</template></span
+          >
+        </RouterLink>
+        <AskedFigure
+          v-if="typeof end.cost === 'number'"
+          :value="end.cost"
+          form="cost"
+          :asked="{ of: 'cost', reaction: end.place.reaction, cost: end.cost }"
+          :label="`Cost of ${end.place.reaction}`"
+        />
+        <span v-else class="muted">…</span>
+        <MakeRound :name="end.place.reaction" :position="end.position" :reaction="end.reaction" :move="end.move" />
+      </li>
+    </ol>
+    <p v-else class="muted">Every reaction has an answer.</p>
+    <button v-if="ends.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
+      {{ showsAll ? 'Fewer' : `All ${ends.length}` }}
+    </button>
+  </section>
+</template>
+
+<style scoped src="./deskList.css"></style>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import { addRound } from '../../../core/chart/edits/positionalRounds'
+import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
+import { useCharts } from '../../../stores/charts'
+
+/** One press makes a positional round of a leak or a loose end. */
+const props = defineProps<{ name: string; position: PositionId; reaction: ReactionId; move: MoveId | null }>()
+const charts = useCharts()
+const router = useRouter()
+
+async function make() {
+  const { position, reaction, move, name } = props
+  charts.edit(`A round: ${name}`, (draft) => void addRound(draft, position, reaction, move))
+  await router.push('/runs/rounds')
+}
+</script>
+
+<template>
+  <button
+    type="button"
+    class="button quiet"
+    :aria-label="`A round of ${name}`"
+    title="Make a round of it"
+    @click="make"
+  >
+    round
+  </button>
+</template>

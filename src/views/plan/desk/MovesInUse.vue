@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+
+/** The moves in the order in which the best plan uses them. */
+const charts = useCharts()
+const store = useFigures()
+const FEW = 10
+const showsAll = ref(false)
+
+const moves = computed(() => {
+  const nameOf = new Map<string, string>(charts.chart!.positions.map(({ id, name }) => [id, name]))
+  return charts
+    .chart!.moves.map((move) => ({ move, from: nameOf.get(move.from), figure: store.figures!.moves[move.id] }))
+    .filter(({ figure }) => figure && figure.uses > 0.0005)
+    .sort((a, b) => b.figure.uses - a.figure.uses)
+})
+const shown = computed(() => (showsAll.value ? moves.value : moves.value.slice(0, FEW)))
+const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => figure.uses)))
+</script>
+
+<template>
+  <section class="panel" aria-label="Moves in use">
+    <h2>What the best plan uses</h2>
+    <p class="muted small">
+      Tries in a hundred exchanges, from anywhere, and what the move is worth from its own position.
+    </p>
+    <table>
+      <tbody>
+        <tr v-for="{ move, from, figure } in shown" :key="move.id">
+          <td class="uses">
+            <AskedFigure
+              :value="figure.uses"
+              form="share"
+              :asked="{ of: 'uses', move: move.id }"
+              :label="`Tries of ${move.name}`"
+            />
+          </td>
+          <td class="meter"><span :style="{ width: `${(100 * figure.uses) / most}%` }" /></td>
+          <td>
+            <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>
+            <span class="muted"> from {{ from }}</span>
+          </td>
+          <td class="worth">
+            <AskedFigure
+              :value="figure.value"
+              :asked="{ of: 'move', move: move.id }"
+              :label="`Worth of ${move.name}`"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <button v-if="moves.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
+      {{ showsAll ? 'Fewer' : `All ${moves.length}` }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 14px 16px;
+}
+
+table {
+  width: 100%;
+  margin-top: 8px;
+  border-collapse: collapse;
+}
+
+td {
+  padding: 3px 6px;
+  border-top: 1px solid var(--line);
+}
+
+.uses,
+.worth {
+  width: 48px;
+  text-align: right;
+}
+
+.meter {
+  width: 90px;
+}
+
+.meter span {
+  display: block;
+  height: 10px;
+  min-width: 3px;
+  border-radius: 5px;
+  background: var(--ours);
+}
+
+a {
+  text-decoration: none;
+  font-weight: 600;
+}
+
+a:hover {
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,17 @@
+import type { Chart } from '../../../core/chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+
+/** Where a reaction is met, in words and as a way to go there. */
+export function placeOf(chart: Chart, move: MoveId | null, position: PositionId, reaction: ReactionId, answer = false) {
+  const record = lookUp(chart.moves, move)
+  const where = lookUp(chart.positions, record?.from ?? position)
+  return {
+    reaction: lookUp(chart.reactions, reaction)?.name ?? '',
+    to: record ? `to ${record.name}` : `while we hold still in ${where?.name}`,
+    go: {
+      path: `/worksheet/${where?.id}`,
+      query: { ...(move ? { move } : {}), reaction, ...(answer ? { answer: '1' } : {}) },
+    },
+  }
+}

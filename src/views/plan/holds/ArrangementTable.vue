@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { hundred } from '../../../components/figureText'
+import { cautionLines } from '../../../core/chart/hazard'
+import { arrangementsOf, compareArrangements, switchingPlan } from '../../../core/holds/compareArrangements'
+import { useFigures } from '../../../stores/figures'
+import { useCharts } from '../../../stores/charts'
+import { printPart } from '../../parts/print/printPart'
+import { scenarioLine } from '../../parts/print/scenarioLine'
+import { useHolds } from './holds'
+import LeftBar from './LeftBar.vue'
+import SwitchPlan from './SwitchPlan.vue'
+
+/** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
+const { chart, position } = useHolds()
+const store = useFigures()
+const charts = useCharts()
+const root = ref<HTMLElement>()
+const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
+const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
+/** With what the moves from there can injure. */
+function print() {
+  const ids = new Set<string>(compared.value.arrangements.map(({ id }) => id))
+  const cautions = cautionLines(chart.value.moves.filter(({ from }) => ids.has(from)))
+  printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped), cautions)
+}
+const plan = computed(() => switchingPlan(chart.value, position.value!.id, compared.value))
+const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
+</script>
+
+<template>
+  <section v-if="isComparable" ref="root" class="panel arrangements" aria-label="Arrangements side by side">
+    <h2>
+      Arrangements side by side
+      <span
+        >what each leaves of their escapes
+        <button type="button" class="button quiet" @click="print">Print</button></span
+      >
+    </h2>
+    <SwitchPlan v-if="plan.length" :plan="plan" />
+    <p v-else class="muted small">Against what they do here, no other arrangement leaves less.</p>
+    <div class="scrolls" tabindex="0" role="group" aria-label="The table of arrangements">
+      <table>
+        <thead>
+          <tr>
+            <th>they</th>
+            <th v-for="one in compared.arrangements" :key="one.id" :class="{ here: one.id === position!.id }">
+              <RouterLink :to="`/holds/${one.id}`">{{ one.name }}</RouterLink>
+              <b v-if="worthOf(one.id) !== undefined"> {{ hundred(worthOf(one.id)!) }}</b>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="escape in compared.escapes" :key="escape.reaction">
+            <td>{{ escape.name }}</td>
+            <td v-for="(left, i) in escape.left" :key="i" :class="{ best: escape.best === i }">
+              <LeftBar :left="left" />
+              <span v-if="escape.best === i" class="small"> least</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped src="./holdsPanel.css"></style>
+
+<style scoped>
+.scrolls {
+  overflow-x: auto;
+}
+
+th {
+  min-width: 104px;
+  vertical-align: bottom;
+}
+
+th.here {
+  color: var(--ink);
+  border-bottom: 3px solid var(--ours);
+}
+
+th b {
+  margin-left: 8px;
+  font: 700 16px/1.2 var(--label);
+}
+
+.scrolls :deep(svg) {
+  width: 40px;
+}
+
+.scrolls :is(td, th) {
+  padding-right: 8px;
+}
+
+.best {
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import InlineText from '../../../components/InlineText.vue'
+import NotesField from '../../../components/NotesField.vue'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { changeText, finer } from '../../../components/figureText'
+import { holdIn, removeHold, setDenial, setLimbs } from '../../../core/chart/edits/holds'
+import { holder, type Hold } from '../../../core/chart/hold'
+import { LIMBS, type Limb } from '../../../core/chart/words'
+import { CAPABILITY_IDS, capabilityWords, limbWords } from '../../../core/holds/limbWords'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useHolds } from './holds'
+
+/** A hold in detail: which limbs it takes, what it takes from the other, and what it is worth here. */
+const props = defineProps<{ hold: Hold }>()
+const { chart, position, on, worths, select } = useHolds()
+const charts = useCharts()
+const store = useFigures()
+
+const strengths = computed(
+  () => new Map((props.hold.denies ?? []).map(({ capability, strength }) => [capability, strength])),
+)
+const capabilities = computed(() => [...new Set([...CAPABILITY_IDS, ...strengths.value.keys()])])
+const isOn = computed(() => on.value.some(({ id }) => id === props.hold.id))
+const places = computed(() => chart.value.positions.filter(({ holds }) => holds?.includes(props.hold.id)))
+/** With it and without, as far as that has been tried. */
+const worth = computed(() => {
+  const tried = worths.get(props.hold.id)
+  const now = store.figures?.positions[position.value?.id ?? ('' as never)]?.value
+  if (!tried || now === undefined) return null
+  return isOn.value ? { with: now, without: tried.position } : { with: tried.position, without: now }
+})
+
+function set(label: string, change: (hold: Hold) => void) {
+  charts.edit(`${label} of ${props.hold.name}`, (draft) => change(holdIn(draft, props.hold.id)))
+}
+
+function toggleLimb(limb: Limb) {
+  const { id, name, limbs } = props.hold
+  const next = limbs.includes(limb)
+    ? limbs.filter((one) => one !== limb)
+    : LIMBS.filter((one) => one === limb || limbs.includes(one))
+  if (!next.length) return charts.tell('A hold takes at least one limb.', 'warning')
+  charts.edit(`Limbs of ${name}`, (draft) => setLimbs(draft, id, next))
+}
+
+function deny(capability: string, event: Event) {
+  const tenths = Number((event.target as HTMLInputElement).value)
+  const { id, name } = props.hold
+  charts.edit(
+    `What ${name} takes`,
+    (draft) => setDenial(draft, id, capability, tenths / 10),
+    `deny ${id} ${capability}`,
+  )
+}
+
+function remove() {
+  const { id, name } = props.hold
+  select(undefined)
+  charts.edit(`Remove ${name}`, (draft) => removeHold(draft, id))
+  charts.tell(`Removed ${name} everywhere. Undo brings it back.`)
+}
+</script>
+
+<template>
+  <div class="inspector">
+    <header>
+      <h2>
+        <InlineText
+          :value="hold.name"
+          label="Name of the hold"
+          required
+          @change="(name) => set('Name', (draft) => (draft.name = name))"
+        />
+      </h2>
+      <p class="muted small">
+        {{ holder(hold) === 'ours' ? 'ours' : 'theirs' }}, in
+        {{ places.map(({ name }) => name).join('; ') || 'no position' }}
+      </p>
+    </header>
+    <p v-if="worth" class="worth">
+      {{ position!.name }} is worth <b>{{ finer(worth.with) }}</b> with it and
+      <b>{{ finer(worth.without) }}</b> without: this hold is worth <b>{{ changeText(worth.with - worth.without) }}</b>.
+    </p>
+    <fieldset>
+      <legend class="label">Limbs that it takes</legend>
+      <label v-for="limb in LIMBS" :key="limb">
+        <input type="checkbox" :checked="hold.limbs.includes(limb)" @change="toggleLimb(limb)" /> {{ limbWords(limb) }}
+      </label>
+    </fieldset>
+    <label class="across"
+      ><span class="label on">On</span>
+      <InlineText
+        :value="hold.on ?? ''"
+        label="What it is on"
+        placeholder="where it holds"
+        @change="(part) => set('Part', (draft) => (draft.on = part || undefined))"
+      />
+    </label>
+    <fieldset class="denies">
+      <legend class="label">Of ten tries, it takes away</legend>
+      <label v-for="capability in capabilities" :key="capability" :class="{ none: !strengths.get(capability) }">
+        <span>{{ capabilityWords(capability) }}</span>
+        <SteadyInput
+          type="number"
+          class="field"
+          min="0"
+          max="10"
+          :value="Math.round((strengths.get(capability) ?? 0) * 10)"
+          :aria-label="`Takes from: ${capabilityWords(capability)}`"
+          @change="deny(capability, $event)"
+        />
+      </label>
+    </fieldset>
+    <NotesField :value="hold.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+    <button type="button" class="button" @click="remove">Remove this hold everywhere</button>
+  </div>
+</template>
+
+<style scoped src="../../parts/inspectors/inspector.css"></style>
+
+<style scoped>
+fieldset {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 2px 8px;
+  margin: 10px 0;
+  padding: 8px 10px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  font-size: 15px;
+}
+
+.denies {
+  grid-template-columns: 1fr;
+}
+
+.denies label {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+
+.denies .field {
+  width: 58px;
+  min-height: 28px;
+}
+
+.none {
+  color: var(--muted);
+}
+
+.on {
+  margin-right: 10px;
+}
+
+.worth {
+  margin: 8px 0;
+}
+</style>

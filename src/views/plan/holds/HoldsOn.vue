@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ComboList, { type Choice } from '../../../components/ComboList.vue'
+import { addHold, putOn, takeOff } from '../../../core/chart/edits/holds'
+import { holder, type Hold } from '../../../core/chart/hold'
+import { lookUp } from '../../../core/chart/lookUp'
+import { limbInWords, sideWords } from '../../../core/sides/frames'
+import { capabilityWords, leftWords, limbsWords } from '../../../core/holds/limbWords'
+import { reopenedBy } from '../../../core/holds/pinCheck'
+import { changeText } from '../../../components/figureText'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useHolds } from './holds'
+
+/** The holds that are on in a position, ours and theirs, and what letting go of each would mean. */
+const { chart, position, on, worths, select, selected } = useHolds()
+const charts = useCharts()
+const store = useFigures()
+const isAdding = ref(false)
+
+const rows = computed(() =>
+  on.value.map((hold) => {
+    const isOurs = holder(hold) === 'ours'
+    const without = isOurs ? worths.get(hold.id) : undefined
+    const now = store.figures?.positions[position.value!.id]?.value
+    return {
+      ...{ hold, isOurs, limbs: limbsWords(hold.limbs, isOurs ? 'our' : 'their'), sides: sidesOf(hold) },
+      takes: (hold.denies ?? []).map(
+        ({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`,
+      ),
+      reopens: isOurs ? reopenedBy(chart.value, position.value!.id, hold.id) : [],
+      change: without && now !== undefined ? without.position - now : null,
+    }
+  }),
+)
+
+/** The limbs in the words of the position's frame, where it has some for them. */
+function sidesOf(hold: Hold): string {
+  const { frame, orientation = {} } = position.value!
+  const by = holder(hold)
+  if (!hold.limbs.some((limb) => sideWords(frame, orientation, by, limb).length)) return ''
+  return hold.limbs.map((limb) => limbInWords(frame, orientation, by, limb, charts.chart?.settings?.words)).join(', ')
+}
+
+function find(text: string): Choice[] {
+  const typed = text.trim().toLowerCase()
+  const taken = new Set(on.value.map(({ id }) => id))
+  const known = (chart.value.holds ?? []).filter(({ id, name }) => !taken.has(id) && name.toLowerCase().includes(typed))
+  const choices = known
+    .slice(0, 8)
+    .map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) }))
+  const isNew = typed && !known.some(({ name }) => name.toLowerCase() === typed)
+  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: 'new hold' }] : choices
+}
+
+function pick({ id, value }: Choice) {
+  isAdding.value = false
+  const at = position.value!.id
+  let hold = id ?? ''
+  let off: string[] = []
+  charts.edit(`${value} on`, (draft) => {
+    if (!id) hold = addHold(draft, { name: value, limbs: [freeHand(on.value)] })
+    off = putOn(draft, at, hold)
+  })
+  if (off.length)
+    charts.tell(`Let go of ${off.map((one) => lookUp(chart.value.holds, one)?.name).join(', ')}: the same limb.`)
+  if (!id) select(hold)
+}
+
+/** A new hold begins with a hand that does nothing yet. */
+const freeHand = (holds: readonly Hold[]) =>
+  holds.some((hold) => holder(hold) === 'ours' && hold.limbs.includes('left-hand')) ? 'right-hand' : 'left-hand'
+
+function letGo({ id, name }: Hold) {
+  charts.edit(`${name} off`, (draft) => takeOff(draft, position.value!.id, id))
+}
+</script>
+
+<template>
+  <section class="panel" aria-label="Holds that are on">
+    <h2>On <span>if we let go</span></h2>
+    <ul v-if="rows.length">
+      <li
+        v-for="{ hold, isOurs, limbs, sides, takes, reopens, change } in rows"
+        :key="hold.id"
+        :class="{ theirs: !isOurs, here: selected?.id === hold.id }"
+      >
+        <div>
+          <button type="button" class="plain name" @click="select(hold.id)">{{ hold.name }}</button>
+          <span class="muted limbs">
+            {{ limbs }}<template v-if="hold.on"> on the {{ hold.on.replaceAll('-', ' ') }}</template></span
+          >
+          <p v-if="sides" class="small sides">{{ sides }}</p>
+          <p class="muted small">{{ takes.length ? takes.join('; ') : 'takes nothing from them yet' }}</p>
+        </div>
+        <p class="small reopens">
+          <template v-if="reopens.length">reopens {{ reopens.map(({ name }) => name).join(', ') }}</template>
+          <b
+            v-if="change !== null"
+            :class="{ none: Math.abs(change) < 0.0005 }"
+            title="Change in what the position is worth"
+            >{{ changeText(change) }}</b
+          >
+        </p>
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="`Let go of ${hold.name}`"
+          title="Let go"
+          @click="letGo(hold)"
+        >
+          ×
+        </button>
+      </li>
+    </ul>
+    <p v-else class="muted">No hold is charted here. Put one on, and the escapes that it hinders change with it.</p>
+    <ComboList
+      v-if="isAdding"
+      floating
+      label="Which hold?"
+      placeholder="Name it, or take one that is known"
+      :find="find"
+      @pick="pick"
+      @cancel="isAdding = false"
+    />
+    <button v-else type="button" class="button quiet add" @click="isAdding = true">+ hold</button>
+  </section>
+</template>
+
+<style scoped src="./holdsPanel.css"></style>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { useHolds } from './holds'
+import LeftBar from './LeftBar.vue'
+
+/** Their escapes from here, those that are most open and most tried first, and which hold stands in the way. */
+const { chart, position, check } = useHolds()
+const rows = computed(() =>
+  [...check.value.escapes]
+    .sort((a, b) => Number(b.isHindrable) - Number(a.isHindrable) || b.left * b.share - a.left * a.share)
+    .map((escape) => ({
+      ...escape,
+      to: escape.moves.map((id) => lookUp(chart.value.moves, id)?.name).join(', '),
+      holds: escape.by.map((id) => lookUp(chart.value.holds, id)?.name).join(', '),
+      go: {
+        path: `/worksheet/${position.value!.id}`,
+        query: { ...(escape.moves[0] ? { move: escape.moves[0] } : {}), reaction: escape.reaction },
+      },
+    })),
+)
+</script>
+
+<template>
+  <section class="panel" aria-label="Their escapes from here">
+    <h2>Their escapes</h2>
+    <table>
+      <thead>
+        <tr>
+          <th>they</th>
+          <th>when</th>
+          <th>what is left of it</th>
+          <th>because of</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.reaction">
+          <td>
+            <RouterLink :to="row.go"
+              ><b>{{ row.name }}</b></RouterLink
+            >
+          </td>
+          <td class="small muted">
+            <template v-if="row.to">{{ row.to }}</template><template v-if="row.to && row.isUnprompted">, or </template
+            ><template v-if="row.isUnprompted">we hold still</template>
+          </td>
+          <td><LeftBar :left="row.left" /></td>
+          <td class="small muted">
+            {{ row.holds || (row.isHindrable ? 'nothing yet' : 'it uses nothing yet that a hold could take') }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped src="./holdsPanel.css"></style>

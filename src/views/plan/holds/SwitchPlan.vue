@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { leftWords } from '../../../core/holds/limbWords'
+import type { Switch } from '../../../core/holds/compareArrangements'
+import { lookUp } from '../../../core/chart/lookUp'
+import { useHolds } from './holds'
+
+/** The switching plan, drawn: from here, at which escape, by which move, to which arrangement. */
+const props = defineProps<{ plan: readonly Switch[] }>()
+const { chart, position } = useHolds()
+const rows = computed(() =>
+  props.plan.map((one) => ({
+    ...one,
+    escape: lookUp(chart.value.reactions, one.reaction)?.name,
+    by: lookUp(chart.value.moves, one.move)?.name,
+    name: lookUp(chart.value.positions, one.to)?.name,
+  })),
+)
+</script>
+
+<template>
+  <ol class="plan" :aria-label="`From ${position!.name}, where to switch against which escape`">
+    <li v-for="(row, i) in rows" :key="row.reaction">
+      <span class="ledge from">{{ i === 0 ? position!.name : '' }}</span>
+      <span class="escape">{{ row.escape }}</span>
+      <span class="line" :class="{ loose: !row.by }">
+        <span>{{ row.by ?? 'no move that switches is charted' }}</span>
+      </span>
+      <span class="ledge">
+        <RouterLink :to="`/holds/${row.to}`">{{ row.name }}</RouterLink>
+        <span class="muted small"> {{ leftWords(row.before) }} here, {{ leftWords(row.after) }} there</span>
+      </span>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.plan {
+  padding-top: 8px;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(110px, 1fr) minmax(110px, 1fr) minmax(120px, 1.1fr) minmax(150px, 1.5fr);
+  align-items: center;
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+}
+
+.ledge {
+  padding: 2px 6px 3px;
+  border-bottom: 5px solid var(--ours);
+  border-radius: 0 0 4px 4px;
+  font: 650 16px/1.2 var(--label);
+}
+
+.from {
+  align-self: stretch;
+  display: flex;
+  align-items: end;
+  border-color: var(--ours);
+}
+
+/* Below the ledge that we are on, a stem leads down to each escape. */
+li:not(:first-child) .from {
+  position: relative;
+  border-bottom-color: transparent;
+}
+
+li:not(:first-child) .from::before {
+  position: absolute;
+  inset: -52% auto 50% calc(100% - 26px);
+  border-left: 2px solid var(--theirs);
+  content: '';
+}
+
+li:first-child .from::after {
+  flex: 1;
+  align-self: center;
+  margin: 0 0 0 8px;
+  border-top: 2px solid var(--theirs);
+  content: '';
+}
+
+li:not(:first-child) .from::after {
+  position: absolute;
+  inset: 50% 0 auto calc(100% - 26px);
+  border-top: 2px solid var(--theirs);
+  content: '';
+}
+
+.ledge .small {
+  display: block;
+}
+
+.escape {
+  padding: 4px 12px 4px 8px;
+  border: 1.5px solid var(--theirs);
+  clip-path: polygon(0 0, calc(100% - 9px) 0, 100% 9px, 100% 100%, 0 100%);
+  color: var(--theirs);
+  font: 650 16px/1.2 var(--label);
+}
+
+.line {
+  position: relative;
+  padding: 0 14px 4px 8px;
+  border-bottom: 2px solid var(--ours);
+  margin-bottom: 14px;
+  color: var(--ours);
+  font: 600 15px/1.15 var(--label);
+  text-align: center;
+}
+
+.line::after {
+  position: absolute;
+  right: 0;
+  bottom: -6px;
+  border: 5px solid transparent;
+  border-left: 8px solid var(--ours);
+  border-right: 0;
+  content: '';
+}
+
+.loose {
+  border-bottom-style: dashed;
+  color: var(--muted);
+}
+
+@media (width < 900px) {
+  li {
+    grid-template-columns: 1fr 1fr;
+    padding-bottom: 10px;
+  }
+}
+</style>

@@ -1,0 +1,98 @@
+import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
+import { produce } from 'immer'
+import { useRoute, useRouter } from 'vue-router'
+import { putOn, takeOff } from '../../../core/chart/edits/holds'
+import { holder, type Hold } from '../../../core/chart/hold'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Chart } from '../../../core/chart/chart'
+import type { Position } from '../../../core/chart/position'
+import type { Worths } from '../../../core/insight/figures'
+import { nextHolds, type NextHold } from '../../../core/holds/oneMore'
+import { pinCheck, type PinCheck } from '../../../core/holds/pinCheck'
+import { useFigures } from '../../../stores/figures'
+import type { Trial } from '../../../workers/trialsClient'
+import { holdsOnShelf } from '../../../core/shelf/additions'
+import { useTrials } from '../../../stores/trials'
+import { useShelf } from '../../../stores/shelf'
+import { provideSheet } from '../../parts/inspectors/sheet'
+
+interface Holds {
+  chart: ComputedRef<Chart>
+  position: ComputedRef<Position | undefined>
+  /** The position's own holds. */
+  on: ComputedRef<Hold[]>
+  check: ComputedRef<PinCheck>
+  next: ComputedRef<NextHold[]>
+  /** Holds of the Shelf for this frame that the chart does not have. */
+  more: ComputedRef<Hold[]>
+  selected: ComputedRef<Hold | undefined>
+  /** What the position and the start would be worth without a hold, or with one more, by its id; undefined until known. */
+  worths: Map<string, Worths | null>
+  select(hold: string | undefined): void
+}
+
+const KEY: InjectionKey<Holds> = Symbol('holds')
+/** Those that promise most are tried out. */
+const TRIED = 4
+
+/** What the Holds screen looks at is in the address; the Worksheet's list of positions serves it too. */
+export function provideHolds(): Holds {
+  const route = useRoute()
+  const router = useRouter()
+  const figures = useFigures()
+  const word = (value: unknown) => (typeof value === 'string' && value ? value : undefined)
+  const sheet = provideSheet({
+    position: () => word(route.params.position) ?? figures.scenario?.start,
+    move: () => undefined,
+    reaction: () => undefined,
+    picksAnswer: () => false,
+    select: () => undefined,
+  })
+  const { chart, position } = sheet
+  const on = computed(() => (position.value?.holds ?? []).flatMap((id) => lookUp(chart.value.holds, id) ?? []))
+  const check = computed(() =>
+    position.value ? pinCheck(chart.value, position.value.id) : { capabilities: [], escapes: [] },
+  )
+  const shelf = useShelf()
+  void shelf.load()
+  const more = computed(() =>
+    shelf.shelf && position.value ? holdsOnShelf(chart.value, shelf.shelf, position.value) : [],
+  )
+  const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id, more.value) : []))
+  const selected = computed(() => lookUp(chart.value.holds, word(route.query.hold)))
+  const worths = useTrials(
+    () => {
+      const id = position.value?.id
+      const trials = id ? otherHolds(chart.value, id, on.value, next.value, more.value) : []
+      return id ? { chart: chart.value, position: id, trials } : null
+    },
+    () => position.value?.id,
+  )
+
+  const select = (hold: string | undefined) =>
+    void router.replace({ path: `/holds/${position.value?.id ?? ''}`, query: hold ? { hold } : {} })
+  const holds: Holds = { chart, position, on, check, next, more, selected, worths, select }
+  provide(KEY, holds)
+  return holds
+}
+
+export const useHolds = (): Holds => inject(KEY)!
+
+/** The chart as it would be without each hold that is on, and with each of the best that could be. */
+function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold[], onShelf: Hold[]): Trial[] {
+  const variant = (change: (draft: Chart) => void) => produce(chart, change)
+  const without = on
+    .filter((hold) => holder(hold) === 'ours')
+    .map(({ id: hold }) => ({ key: hold, chart: variant((draft) => takeOff(draft, id, hold)) }))
+  const more = next
+    .slice(0, TRIED)
+    .map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf)) }))
+  return [...without, ...more]
+}
+
+/** Puts a hold on, one that the chart has or one of `more`, which then comes into it. */
+export function putOnKnown(draft: Chart, position: Position['id'], id: string, more: readonly Hold[]): void {
+  const known = more.find((hold) => hold.id === id)
+  if (known && !draft.holds?.some((hold) => hold.id === id)) draft.holds = [...(draft.holds ?? []), { ...known }]
+  putOn(draft, position, id)
+}

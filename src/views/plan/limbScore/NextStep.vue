@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ComboList, { type Choice } from '../../../components/ComboList.vue'
+import { continueRun, shortenRun } from '../../../core/chart/edits/runs'
+import { nextSteps } from '../../../core/limbScore/nextSteps'
+import { useCharts } from '../../../stores/charts'
+import { useScore } from './score'
+
+/** What happens next in the run: what we try and what comes of it, what they do, what we answer; or one step less. */
+const { chart, run, played } = useScore()
+const charts = useCharts()
+const isAdding = ref(false)
+const choices = computed(() => nextSteps(chart.value, played.value.beats.at(-1), run.value!))
+
+function find(text: string): Choice[] {
+  const typed = text.trim().toLowerCase()
+  return choices.value
+    .map(({ says, hint }, i): Choice => ({ key: String(i), value: says, id: String(i), hint }))
+    .filter(({ value }) => value.toLowerCase().includes(typed))
+}
+
+function pick({ id, value }: Choice) {
+  isAdding.value = false
+  const { step } = choices.value[Number(id)]
+  const at = played.value.beats.length - 1
+  charts.edit(`${value} in ${run.value!.name}`, (draft) => continueRun(draft, run.value!.id, at, step))
+}
+
+function shorten() {
+  const count = run.value!.steps.length - 1
+  charts.edit(`A step less in ${run.value!.name}`, (draft) => shortenRun(draft, run.value!.id, count))
+}
+</script>
+
+<template>
+  <div class="next">
+    <ComboList
+      v-if="isAdding"
+      floating
+      class="list"
+      label="What happens next?"
+      :find="find"
+      @pick="pick"
+      @cancel="isAdding = false"
+    />
+    <template v-else>
+      <button
+        v-if="choices.length"
+        type="button"
+        class="button quiet"
+        title="What happens next"
+        aria-label="Add a step"
+        @click="isAdding = true"
+      >
+        +
+      </button>
+      <button
+        v-if="run!.steps.length"
+        type="button"
+        class="button quiet"
+        title="Take the last step away"
+        aria-label="Take the last step away"
+        @click="shorten"
+      >
+        −
+      </button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.next {
+  display: grid;
+  justify-items: center;
+}
+
+.list {
+  position: relative;
+  width: 260px;
+  margin-left: -220px;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import ComboList, { type Choice } from '../../../components/ComboList.vue'
+import { addHold } from '../../../core/chart/edits/holds'
+import type { Hold } from '../../../core/chart/hold'
+import { limbsWords } from '../../../core/holds/limbWords'
+import type { ScoreLine } from '../../../core/limbScore/bars'
+import { setBar } from '../../../core/limbScore/editBars'
+import { rowsWith } from '../../../core/limbScore/rows'
+import { useCharts } from '../../../stores/charts'
+import { useScore } from './score'
+
+/** Puts a hold on with (or on) a limb that is free, from a step on: one that is known, or a new one. */
+const props = defineProps<{ line: ScoreLine; beat: number }>()
+const emit = defineEmits<{ close: [] }>()
+const { chart, run, played } = useScore()
+const charts = useCharts()
+
+const known = computed(() => {
+  const on = new Set<string>(played.value.beats[props.beat].holds)
+  const { row, part } = props.line
+  return (chart.value.holds ?? []).filter((hold) => {
+    const { holds, held } = rowsWith(hold)
+    return !on.has(hold.id) && ((holds.includes(row) && (!part || hold.limbs.includes(part))) || held === row)
+  })
+})
+/** Until the next hold on this line begins. */
+const until = computed(() => {
+  const next = props.line.bars.map(({ from }) => from).filter((from) => from > props.beat)
+  return next.length ? Math.min(...next) - 1 : played.value.beats.length - 1
+})
+
+function find(text: string): Choice[] {
+  const typed = text.trim().toLowerCase()
+  const choices = known.value
+    .filter(({ name }) => name.toLowerCase().includes(typed))
+    .map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) }))
+  const isNew = typed && !chart.value.holds?.some(({ name }) => name.toLowerCase() === typed)
+  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: 'new hold' }] : choices
+}
+
+function pick({ id, value }: Choice) {
+  emit('close')
+  const { row, part } = props.line
+  const limb = part ?? row.parts[0]
+  const fresh: Omit<Hold, 'id'> =
+    row.by === 'ours' ? { name: value, limbs: [limb] } : { name: value, limbs: ['left-hand'], on: limb }
+  const want = { from: props.beat, to: until.value }
+  charts.edit(`${value} in ${run.value!.name}`, (draft) => {
+    const hold = id ?? addHold(draft, fresh)
+    setBar(draft, run.value!.id, hold, null, want)
+  })
+}
+</script>
+
+<template>
+  <ComboList
+    floating
+    class="put"
+    :label="`Which hold ${beat === 0 ? 'at the start' : `from step ${beat} on`}?`"
+    placeholder="Name it, or take one that is known"
+    :find="find"
+    @pick="pick"
+    @cancel="emit('close')"
+  />
+</template>
+
+<style scoped>
+.put {
+  z-index: 20;
+  grid-row: 1;
+  min-width: 240px;
+}
+</style>

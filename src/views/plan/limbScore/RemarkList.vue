@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import { intend } from '../../../core/chart/edits/runs'
+import type { Remark } from '../../../core/limbScore/remark'
+import { useCharts } from '../../../stores/charts'
+import { useScore } from './score'
+
+/** What the check says of the run, with the fix; what is meant so, with the coach's reason, stays quiet. */
+const { run, remarks, beat } = useScore()
+const charts = useCharts()
+const asking = ref<string | null>(null)
+const reason = ref('')
+const field = ref<HTMLInputElement[]>()
+
+const reasons = computed(() => new Map((run.value?.intended ?? []).map((one) => [one.remark, one.reason])))
+const loud = computed(() => remarks.value.filter(({ key }) => !reasons.value.has(key)))
+const quiet = computed(() => remarks.value.filter(({ key }) => reasons.value.has(key)))
+
+async function ask({ key }: Remark) {
+  asking.value = key
+  reason.value = ''
+  await nextTick()
+  field.value?.[0]?.focus()
+}
+
+function mean({ key }: Remark, why: string) {
+  asking.value = null
+  if (!why.trim() && !reasons.value.has(key)) return
+  const { id, name } = run.value!
+  charts.edit(`A remark on ${name}`, (draft) => intend(draft, id, key, why))
+}
+</script>
+
+<template>
+  <section class="panel remarks" aria-label="The check of this run">
+    <h2>
+      The check
+      <span>{{
+        loud.length
+          ? `${loud.length} to look at`
+          : remarks.length
+            ? 'the rest is meant so'
+            : 'nothing stands against it'
+      }}</span>
+    </h2>
+    <ul v-if="loud.length">
+      <li v-for="one in loud" :key="one.key">
+        <button type="button" class="plain step" :title="`Show step ${one.step}`" @click="beat = one.step">
+          step {{ one.step }}
+        </button>
+        <div>
+          <p>{{ one.says }}</p>
+          <p class="muted small">{{ one.fix }}</p>
+        </div>
+        <input
+          v-if="asking === one.key"
+          ref="field"
+          v-model="reason"
+          class="field"
+          aria-label="Why it is meant so"
+          placeholder="why it is meant so"
+          maxlength="200"
+          @keydown.enter="mean(one, reason)"
+          @keydown.escape="asking = null"
+          @keydown.stop
+        />
+        <button v-else type="button" class="button quiet" @click="ask(one)">Meant so</button>
+      </li>
+    </ul>
+    <details v-if="quiet.length">
+      <summary>{{ quiet.length }} meant so</summary>
+      <ul>
+        <li v-for="one in quiet" :key="one.key">
+          <span class="step">step {{ one.step }}</span>
+          <div>
+            <p class="muted">{{ one.says }}</p>
+            <p class="small">{{ reasons.get(one.key) }}</p>
+          </div>
+          <button type="button" class="button quiet" @click="mean(one, '')">Look again</button>
+        </li>
+      </ul>
+    </details>
+    <p v-if="!remarks.length" class="muted small">
+      Limbs with one job each, needs that are on, gates that are kept, frames that allow it, no escape given back.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.step {
+  flex: none !important;
+  width: 64px;
+  font: 700 16px/1.3 var(--label);
+  color: var(--leak);
+}
+
+li > div {
+  flex: 1;
+}
+
+details .step {
+  color: var(--muted);
+}
+
+.field {
+  width: 260px;
+}
+</style>
+
+<style scoped src="../holds/holdsPanel.css"></style>

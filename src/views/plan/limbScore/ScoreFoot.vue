@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { clockText, finer, hundred } from '../../../components/figureText'
+import { costsOf } from '../../../core/limbScore/costs'
+import { armsFree, controlsOf, holdsOf } from '../../../core/limbScore/limbs'
+import { HoldTable } from '../../../core/holds/holdTable'
+import { capabilityWords } from '../../../core/holds/limbWords'
+import { useScore } from './score'
+
+/** Under the score, at each step: arms to attack and to defend, what is controlled, what it costs, what it is worth. */
+const { chart, played, beat, worths } = useScore()
+const table = computed(() => new HoldTable(chart.value.holds ?? []))
+const beats = computed(() => {
+  const costs = costsOf(chart.value, played.value.beats)
+  return played.value.beats.map((one, i) => ({
+    ...{ arms: armsFree(holdsOf(chart.value, one.holds)), controls: controlsOf(table.value, one.holds) },
+    ...{ seconds: one.seconds, costs: costs[i], worth: worths.value?.[i], isOver: one.place.kind === 'finish' },
+  }))
+})
+const asked = computed(() => beats.value[0]?.controls.map(({ ask }) => ask) ?? [])
+const tenths = (left: number) => Math.round(left * 10)
+const costText = (cost: { capability: string; before: number; after: number }) =>
+  `${capabilityWords(cost.capability)} ${tenths(cost.before)}→${tenths(cost.after)}`
+</script>
+
+<template>
+  <div class="foot">
+    <div class="columns arms" role="group" aria-label="Arms to attack and to defend">
+      <b>Arms to attack : to defend</b>
+      <span v-for="({ arms }, i) in beats" :key="i" :class="{ chosen: i === beat, ahead: arms.attack > arms.defend }">
+        {{ arms.attack }} : {{ arms.defend }}
+      </span>
+    </div>
+    <div v-for="(ask, row) in asked" :key="ask" class="columns" role="group" :aria-label="`Their ${ask}`">
+      <b>Their {{ ask }}</b>
+      <span v-for="({ controls }, i) in beats" :key="i" :class="[controls[row].control, { chosen: i === beat }]">
+        {{ controls[row].control }}
+      </span>
+    </div>
+    <div class="columns costs" role="group" aria-label="What each step gives back to them">
+      <b>It gives back, of ten</b>
+      <span
+        v-for="({ costs }, i) in beats"
+        :key="i"
+        :class="{ chosen: i === beat }"
+        :title="costs.map(costText).join('; ')"
+      >
+        <template v-for="cost in costs.slice(0, 2)" :key="cost.capability">{{ costText(cost) }}<br /></template>
+        <template v-if="costs.length > 2">and {{ costs.length - 2 }} more</template>
+      </span>
+    </div>
+    <div class="columns" role="group" aria-label="Time since the start">
+      <b>Time</b>
+      <span v-for="({ seconds }, i) in beats" :key="i" :class="{ chosen: i === beat }">{{ clockText(seconds) }}</span>
+    </div>
+    <div class="columns worth" role="group" aria-label="What it is worth to be here">
+      <b>Worth</b>
+      <span
+        v-for="({ worth }, i) in beats"
+        :key="i"
+        :class="{ chosen: i === beat }"
+        :title="typeof worth === 'number' ? finer(worth) : 'The game does not come here: see the remarks'"
+      >
+        {{ typeof worth === 'number' ? hundred(worth) : worth === null ? 'not so' : '' }}
+      </span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.foot {
+  margin-top: 8px;
+  border-top: 1px solid var(--strong-line);
+}
+
+.columns {
+  align-items: center;
+  padding: 2px 0;
+}
+
+b {
+  font: 650 16px/1.15 var(--label);
+}
+
+.columns > span {
+  align-self: stretch;
+  padding: 2px 4px;
+  text-align: center;
+  font: 600 15px/1.2 var(--label);
+}
+
+.chosen {
+  background: var(--band);
+}
+
+.arms > span,
+.worth > span {
+  font: 700 20px/1.2 var(--label);
+  font-variant-numeric: tabular-nums;
+}
+
+.ahead {
+  color: var(--trap);
+}
+
+.free {
+  color: var(--theirs);
+}
+
+.partly {
+  color: var(--muted);
+}
+
+.costs > span {
+  color: var(--leak);
+  font-weight: 500;
+  font-size: 14px;
+}
+</style>

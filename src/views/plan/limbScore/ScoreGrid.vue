@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { stepName } from '../../../core/limbScore/steps'
+import NextStep from './NextStep.vue'
+import ScoreFoot from './ScoreFoot.vue'
+import ScoreLine from './ScoreLine.vue'
+import { useScore } from './score'
+
+/** The score: a line for each limb, a column for each step; what limbs are called changes where the sides do. */
+const { chart, run, played, lines, remarks, beat } = useScore()
+
+const heads = computed(() =>
+  played.value.beats.map((one, i) => {
+    const before = played.value.beats[i - 1]
+    const turned =
+      before?.frame === one.frame &&
+      Object.keys(one.orientation).some(
+        (key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key],
+      )
+    return {
+      name: stepName(chart.value, one, run.value!),
+      isTheirs: Boolean(one.step?.reaction),
+      where:
+        one.place.kind === 'position'
+          ? lookUp(chart.value.positions, one.place.id)?.name
+          : one.place.kind === 'finish'
+            ? 'a finish'
+            : undefined,
+      remarks: remarks.value.filter(({ step }) => step === i).length,
+      turned,
+    }
+  }),
+)
+const columns = computed(() => `170px repeat(${heads.value.length}, minmax(104px, 1fr)) 44px`)
+const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by === 'theirs'))
+</script>
+
+<template>
+  <div class="scrolls panel">
+    <div
+      class="score"
+      role="group"
+      aria-label="The score"
+      :style="{ '--columns': columns, minWidth: `${170 + heads.length * 104 + 44}px` }"
+    >
+      <div class="columns heads">
+        <span class="corner muted small">Press a step for its words</span>
+        <button
+          v-for="(head, i) in heads"
+          :key="i"
+          type="button"
+          class="plain head"
+          :class="{ chosen: i === beat, theirs: head.isTheirs }"
+          :aria-pressed="i === beat"
+          :title="head.where && head.where !== head.name ? `${head.name}: then in ${head.where}` : head.name"
+          @click="beat = i"
+        >
+          <span class="number"
+            >{{ i === 0 ? 'start' : i
+            }}<b v-if="head.remarks" class="flag" :title="`${head.remarks} remarks`"> !</b></span
+          >
+          {{ head.name }}
+          <span v-if="head.turned" class="turned">sides change</span>
+        </button>
+        <NextStep />
+      </div>
+      <ScoreLine
+        v-for="(line, i) in lines"
+        :key="`${line.row.by} ${line.row.limb} ${line.part ?? ''}`"
+        :line="line"
+        :class="{ divided: i === firstOfTheirs }"
+      />
+      <ScoreFoot />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.scrolls {
+  padding: 8px 12px 12px;
+  overflow-x: auto;
+}
+
+.score :deep(.columns) {
+  display: grid;
+  grid-template-columns: var(--columns);
+}
+
+.heads {
+  align-items: end;
+  padding-bottom: 6px;
+}
+
+.score :deep(.columns > :first-child) {
+  position: sticky;
+  left: 0;
+  z-index: 4;
+  align-self: stretch;
+  align-content: center;
+  background: var(--panel);
+  box-shadow: -12px 0 var(--panel);
+}
+
+.corner {
+  align-self: end;
+  padding-bottom: 4px;
+}
+
+.head {
+  display: grid;
+  align-self: stretch;
+  align-content: end;
+  margin: 0 2px;
+  padding: 4px 6px;
+  border-radius: 8px 8px 0 0;
+  border-bottom: 3px solid transparent;
+  font: 650 15px/1.15 var(--label);
+  text-align: left;
+  overflow-wrap: anywhere;
+}
+
+.head:hover {
+  background: var(--ours-soft);
+}
+
+.head.chosen {
+  border-bottom-color: var(--ours);
+}
+
+.head.theirs {
+  color: var(--theirs);
+}
+
+.number {
+  color: var(--muted);
+  font: 700 14px/1.2 var(--label);
+}
+
+.flag {
+  color: var(--leak);
+}
+
+.turned {
+  justify-self: start;
+  margin-top: 2px;
+  padding: 0 6px;
+  border: 1px dashed var(--strong-line);
+  border-radius: 6px;
+  color: var(--muted);
+  font-size: 13px;
+}
+
+.divided {
+  margin-top: 6px;
+  border-top: 3px solid var(--strong-line);
+}
+</style>

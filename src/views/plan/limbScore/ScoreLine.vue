@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { ScoreLine } from '../../../core/limbScore/bars'
+import { rowName, rowWords } from '../../../core/say/bar'
+import PutOn from './PutOn.vue'
+import ScoreBar from './ScoreBar.vue'
+import { useScore } from './score'
+
+/** One limb through the run: what it does and what is done to it, and where it is free. */
+const props = defineProps<{ line: ScoreLine }>()
+const { played, words, beat, isOpen, toggle } = useScore()
+
+const sides = computed(() => played.value.beats[beat.value] ?? played.value.beats[0])
+const opens = computed(() => props.line.row.parts.length > 1)
+const isFirst = computed(() => !props.line.part || props.line.part === props.line.row.parts[0])
+/** Stretches in which nothing is on this line. */
+const free = computed(() => {
+  const found: { from: number; to: number }[] = []
+  played.value.beats.forEach((_, i) => {
+    if (props.line.bars.some(({ from, to }) => i >= from && i <= to)) return
+    if (found.at(-1)?.to === i - 1) found.at(-1)!.to = i
+    else found.push({ from: i, to: i })
+  })
+  return found
+})
+const putting = ref<number | null>(null)
+</script>
+
+<template>
+  <div class="columns line" :class="line.row.by" role="group" :aria-label="rowName(line.row, line.part)">
+    <span class="limb">
+      <button
+        v-if="opens && isFirst"
+        type="button"
+        class="plain opener"
+        :aria-expanded="isOpen(line.row)"
+        :aria-label="`Open ${rowName(line.row)}`"
+        @click="toggle(line.row)"
+      >
+        {{ isOpen(line.row) ? '▾' : '▸' }}
+      </button>
+      <span :class="{ part: line.part }">
+        <b v-if="!line.part || isFirst">{{ rowName(line.row) }}</b>
+        <span v-if="line.part" class="small muted"> {{ rowName(line.row, line.part) }}</span>
+        <span v-else class="small muted called"> {{ rowWords(line.row, sides, words) }}</span>
+      </span>
+    </span>
+    <div
+      class="track"
+      :style="{
+        gridTemplateRows: `repeat(${line.lanes}, 32px)`,
+        gridTemplateColumns: `repeat(${played.beats.length}, 1fr)`,
+        gridColumn: `2 / span ${played.beats.length}`,
+      }"
+    >
+      <template v-for="stretch in free" :key="`free ${stretch.from}`">
+        <span class="free" :style="{ gridColumn: `${stretch.from + 1} / ${stretch.to + 2}` }" aria-hidden="true"
+          ><i>free</i></span
+        >
+        <button
+          v-for="i in stretch.to - stretch.from + 1"
+          :key="i"
+          type="button"
+          class="plain cell"
+          :style="{ gridColumn: stretch.from + i }"
+          :aria-label="`${rowName(line.row, line.part)}, ${stretch.from + i === 1 ? 'start' : `step ${stretch.from + i - 1}`}: free. Put a hold on`"
+          @click="putting = stretch.from + i - 1"
+        >
+          +
+        </button>
+      </template>
+      <ScoreBar v-for="bar in line.bars" :key="`${bar.hold.id} ${bar.from} ${bar.role}`" :bar="bar" />
+      <PutOn
+        v-if="putting !== null"
+        :style="{ gridColumn: `${putting + 1} / span 2` }"
+        :line="line"
+        :beat="putting"
+        @close="putting = null"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  align-items: center;
+  border-top: 1px solid var(--line);
+}
+
+.limb {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  padding: 2px 8px 2px 0;
+  font: 650 16px/1.15 var(--label);
+}
+
+.limb > span {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 6px;
+}
+
+.limb .small {
+  font: 500 14px/1.2 var(--label);
+}
+
+.opener {
+  width: 18px;
+  color: var(--muted);
+}
+
+.limb > span:first-child {
+  margin-left: 22px;
+}
+
+.track {
+  position: relative;
+  display: grid;
+  padding: 1px 0;
+}
+
+.free {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  grid-row: 1;
+  margin: 0 8px;
+}
+
+.free::before,
+.free::after {
+  flex: 1;
+  border-top: 2px dashed var(--strong-line);
+  content: '';
+}
+
+.free i {
+  color: var(--muted);
+  font: 500 14px/1 var(--label);
+}
+
+.cell {
+  z-index: 1;
+  grid-row: 1;
+  margin: 2px 4px;
+  border-radius: 8px;
+  opacity: 0;
+  text-align: center;
+  background: var(--ours-soft);
+  color: var(--ink);
+}
+
+.cell:hover,
+.cell:focus-visible {
+  opacity: 0.9;
+}
+</style>

@@ -1,0 +1,100 @@
+import {
+  computed,
+  inject,
+  provide,
+  ref,
+  shallowRef,
+  watch,
+  type ComputedRef,
+  type InjectionKey,
+  type Ref,
+  type ShallowRef,
+} from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Chart } from '../../../core/chart/chart'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Run } from '../../../core/chart/run'
+import { linesOf, type Bar, type ScoreLine } from '../../../core/limbScore/bars'
+import { setBar, type Stretch } from '../../../core/limbScore/editBars'
+import { play, type Played } from '../../../core/limbScore/play'
+import { remarksOn } from '../../../core/limbScore/remarks'
+import type { Remark } from '../../../core/limbScore/remark'
+import type { Row } from '../../../core/limbScore/rows'
+import type { Vocabulary } from '../../../core/sides/vocabulary'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+
+interface Score {
+  chart: ComputedRef<Chart>
+  run: ComputedRef<Run | undefined>
+  played: ComputedRef<Played>
+  lines: ComputedRef<ScoreLine[]>
+  remarks: ComputedRef<Remark[]>
+  words: ComputedRef<Vocabulary>
+  /** The beat whose words the lines are labelled with; 0 is the start. */
+  beat: Ref<number>
+  /** What it is worth to have come to each beat, as far as that is known. */
+  worths: ShallowRef<(number | null)[] | null>
+  isOpen(row: Row): boolean
+  toggle(row: Row): void
+  open(run: string | undefined): void
+  /** Has a hold be on there instead of where it was; what that cannot be is told. Returns whether it was done. */
+  place(bar: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null): boolean
+}
+
+const KEY: InjectionKey<Score> = Symbol('score')
+
+/** What the limb score looks at: the run is in the address. */
+export function provideScore(): Score {
+  const charts = useCharts()
+  const route = useRoute()
+  const router = useRouter()
+  const chart = computed(() => charts.chart!)
+  const run = computed(() => lookUp(chart.value.runs, route.params.run as string) ?? chart.value.runs?.[0])
+  const played = computed(() => (run.value ? play(chart.value, run.value) : { beats: [], broken: null }))
+  const opened = ref(new Set<string>())
+  const keyOf = ({ by, limb }: Row) => `${by} ${limb}`
+  const isOpen = (row: Row) => opened.value.has(keyOf(row))
+  const lines = computed(() => linesOf(chart.value, played.value.beats, isOpen))
+  const remarks = computed(() => (run.value ? remarksOn(chart.value, run.value, played.value) : []))
+  const words = computed(() => chart.value.settings?.words ?? {})
+  const beat = ref(0)
+  watch(
+    () => [run.value?.id, played.value.beats.length] as const,
+    ([id, length], [before]) => (beat.value = id === before ? Math.min(beat.value, length - 1) : 0),
+  )
+
+  function toggle(row: Row) {
+    const next = new Set(opened.value)
+    if (!next.delete(keyOf(row))) next.add(keyOf(row))
+    opened.value = next
+  }
+
+  function place({ hold }: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null) {
+    const id = run.value!.id
+    return charts.edit(`${hold.name} in ${run.value!.name}`, (draft) => setBar(draft, id, hold.id, before, want))
+  }
+
+  const open = (id: string | undefined) => void router.push(`/score/${id ?? ''}`)
+  const score = { chart, run, played, lines, remarks, words, beat, worths: useWorths(run), isOpen, toggle, open, place }
+  provide(KEY, score)
+  return score
+}
+
+export const useScore = (): Score => inject(KEY)!
+
+/** Asked anew whenever the chart has been solved again. */
+function useWorths(run: ComputedRef<Run | undefined>) {
+  const store = useFigures()
+  const worths = shallowRef<(number | null)[] | null>(null)
+  watch(
+    () => [store.figures, run.value] as const,
+    async ([figures, asked]) => {
+      if (!figures || !asked) return (worths.value = null)
+      const heard = await store.along(asked)
+      if (asked === run.value) worths.value = heard
+    },
+    { immediate: true },
+  )
+  return worths
+}

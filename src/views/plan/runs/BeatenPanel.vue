@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { costText } from '../../../components/figureText'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Blow } from '../../../core/questions/beat'
+import { placeOfGain } from '../../../core/say/gain'
+import { sayBeaten, whereMet } from '../../../core/say/beaten'
+import { useCharts } from '../../../stores/charts'
+import { useQuestion } from '../../../stores/questions'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+
+/** The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each repair. */
+const charts = useCharts()
+const chart = computed(() => charts.chart!)
+const { answer, progress, cancel } = useQuestion(() => ({ of: 'beaten' as const }))
+const sentences = computed(() => (answer.value ? sayBeaten(chart.value, answer.value, costText) : []))
+const repair = computed(() => {
+  const gain = answer.value?.repair
+  if (!gain) return null
+  const { position, move, reaction } = placeOfGain(chart.value, gain)
+  return {
+    path: `/worksheet/${position}`,
+    query: { move, reaction, ...(gain.of === 'new answer' ? { answer: '1' } : {}) },
+  }
+})
+const nameOf = ({ reaction }: Blow) => lookUp(chart.value.reactions, reaction)?.name ?? ''
+const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map(({ cost }) => cost)))
+</script>
+
+<template>
+  <section class="panel" aria-label="How they would beat us">
+    <h1>How they would beat us</h1>
+    <p class="muted small">
+      What they do already, used twice as often where it costs us most; our plan worked out anew each time, and what
+      would cost them most.
+    </p>
+    <p v-if="progress !== null" role="status" class="muted">
+      Working it out, {{ Math.round(progress * 100) }} % …
+      <button type="button" class="button quiet" @click="cancel">Stop</button>
+    </p>
+    <p v-if="sentences.length" class="said">{{ sentences.join(' ') }}</p>
+    <ol v-if="answer?.blows.length">
+      <li v-for="blow in answer.blows" :key="`${blow.position} ${blow.reaction}`">
+        <span class="what">
+          <b>{{ nameOf(blow) }}</b>
+          <span class="muted">{{ ` ${whereMet(chart, blow)}` }}</span>
+        </span>
+        <span class="bar"><span :style="{ width: `${(100 * blow.cost) / most}%` }" /></span>
+        <AskedFigure
+          class="cost"
+          :value="-blow.cost"
+          form="cost"
+          :asked="{
+            of: 'gain',
+            head: nameOf(blow),
+            with: 'it used twice as often',
+            gain: -blow.cost,
+            from: blow.worth + blow.cost,
+          }"
+          :label="`Cost of ${nameOf(blow)}`"
+        />
+      </li>
+    </ol>
+    <p v-if="repair && progress === null">
+      <RouterLink :to="repair" class="button primary">Repair it on the Worksheet</RouterLink>
+      <span class="muted small"> Then come back: it is worked out again.</span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 10px;
+  padding: 16px 18px;
+}
+
+.said {
+  max-width: 70ch;
+  font-size: 20px;
+  line-height: 1.5;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 160px 50px;
+  gap: 12px;
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+
+.bar {
+  display: block;
+  height: 14px;
+}
+
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--theirs);
+  clip-path: polygon(0 0, calc(100% - 5px) 0, 100% 5px, 100% 100%, 0 100%);
+}
+
+.cost {
+  font: 700 18px/1.2 var(--label);
+  text-align: right;
+}
+</style>

@@ -1,0 +1,295 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { hundred } from '../../../components/figureText'
+import CautionLines from '../../../components/CautionLines.vue'
+import { cautionLines } from '../../../core/chart/hazard'
+import type { PositionId } from '../../../core/chart/ids'
+import { addRun } from '../../../core/chart/edits/runs'
+import { bestRunFrom } from '../../../core/insight/bestRun'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Script } from '../../../core/questions/script'
+import { loopsOf } from '../../../core/questions/loops'
+import { sayClose } from '../../../core/say/range'
+import { sayLoop, sayScript, scriptAsMarkdown } from '../../../core/say/script'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useRange } from '../../../stores/range'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import HowSure from '../../parts/figures/HowSure.vue'
+import { download } from '../../parts/files/download'
+import { printPart } from '../../parts/print/printPart'
+import { scenarioLine } from '../../parts/print/scenarioLine'
+import GiveUpPanel from './GiveUpPanel.vue'
+import SaidText from './SaidText.vue'
+
+/** The best plan from a position, told as a coach would tell it, as far as it matters; to print or to save. */
+const charts = useCharts()
+const figures = useFigures()
+const range = useRange()
+const chart = computed(() => charts.chart!)
+const from = ref<PositionId>()
+const share = ref(0.8)
+const script = shallowRef<Script | null>(null)
+const sheet = ref<HTMLElement>()
+/** How much is told; a longer one does not fit on two pages. */
+const SHARES = [0.6, 0.7, 0.8, 0.9]
+const MAX_PARAGRAPHS = 60
+
+const start = computed(() => (lookUp(chart.value.positions, from.value) ? from.value! : figures.scenario!.start))
+const options = computed(() => chart.value.positions.map(({ id, name }) => ({ value: id, label: name })))
+
+let asked = 0
+watch(
+  () => [figures.figures, start.value, share.value] as const,
+  async ([found]) => {
+    const mine = ++asked
+    const told = found && (await figures.script(start.value, { share: share.value, steps: MAX_PARAGRAPHS }))
+    if (mine === asked) script.value = told
+  },
+  { immediate: true },
+)
+
+/** Where the range is known, what is too close to call is said with what is done there. */
+const closeAt = computed(
+  () => new Map(range.range?.close.map((close) => [close.position as string, sayClose(chart.value, close)])),
+)
+const told = computed(() => {
+  const paragraphs = script.value ? sayScript(chart.value, script.value) : []
+  return paragraphs.map((one) => ({
+    ...one,
+    watch:
+      one.value === null || !closeAt.value.has(one.position)
+        ? one.watch
+        : [closeAt.value.get(one.position)!, ...one.watch],
+  }))
+})
+const loops = computed(() =>
+  script.value
+    ? loopsOf(script.value)
+        .slice(0, 2)
+        .map((loop) => sayLoop(chart.value, script.value!, loop))
+    : [],
+)
+const cautions = computed(() =>
+  cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),
+)
+const title = computed(() => `The chain from ${lookUp(chart.value.positions, start.value)?.name}`)
+const scenario = computed(() => scenarioLine(chart.value, charts.isFlipped))
+
+/** The best plan as if every move landed: a run to look at limb by limb, or beside others. */
+function keep() {
+  const steps = bestRunFrom(chart.value, figures.figures!, start.value)
+  const name = `From ${lookUp(chart.value.positions, start.value)?.name}`
+  charts.edit(`Keep the run ${name}`, (draft) => void addRun(draft, name, start.value, steps))
+  charts.tell(`${name} is kept with the runs: see it side by side, or limb by limb.`)
+}
+
+async function print() {
+  await nextTick()
+  printPart(sheet.value!, scenario.value)
+}
+const covered = computed(() =>
+  script.value
+    ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who reads us as the scenario says. Numbers in brackets say where to read on.`
+    : '',
+)
+const save = () =>
+  download(
+    new Blob([scriptAsMarkdown(title.value, [scenario.value, covered.value, ...loops.value], told.value, hundred)], {
+      type: 'text/markdown',
+    }),
+    `${chart.value.id}-chain.md`,
+  )
+const goTo = (number: number) => document.getElementById(`told-${number}`)?.scrollIntoView({ block: 'start' })
+</script>
+
+<template>
+  <section aria-label="The chain, said">
+    <header>
+      <h1>{{ title }}</h1>
+      <div class="tools">
+        <label>
+          <span class="label">From</span>
+          <el-select-v2
+            :options="options"
+            :model-value="start"
+            filterable
+            size="small"
+            aria-label="Told from"
+            @update:model-value="(id: PositionId) => (from = id)"
+          />
+        </label>
+        <label>
+          <span class="label">How much of it</span>
+          <select v-model="share" class="field" aria-label="How much is told">
+            <option v-for="one in SHARES" :key="one" :value="one">what matters in {{ one * 100 }} %</option>
+          </select>
+        </label>
+        <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
+          Keep as a run
+        </button>
+        <button type="button" class="button" @click="print">Print</button>
+        <button type="button" class="button" @click="save">Save as Markdown</button>
+        <HowSure />
+      </div>
+    </header>
+    <div ref="sheet" class="panel sheet">
+      <p v-if="script" class="muted small">{{ covered }}</p>
+      <p v-else class="muted">There is nothing to do from there.</p>
+      <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
+      <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
+        <span class="number" aria-hidden="true">{{ one.number }}</span>
+        <div class="body">
+          <h2>
+            <RouterLink :to="{ path: `/worksheet/${one.position}`, query: one.move ? { move: one.move } : {} }">{{
+              one.head
+            }}</RouterLink>
+            <span v-if="one.value !== null" class="worth-printed">, worth {{ hundred(one.value) }} in 100</span>
+          </h2>
+          <p class="says"><SaidText :sentences="one.says" @go="goTo" /></p>
+          <ul v-if="one.watch.length" class="watch">
+            <li v-for="line in one.watch" :key="line" :class="{ caution: line.startsWith('Caution') }">{{ line }}</li>
+          </ul>
+        </div>
+        <div class="worth unprinted">
+          <AskedFigure
+            v-if="one.value !== null"
+            :value="one.value"
+            :asked="{ of: 'position', position: one.position as PositionId }"
+            :label="`Worth of ${one.head}`"
+          />
+        </div>
+      </article>
+      <CautionLines v-if="told.length" :lines="cautions" />
+    </div>
+    <GiveUpPanel />
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 8px 20px;
+  margin-bottom: 12px;
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 10px;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  width: 190px;
+}
+
+label :deep(.el-select__wrapper) {
+  min-height: 36px;
+  font-size: 16px;
+}
+
+.sheet {
+  display: grid;
+  gap: 4px;
+  padding: 14px 18px;
+}
+
+article {
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr) auto;
+  gap: 4px 10px;
+  padding: 10px 0;
+  border-top: 1px solid var(--line);
+  break-inside: avoid;
+  scroll-margin-top: 12px;
+}
+
+.loop {
+  max-width: 78ch;
+}
+
+.number {
+  font: 700 22px/1.2 var(--label);
+  color: var(--ours);
+}
+
+h2 {
+  font: 700 19px/1.25 var(--label);
+}
+
+h2 a {
+  color: inherit;
+  text-decoration: none;
+}
+
+h2 a:hover {
+  text-decoration: underline;
+}
+
+.worth-printed {
+  display: none;
+}
+
+.says {
+  max-width: 78ch;
+  font-size: 18px;
+  line-height: 1.5;
+}
+
+.watch {
+  margin-top: 4px;
+  color: var(--muted);
+  font-size: 15px;
+}
+
+.watch .caution {
+  color: var(--caution);
+}
+
+.worth :deep(.number) {
+  font: 700 22px/1.2 var(--label);
+}
+
+/* Two pages at most, and still read from the mat's edge. */
+@media print {
+  .worth-printed {
+    display: inline;
+  }
+
+  .sheet {
+    display: block;
+    columns: 2;
+    column-gap: 7mm;
+    padding: 0;
+  }
+
+  article {
+    grid-template-columns: 18px minmax(0, 1fr);
+    padding: 4px 0;
+  }
+
+  .number,
+  h2 {
+    font-size: 14px;
+  }
+
+  .says,
+  .loop,
+  .sheet > .muted {
+    font-size: 12px;
+    line-height: 1.35;
+  }
+
+  .watch,
+  .sheet :deep(.lines) {
+    font-size: 10px;
+    line-height: 1.3;
+  }
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { finer, hundred, share } from '../../../components/figureText'
+import ProbeFields from '../../../components/ProbeFields.vue'
+import { setProbe } from '../../../core/chart/edits/probe'
+import { PROBE, type Probe } from '../../../core/chart/probe'
+import { usualProbe } from '../../../core/game/scenario'
+import { sayChange, sayWhatIf } from '../../../core/say/whatIf'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useQuestion } from '../../../stores/questions'
+
+/** How hard to commit: moves may be only shown, to draw what they do; the plan picks, and here is what that is worth. */
+const charts = useCharts()
+const figures = useFigures()
+/** Less is not worth a sentence: it reads the same before and after. */
+const NOTEWORTHY = 0.01
+const settings = computed(() => charts.chart!.settings)
+const isOn = computed(() => figures.scenario!.probe !== null)
+
+const { answer, progress } = useQuestion(() => ({
+  of: 'whatIf' as const,
+  ifs: { probe: isOn.value ? null : usualProbe(settings.value) },
+}))
+const gain = computed(() => (answer.value ? (answer.value.then - answer.value.now) * (isOn.value ? -1 : 1) : 0))
+const shown = computed(() =>
+  charts
+    .chart!.moves.map((move) => ({ move, figure: figures.figures?.moves[move.id] }))
+    .filter(({ figure }) => (figure?.shown ?? 0) > 0.0005)
+    .sort((a, b) => b.figure!.shown! - a.figure!.shown!),
+)
+
+const throughWith = (times: number) =>
+  times < 0.0005 ? 'never gone through with' : `gone through with ${share(times)} times`
+
+const turn = (on: boolean) => figures.setScenario({ probe: on ? usualProbe(settings.value) : null })
+const set = (probe: Probe) => charts.edit('How moves go that are only shown', (draft) => setProbe(draft, null, probe))
+</script>
+
+<template>
+  <section class="panel" aria-label="How hard to commit">
+    <h2>How hard to commit</h2>
+    <p class="muted small">
+      A move can be tried in full, or only shown to draw what they do: it lands less, they may see that it is nothing,
+      and where nothing comes of it we are still where we were.
+    </p>
+    <label class="switch">
+      <input type="checkbox" :checked="isOn" @change="turn(($event.target as HTMLInputElement).checked)" />
+      Moves may be only shown, where that is worth more
+    </label>
+    <ProbeFields
+      :probe="settings?.probe"
+      :usual="PROBE"
+      @change="set"
+      @refuse="(reason) => charts.tell(reason, 'warning')"
+    />
+    <p v-if="progress !== null" role="status" class="muted">Working it out …</p>
+    <template v-else-if="answer">
+      <p v-if="gain < 0.0005" class="says">
+        Going through with everything is as good: showing a move gains nothing here.
+      </p>
+      <p v-else class="says">
+        {{ isOn ? 'Showing is worth' : 'It would be worth' }} {{ finer(gain) }} in a hundred.
+        <template v-if="!isOn && gain >= NOTEWORTHY">{{ sayWhatIf(answer, hundred)[0] }}</template>
+      </p>
+      <ul v-if="!isOn && gain >= 0.0005 && answer.changes.length">
+        <li v-for="change in answer.changes.slice(0, 5)" :key="change.position">
+          {{ sayChange(charts.chart!, change) }}
+        </li>
+      </ul>
+    </template>
+    <ul v-if="shown.length" aria-label="What is only shown">
+      <li v-for="{ move, figure } in shown.slice(0, 8)" :key="move.id">
+        <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>
+        is shown {{ share(figure!.shown!) }} times in 100, and {{ throughWith(figure!.uses - figure!.shown!) }}.
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+
+<style scoped>
+.switch {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { changeText } from '../../../components/figureText'
+import { sayDependence } from '../../../core/say/whatIf'
+import { useCharts } from '../../../stores/charts'
+import { useQuestion } from '../../../stores/questions'
+
+/** What the start's value depends on most: each figure with one try in ten less and more. */
+const charts = useCharts()
+const { answer, progress } = useQuestion(() => ({ of: 'depends' as const }))
+const rows = computed(() => (answer.value ?? []).map((one) => ({ ...one, ...sayDependence(charts.chart!, one) })))
+const most = computed(() =>
+  Math.max(0.001, ...rows.value.flatMap(({ less, more }) => [Math.abs(less), Math.abs(more)])),
+)
+const width = (change: number) => `${(50 * Math.abs(change)) / most.value}%`
+/** A bar from the middle: to the right where the start gains. */
+const bar = (change: number) =>
+  change >= 0 ? { left: '50%', width: width(change) } : { right: '50%', width: width(change) }
+</script>
+
+<template>
+  <section class="panel" aria-label="What the start depends on">
+    <h2>What the start depends on most</h2>
+    <p class="muted small">
+      Each figure with one try in ten less (hollow) and one more (filled), the plan worked out anew; in 100 exchanges.
+      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+    </p>
+    <table v-if="rows.length">
+      <thead>
+        <tr>
+          <th scope="col"><span class="readers-only">figure</span></th>
+          <th scope="col">one less</th>
+          <th scope="col"><span class="readers-only">picture</span></th>
+          <th scope="col">one more</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="`${row.head} ${row.detail}`">
+          <th scope="row">
+            {{ row.head }} <span class="muted small">{{ row.detail }}</span>
+          </th>
+          <td>{{ changeText(row.less) }}</td>
+          <td class="bars" aria-hidden="true">
+            <span class="less" :style="bar(row.less)" /><span class="more" :style="bar(row.more)" />
+          </td>
+          <td>{{ changeText(row.more) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped src="../../../components/figureTable.css"></style>
+<style scoped>
+section {
+  padding: 16px 18px;
+}
+
+table {
+  width: 100%;
+  margin-top: 8px;
+}
+
+.bars {
+  position: relative;
+  width: 34%;
+  min-width: 150px;
+  background: linear-gradient(var(--strong-line), var(--strong-line)) center / 1px 100% no-repeat;
+}
+
+.bars span {
+  position: absolute;
+  height: 9px;
+  border-radius: 3px;
+}
+
+.less {
+  top: 5px;
+  border: 1.5px solid var(--ours);
+}
+
+.more {
+  top: 17px;
+  background: var(--ours);
+}
+</style>

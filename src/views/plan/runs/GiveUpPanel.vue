@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sayGiveUp } from '../../../core/say/giveUp'
+import { useCharts } from '../../../stores/charts'
+import { useQuestion } from '../../../stores/questions'
+
+/** From which loss on each move of the plan should be given up for what else there is in its position. */
+const charts = useCharts()
+const { answer, progress } = useQuestion(() => ({ of: 'giveUps' as const }))
+/** Those nearest to their limit first. */
+const rows = computed(() => {
+  const left = ({ limit, wrong }: { limit: number | null; wrong: number }) => (limit === null ? 2 : limit - wrong)
+  return [...(answer.value ?? [])].sort((a, b) => left(a) - left(b))
+})
+</script>
+
+<template>
+  <section class="panel" aria-label="When to give it up">
+    <h2>When to give it up</h2>
+    <p class="muted small">
+      A try goes wrong when it leaves us worse off than if nothing had come of it.
+      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+    </p>
+    <ul v-if="rows.length">
+      <li v-for="row in rows" :key="row.move">
+        <RouterLink :to="{ path: `/worksheet/${row.position}`, query: { move: row.move } }">{{
+          sayGiveUp(charts.chart!, row)
+        }}</RouterLink>
+      </li>
+    </ul>
+    <p v-else-if="progress === null && answer">Nothing that the plan tries can leave us worse off.</p>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+
+<style scoped>
+section {
+  margin-top: 14px;
+  justify-items: stretch;
+}
+
+li {
+  border-top: 1px solid var(--line);
+}
+</style>

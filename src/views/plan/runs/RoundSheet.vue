@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PositionalRound } from '../../../core/chart/positionalRound'
+import { answerOfRound, changeRound, removeRound, tally } from '../../../core/chart/edits/positionalRounds'
+import { lookUp } from '../../../core/chart/lookUp'
+import { sayRound } from '../../../core/say/positionalRound'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+
+/** One positional round: where it starts, what each may do, what ends it; and whether it worked. */
+const props = defineProps<{ card: PositionalRound }>()
+const charts = useCharts()
+const figures = useFigures()
+const chart = computed(() => charts.chart!)
+const said = computed(() => sayRound(chart.value, props.card))
+const answer = computed(() => answerOfRound(chart.value, props.card))
+const rounds = computed(() => answer.value?.answer.tries?.rounds ?? { worked: 0, failed: 0 })
+const answerName = computed(() => lookUp(chart.value.moves, answer.value?.answer.move)?.name ?? '')
+const met = computed(() => figures.met(props.card.move ?? props.card.position, props.card.reaction))
+const asked = computed(() => ({
+  of: 'net' as const,
+  move: props.card.move ?? null,
+  position: props.card.position,
+  reaction: props.card.reaction,
+}))
+
+const ROWS = [
+  { key: 'start', label: 'Start' },
+  { key: 'begins', label: 'Begin' },
+  { key: 'they', label: 'They' },
+  { key: 'we', label: 'We' },
+  { key: 'ends', label: 'It ends' },
+] as const
+
+function count(worked: boolean) {
+  charts.edit(worked ? 'A round that worked' : 'A round that did not', (draft) => tally(draft, props.card.id, worked))
+}
+function setSeconds(event: Event) {
+  const seconds = Number((event.target as HTMLInputElement).value)
+  if (!Number.isInteger(seconds) || seconds < 5 || seconds > 600)
+    return charts.tell('A round lasts from 5 to 600 seconds.')
+  charts.edit('Length of the round', (draft) =>
+    changeRound(draft, props.card.id, (card) => void (card.seconds = seconds)),
+  )
+}
+function setPositionOnly(isOnly: boolean) {
+  charts.edit('Goal of the round', (draft) =>
+    changeRound(draft, props.card.id, (card) => {
+      if (isOnly) card.positionOnly = true
+      else delete card.positionOnly
+    }),
+  )
+}
+const remove = () => charts.edit('Remove the card', (draft) => removeRound(draft, props.card.id))
+</script>
+
+<template>
+  <article class="panel card" :aria-label="said.title">
+    <header>
+      <h2>{{ said.title }}</h2>
+      <AskedFigure v-if="met" :value="met.net" form="net" :asked="asked" :label="`Net of ${said.title}`" />
+      <button type="button" class="button quiet" :aria-label="`Remove ${said.title}`" title="Remove" @click="remove">
+        ×
+      </button>
+    </header>
+    <dl>
+      <template v-for="{ key, label } in ROWS" :key="key">
+        <dt>{{ label }}</dt>
+        <dd>{{ said[key] }}</dd>
+      </template>
+    </dl>
+    <ul class="cautions">
+      <li v-for="line in said.cautions" :key="line">{{ line }}</li>
+    </ul>
+    <p class="settings unprinted">
+      <label>
+        <SteadyInput class="field" :value="card.seconds" aria-label="Seconds of a round" @change="setSeconds" /> seconds
+      </label>
+      <label>
+        <input
+          type="checkbox"
+          :checked="card.positionOnly ?? false"
+          @change="setPositionOnly(($event.target as HTMLInputElement).checked)"
+        />
+        position only, no finish
+      </label>
+    </p>
+    <div v-if="answer" class="tallies unprinted" role="group" :aria-label="`Rounds of ${answerName}`">
+      <button type="button" class="button worked" @click="count(true)">
+        It worked <b>{{ rounds.worked }}</b>
+      </button>
+      <button type="button" class="button" @click="count(false)">
+        It did not <b>{{ rounds.failed }}</b>
+      </button>
+      <span class="muted small">counts for {{ answerName }}</span>
+    </div>
+    <p v-else class="small unprinted">
+      <RouterLink
+        :to="{
+          path: `/worksheet/${card.position}`,
+          query: { ...(card.move ? { move: card.move } : {}), reaction: card.reaction, answer: '1' },
+        }"
+        >Name the answer</RouterLink
+      >: then rounds count for it.
+    </p>
+    <p class="boxes" aria-hidden="true">worked □□□□□ □□□□□<br />did not □□□□□ □□□□□</p>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+  padding: 14px 16px;
+  break-inside: avoid;
+}
+
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 10px;
+  align-items: start;
+}
+
+h2 {
+  font: 700 21px/1.2 var(--label);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 62px minmax(0, 1fr);
+  gap: 3px 8px;
+}
+
+dl,
+dd {
+  margin: 0;
+}
+
+dt {
+  font: 600 15px/1.5 var(--label);
+  color: var(--muted);
+}
+
+.cautions {
+  padding: 6px 10px;
+  border-left: 4px solid var(--caution);
+  background: var(--caution-soft);
+  font-size: 14px;
+}
+
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+}
+
+.settings .field {
+  width: 58px;
+  min-height: 30px;
+}
+
+.tallies {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.tallies .button {
+  min-height: 44px;
+  padding: 4px 16px;
+  font-size: 17px;
+}
+
+.worked {
+  border-color: var(--ours);
+}
+
+.boxes {
+  display: none;
+}
+
+@media print {
+  .card {
+    min-height: 112mm;
+    border: 1px solid #333 !important;
+    font-size: 13px;
+  }
+
+  h2 {
+    font-size: 17px;
+  }
+
+  dt,
+  .boxes {
+    font-size: 13px;
+  }
+
+  .cautions {
+    font-size: 11px;
+  }
+
+  .boxes {
+    display: block;
+    margin-top: auto;
+  }
+}
+</style>

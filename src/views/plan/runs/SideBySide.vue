@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { counted, hundred } from '../../../components/figureText'
+import InlineText from '../../../components/InlineText.vue'
+import { runIn } from '../../../core/chart/edits/runs'
+import { scores } from '../../../core/chart/rules/ruleSets'
+import { pointsOf } from '../../../core/insight/points'
+import { sayLetGo } from '../../../core/say/giveUp'
+import { compareRuns, sayDifferences } from '../../../core/limbScore/compareRuns'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useQuestion } from '../../../stores/questions'
+import { printPart } from '../../parts/print/printPart'
+import { scenarioLine } from '../../parts/print/scenarioLine'
+import { cautionLines } from '../../../core/chart/hazard'
+import { lookUp } from '../../../core/chart/lookUp'
+
+/** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
+const charts = useCharts()
+const figures = useFigures()
+const chart = computed(() => charts.chart!)
+const runs = computed(() => chart.value.runs ?? [])
+const MAX_RUNS = 3
+const chosen = ref<string[]>([])
+const shown = computed(() => {
+  const own = runs.value.filter(({ id }) => chosen.value.includes(id))
+  return own.length ? own : runs.value.slice(0, 2)
+})
+const compared = computed(() => compareRuns(chart.value, shown.value))
+const worths = shallowRef<(number | null)[][]>([])
+let asked = 0
+watch(
+  () => [figures.figures, shown.value] as const,
+  async ([solved, list]) => {
+    const mine = ++asked
+    const found = solved ? await Promise.all(list.map((run) => figures.along(run))) : []
+    if (mine === asked) worths.value = found.map((one) => one ?? [])
+  },
+  { immediate: true },
+)
+/** What is found by solving beside them: points, and what letting go is worth. */
+const { answer: beside } = useQuestion(() => ({
+  of: 'runs' as const,
+  runs: shown.value.map(({ start, steps }) => ({ start, steps })),
+}))
+const points = (i: number) => {
+  const scored = beside.value?.[i]?.scored
+  const { rules } = figures
+  return scored && rules && scores(rules)
+    ? `${finerPoints(pointsOf(scored.ours, rules))} : ${finerPoints(pointsOf(scored.theirs, rules))}`
+    : null
+}
+const finerPoints = (n: number) => String(Math.round(n * 10) / 10)
+const letGo = (i: number) => {
+  const found = beside.value?.[i]
+  return found ? sayLetGo(found.letGo, (step) => compared.value[i].steps[step - 1] ?? '', hundred) : ''
+}
+const startWorth = (i: number) => worths.value[i]?.[0] ?? null
+const differences = computed(() =>
+  compared.value.length === 2
+    ? sayDifferences(compared.value[0], compared.value[1], [startWorth(0), startWorth(1)], hundred)
+    : [],
+)
+
+function toggle(id: string) {
+  const now = shown.value.map((run) => run.id)
+  chosen.value = now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-MAX_RUNS)
+}
+function annotate(id: string, notes: string) {
+  charts.edit('Notes on the run', (draft) => {
+    const run = runIn(draft, id)
+    if (notes) run.notes = notes
+    else delete run.notes
+  })
+}
+function shift(id: string, by: 1 | -1) {
+  charts.edit('Order of the runs', (draft) => {
+    const at = draft.runs!.findIndex((run) => run.id === id)
+    const [run] = draft.runs!.splice(at, 1)
+    draft.runs!.splice(Math.max(0, at + by), 0, run)
+  })
+}
+const sheet = ref<HTMLElement>()
+const print = () =>
+  printPart(
+    sheet.value!,
+    scenarioLine(chart.value, charts.isFlipped),
+    cautionLines(
+      shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])),
+    ),
+  )
+</script>
+
+<template>
+  <section aria-label="Runs side by side">
+    <header>
+      <h1>Runs side by side</h1>
+      <button v-if="shown.length" type="button" class="button" @click="print">Print</button>
+    </header>
+    <p v-if="!runs.length" class="panel empty">
+      No runs yet. Keep one from <RouterLink to="/runs">the chain</RouterLink>, or begin one
+      <RouterLink to="/score">limb by limb</RouterLink>.
+    </p>
+    <ul v-else class="which" aria-label="Which runs">
+      <li v-for="run in runs" :key="run.id">
+        <label>
+          <input type="checkbox" :checked="shown.some(({ id }) => id === run.id)" @change="toggle(run.id)" />
+          {{ run.name }}
+        </label>
+        <button type="button" class="plain" :aria-label="`${run.name} up`" @click="shift(run.id, -1)">↑</button>
+      </li>
+    </ul>
+    <div ref="sheet" class="sheet">
+      <p v-if="differences.length" class="said">{{ differences.join(' ') }}</p>
+      <div class="columns" :style="{ gridTemplateColumns: `repeat(${compared.length}, minmax(0, 1fr))` }">
+        <article v-for="(one, i) in compared" :key="one.run.id" class="panel">
+          <h2>
+            <RouterLink :to="`/score/${one.run.id}`">{{ one.run.name }}</RouterLink>
+          </h2>
+          <ol>
+            <li v-for="(step, n) in one.steps" :key="n">
+              <span>{{ step }}</span>
+              <b v-if="typeof worths[i]?.[n + 1] === 'number'">{{ hundred(worths[i][n + 1]!) }}</b>
+            </li>
+          </ol>
+          <p v-if="one.broken" class="broken">It ends there: {{ one.broken }}</p>
+          <dl>
+            <dt>worth from its start</dt>
+            <dd>{{ startWorth(i) === null ? '–' : hundred(startWorth(i)!) }}</dd>
+            <dt>time</dt>
+            <dd>{{ one.seconds }} s</dd>
+            <dt>arms at its end</dt>
+            <dd>{{ one.arms.attack }} : {{ one.arms.defend }}</dd>
+            <dt>limb check</dt>
+            <dd>{{ one.remarks ? counted(one.remarks, 'remark') : 'nothing to say' }}</dd>
+            <template v-if="points(i)">
+              <dt>points, us : them</dt>
+              <dd>{{ points(i) }}</dd>
+            </template>
+            <dt>can injure</dt>
+            <dd>{{ one.hazards.join(', ') || 'nothing said' }}</dd>
+            <dt>without an answer</dt>
+            <dd>{{ one.open.join(', ') || 'nothing' }}</dd>
+          </dl>
+          <p v-if="letGo(i)" class="small">{{ letGo(i) }}</p>
+          <InlineText
+            :value="one.run.notes ?? ''"
+            :label="`Notes on ${one.run.name}`"
+            placeholder="notes"
+            multiline
+            @change="annotate(one.run.id, $event)"
+          />
+        </article>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+header,
+.which,
+.which li,
+ol li {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 6px;
+}
+
+.which {
+  flex-wrap: wrap;
+  justify-content: flex-start;
+  gap: 4px 18px;
+}
+
+.empty {
+  padding: 14px 16px;
+}
+
+.sheet {
+  display: grid;
+  gap: 10px;
+  margin-top: 8px;
+}
+
+.said {
+  max-width: 80ch;
+  font-size: 18px;
+}
+
+.columns {
+  display: grid;
+  gap: 14px;
+}
+
+article {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+  padding: 14px 16px;
+}
+
+h2 {
+  font: 700 20px/1.2 var(--label);
+}
+
+ol li {
+  padding: 3px 0;
+  border-top: 1px solid var(--line);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 3px 12px;
+  margin: 0;
+}
+
+dt {
+  color: var(--muted);
+}
+
+dd {
+  margin: 0;
+}
+
+.broken {
+  color: var(--leak);
+}
+</style>

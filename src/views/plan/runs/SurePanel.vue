@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { hundred } from '../../../components/figureText'
+import { sayCloseAt, sayRange } from '../../../core/say/range'
+import { useCharts } from '../../../stores/charts'
+import { useRange } from '../../../stores/range'
+
+/** How sure the plan is, the tries being guesses: the range, and the places in which it is too close to call. */
+const charts = useCharts()
+const store = useRange()
+</script>
+
+<template>
+  <section class="panel" aria-label="How sure">
+    <h2>How sure</h2>
+    <p class="muted small">
+      Tries are guesses of a weight. Here they are drawn anew 400 times, as so many real ones could have come out, and
+      the plan is worked out for each; rounds that you tally make it surer.
+    </p>
+    <p v-if="store.progress !== null" role="status" class="working">
+      <progress :value="store.progress" aria-label="How far the samples are" />
+      {{ Math.round(store.progress * 100) }} %
+      <button type="button" class="button quiet" @click="store.stop()">Stop</button>
+    </p>
+    <button v-else-if="!store.range" type="button" class="button primary" @click="store.ask()">
+      Work out the range
+    </button>
+    <template v-else>
+      <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
+      <template v-if="store.range.close.length">
+        <h3>Too close to call</h3>
+        <ul>
+          <li v-for="close in store.range.close" :key="close.position">
+            <RouterLink :to="`/worksheet/${close.position}`">{{ sayCloseAt(charts.chart!, close) }}</RouterLink>
+          </li>
+        </ul>
+      </template>
+      <p v-else>What is best is clear in every place that matters.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+
+<style scoped>
+.says {
+  font-size: 18px;
+}
+
+.working {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+
+h3 {
+  font: 700 17px/1.2 var(--label);
+}
+</style>

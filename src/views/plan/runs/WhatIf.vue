@@ -1,0 +1,281 @@
+<script setup lang="ts">
+import { computed, reactive, watch } from 'vue'
+import { clockText, counted, finer, hundred, readClock, share } from '../../../components/figureText'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import type { Chart } from '../../../core/chart/chart'
+import { lookUp } from '../../../core/chart/lookUp'
+import { LIMBS, type Limb } from '../../../core/chart/words'
+import { holder } from '../../../core/chart/hold'
+import { capabilityWords, limbWords } from '../../../core/holds/limbWords'
+import { allMet, keyOfMet } from '../../../core/questions/met'
+import { whereMet } from '../../../core/say/beaten'
+import { figuresOfTries, sayChange, sayWhatIf } from '../../../core/say/whatIf'
+import { supposed, type Ifs } from '../../../core/questions/whatIf'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useQuestion } from '../../../stores/questions'
+import CommitPanel from './CommitPanel.vue'
+import DependsOn from './DependsOn.vue'
+import LimitPanel from './LimitPanel.vue'
+import SurePanel from './SurePanel.vue'
+
+/** What would come of it if something were otherwise, without changing the chart; and what the start depends on most. */
+const charts = useCharts()
+const figures = useFigures()
+const chart = computed(() => charts.chart!)
+const SUPPOSED = 'supposed'
+const asked = reactive({
+  figure: '',
+  ofTen: 0,
+  met: '',
+  times: Infinity,
+  theyCannot: '',
+  weCannot: '',
+  sharpness: null as number | null,
+  seconds: undefined as number | null | undefined,
+})
+
+/** What they do on the best plan, those met most first. */
+const reactions = computed(() => {
+  const visits = new Map(
+    (figures.figures?.met ?? []).map((one) => [`${one.move ?? one.position} ${one.reaction}`, one.visits]),
+  )
+  return allMet(chart.value)
+    .map((met) => ({ met, key: keyOfMet(met), visits: visits.get(keyOfMet(met)) ?? 0 }))
+    .sort((a, b) => b.visits - a.visits)
+    .map(({ met, key, visits }) => ({
+      value: key,
+      met,
+      label: `${lookUp(chart.value.reactions, met.reaction)?.name}, ${whereMet(chart.value, met)} (${share(visits)} in 100)`,
+    }))
+})
+const capabilities = computed(() =>
+  [...new Set(chart.value.reactions.flatMap(({ uses = [], usesAny = [] }) => [...uses, ...usesAny]))].sort(),
+)
+const limbs = computed(() => {
+  const used = new Set(
+    (chart.value.holds ?? []).filter((hold) => holder(hold) === 'ours').flatMap((hold) => hold.limbs),
+  )
+  return LIMBS.filter((limb) => used.has(limb))
+})
+
+const guesses = computed(() =>
+  figuresOfTries(chart.value).map((one, i) => ({ ...one, value: String(i), label: one.says })),
+)
+const guess = computed(() => guesses.value.find(({ value }) => value === asked.figure))
+watch(guess, (one, before) => {
+  if (one && one.says !== before?.says) asked.ofTen = Math.round(one.share * 20) / 2
+})
+
+const ifs = computed((): Ifs => {
+  const often = reactions.value.find(({ value }) => value === asked.met)
+  return {
+    ...(guess.value ? { tries: { target: guess.value.target, part: guess.value.part, share: asked.ofTen / 10 } } : {}),
+    ...(often ? { often: { met: often.met, times: asked.times } } : {}),
+    ...(asked.theyCannot ? { theyCannot: asked.theyCannot } : {}),
+    ...(asked.weCannot ? { weCannot: asked.weCannot as Limb } : {}),
+    ...(asked.sharpness === null ? {} : { sharpness: asked.sharpness }),
+    ...(asked.seconds === undefined ? {} : { seconds: asked.seconds }),
+  }
+})
+const isAsked = computed(() => Object.keys(ifs.value).length > 0)
+const { answer, progress } = useQuestion(() => (isAsked.value ? { of: 'whatIf' as const, ifs: ifs.value } : null))
+const sentences = computed(() => (answer.value ? sayWhatIf(answer.value, hundred) : []))
+
+function setClock(event: Event) {
+  const seconds = readClock((event.target as HTMLInputElement).value)
+  if (seconds === undefined || seconds === 0) return charts.tell('Say 0:40, 40 or none.')
+  asked.seconds = seconds
+}
+/** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
+const canPlan = computed(() => isAsked.value && !asked.theyCannot && !asked.weCannot)
+function planForIt() {
+  const { ifs: what, scenario } = { ifs: ifs.value, scenario: figures.scenario! }
+  const change = (draft: Chart) => {
+    const { moves, answers, positions } = supposed(draft, scenario, what).chart
+    Object.assign(draft, { moves, answers, positions })
+  }
+  const { seconds = scenario.seconds, sharpness = scenario.sharpness } = what
+  if (what.seconds !== undefined || what.sharpness !== undefined) figures.setScenario({ seconds, sharpness }, SUPPOSED)
+  charts.edit('Plan for what was supposed', change, SUPPOSED)
+  clear()
+  charts.tell('The chart now goes as was supposed. Undo takes it back.')
+}
+
+function clear() {
+  Object.assign(asked, {
+    figure: '',
+    ofTen: 0,
+    met: '',
+    times: Infinity,
+    theyCannot: '',
+    weCannot: '',
+    sharpness: null,
+    seconds: undefined,
+  })
+}
+</script>
+
+<template>
+  <section class="panel what" aria-label="What if">
+    <h1>What if …</h1>
+    <div class="ifs">
+      <label class="wide">
+        <span class="label">they use</span>
+        <el-select-v2
+          v-model="asked.met"
+          :options="reactions"
+          clearable
+          filterable
+          placeholder="what they usually do"
+          aria-label="What they use"
+        />
+      </label>
+      <label>
+        <span class="label">how often</span>
+        <select v-model="asked.times" class="field" aria-label="How often they use it" :disabled="!asked.met">
+          <option :value="Infinity">always</option>
+          <option :value="2">twice as often</option>
+          <option :value="0">never</option>
+        </select>
+      </label>
+      <label class="wide">
+        <span class="label">of ten tries</span>
+        <el-select-v2
+          v-model="asked.figure"
+          :options="guesses"
+          clearable
+          filterable
+          placeholder="as charted"
+          aria-label="Which figure of the tries"
+        />
+      </label>
+      <label>
+        <span class="label">{{
+          guess ? `${asked.ofTen} instead of ${Math.round(guess.share * 100) / 10}` : 'how many'
+        }}</span>
+        <input
+          v-model.number="asked.ofTen"
+          type="range"
+          min="0"
+          max="10"
+          step="0.5"
+          :disabled="!guess"
+          aria-label="How many of ten tries"
+        />
+      </label>
+      <label>
+        <span class="label">they cannot</span>
+        <select v-model="asked.theyCannot" class="field" aria-label="What they cannot do">
+          <option value="">–</option>
+          <option v-for="one in capabilities" :key="one" :value="one">{{ capabilityWords(one) }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="label">we cannot use our</span>
+        <select v-model="asked.weCannot" class="field" aria-label="What we cannot use">
+          <option value="">–</option>
+          <option v-for="one in limbs" :key="one" :value="one">{{ limbWords(one) }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="label"
+          >they read us {{ Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100) }} %</span
+        >
+        <input
+          type="range"
+          min="0"
+          max="90"
+          step="5"
+          :value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
+          aria-label="How well they would read us, in per cent"
+          @input="asked.sharpness = Number(($event.target as HTMLInputElement).value) / 100"
+        />
+      </label>
+      <label class="short">
+        <span class="label">left on the clock</span>
+        <SteadyInput
+          class="field"
+          :value="clockText(asked.seconds === undefined ? figures.scenario!.seconds : asked.seconds)"
+          aria-label="Left on the clock"
+          @change="setClock"
+        />
+      </label>
+      <button v-if="isAsked" type="button" class="button quiet" @click="clear">As it is</button>
+      <button v-if="canPlan" type="button" class="button" title="Changes the chart and the scenario" @click="planForIt">
+        Plan for this
+      </button>
+    </div>
+    <p v-if="!isAsked" class="muted">Suppose something: nothing of it changes the chart.</p>
+    <p v-else-if="progress !== null" role="status" class="muted">Working it out …</p>
+    <template v-else-if="answer">
+      <p class="said" :title="`${finer(answer.then)} instead of ${finer(answer.now)} per hundred`">
+        {{ sentences.join(' ') }}
+      </p>
+      <ul v-if="answer.changes.length" :aria-label="counted(answer.changes.length, 'change')">
+        <li v-for="change in answer.changes.slice(0, 8)" :key="change.position">
+          <RouterLink :to="`/worksheet/${change.position}`">{{ sayChange(chart, change) }}</RouterLink>
+        </li>
+      </ul>
+    </template>
+  </section>
+  <SurePanel />
+  <CommitPanel />
+  <LimitPanel />
+  <DependsOn />
+</template>
+
+<style scoped>
+.what {
+  display: grid;
+  gap: 12px;
+  padding: 16px 18px;
+}
+
+.ifs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: end;
+}
+
+label {
+  display: grid;
+  gap: 2px;
+  width: 178px;
+}
+
+.wide {
+  width: 360px;
+}
+
+.short {
+  width: 104px;
+}
+
+.ifs .field,
+.ifs :deep(.el-select__wrapper) {
+  min-height: 36px;
+}
+
+input[type='range'] {
+  height: 36px;
+  margin: 0;
+  accent-color: var(--ours);
+}
+
+.said {
+  max-width: 72ch;
+  font-size: 20px;
+  line-height: 1.5;
+}
+
+li {
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+
+li a {
+  text-decoration: none;
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import Fuse from 'fuse.js'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import ComboList, { type Choice } from '../../../components/ComboList.vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { placeName } from '../../../core/say/slopeItem'
+import AddAnswer from '../../parts/add/AddAnswer.vue'
+import AddReaction from '../../parts/add/AddReaction.vue'
+import SayMoves from '../../parts/add/SayMoves.vue'
+import { useSlope } from './slope'
+import type { Asking } from './slopeEdits'
+
+/** What is being asked for, beside where it will be: a name, a landing, an answer, or a move in a line. */
+const props = defineProps<{ asking: Asking; name: string }>()
+const emit = defineEmits<{ named: [name: string]; landing: [to: string]; close: [] }>()
+const { chart } = useSlope()
+
+const typed = ref(props.asking.for === 'rename' ? props.name : '')
+const field = ref<HTMLInputElement>()
+const root = ref<HTMLElement>()
+const item = computed(() => props.asking.item)
+const reaction = computed(() =>
+  item.value?.kind === 'escape' ? lookUp(chart.value.reactions, item.value.reaction) : undefined,
+)
+const move = computed(() => (item.value?.kind === 'move' ? lookUp(chart.value.moves, item.value.move) : undefined))
+const isAnswer = computed(() => item.value?.kind === 'escape')
+const label = computed(() => {
+  const { asking } = props
+  if (asking.for === 'rename') return `New name of ${props.name}`
+  if (asking.for === 'position') return 'Name of the new position'
+  const to = 'to' in asking && asking.to ? ` into ${placeName(chart.value, asking.to)}` : ''
+  return isAnswer.value ? `Name of our answer${to}` : `Name of the move${to}`
+})
+
+const fuse = computed(
+  () => new Fuse(chart.value.positions, { keys: ['name', 'aliases'], threshold: 0.3, ignoreLocation: true }),
+)
+function findLanding(text: string): Choice[] {
+  const found = text.trim() ? fuse.value.search(text, { limit: 8 }).map((hit) => hit.item) : chart.value.positions
+  const places = found.map(({ id, name, family }): Choice => ({ key: id, value: name, id, hint: family }))
+  const finish: Choice = { key: 'finish', value: 'A finish', id: 'finish', hint: 'ends it' }
+  return !text.trim() || 'a finish'.includes(text.trim().toLowerCase()) ? [finish, ...places] : places
+}
+
+function onKey(event: KeyboardEvent) {
+  event.stopPropagation()
+  if (event.key === 'Enter' && typed.value.trim()) emit('named', typed.value.trim())
+  else if (event.key === 'Escape') emit('close')
+  else return
+  event.preventDefault()
+}
+
+onMounted(async () => {
+  await nextTick()
+  if (field.value) field.value.select()
+  else if (props.asking.for === 'say') root.value?.querySelector('textarea')?.focus()
+})
+</script>
+
+<template>
+  <div ref="root" class="prompt panel" :class="asking.for" @keydown.esc="emit('close')">
+    <AddAnswer v-if="asking.for === 'answer' && reaction" :reaction="reaction" @close="emit('close')" />
+    <AddReaction v-else-if="asking.for === 'reaction' && move" open :move="move" @close="emit('close')" />
+    <SayMoves v-else-if="asking.for === 'say'" @said="emit('close')" @cancel="emit('close')" />
+    <ComboList
+      v-else-if="asking.for === 'landing'"
+      :label="isAnswer ? 'Where does our answer land?' : 'Where does it land?'"
+      :find="findLanding"
+      @pick="({ id }) => emit('landing', id!)"
+      @cancel="emit('close')"
+    />
+    <input
+      v-else
+      ref="field"
+      v-model="typed"
+      class="field"
+      :aria-label="label"
+      :placeholder="label"
+      maxlength="200"
+      @keydown="onKey"
+    />
+  </div>
+</template>
+
+<style scoped>
+.prompt {
+  position: absolute;
+  z-index: 20;
+  width: 320px;
+  padding: 8px;
+  box-shadow: var(--shadow);
+}
+
+.prompt.say {
+  width: 560px;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { itemKey, type Item } from '../../../core/slope/items'
+import { sayItem } from '../../../core/say/slopeItem'
+import { useFigures } from '../../../stores/figures'
+import { useSlope } from './slope'
+
+/** What one stands on, said; a screen reader hears it as one walks. */
+const props = defineProps<{ hovered: Item | undefined }>()
+const emit = defineEmits<{ open: [] }>()
+const { chart, at, selection } = useSlope()
+const store = useFigures()
+/** What the pointer rests on is told where the keys are, and not read aloud. */
+const told = computed(() => {
+  const { hovered } = props
+  const isOther = hovered && (!at.value || itemKey(hovered) !== itemKey(at.value))
+  return isOther ? sayItem(chart.value, store.figures, hovered) : keys.value
+})
+const said = computed(() => (at.value ? sayItem(chart.value, store.figures, at.value) : ''))
+
+const KEYS = {
+  place: '→ into its moves · N say a move · M draw one · P new position · Enter opens it',
+  move: '→ what they do · L where it lands · R what they do, new · Enter opens it',
+  escape: '→ our answer · A add an answer · M draw one · Enter opens it',
+  answer: '→ where it lands · Delete takes it away · Enter opens it',
+}
+const keys = computed(() =>
+  at.value ? KEYS[at.value.kind] : 'Press → to walk the chain from the start, or a ledge, a line or a mark.',
+)
+</script>
+
+<template>
+  <div class="status">
+    <p role="status" aria-live="polite" data-test="said">
+      <template v-if="selection.size > 1">{{ selection.size }} positions selected. </template>{{ said }}
+    </p>
+    <p class="muted small">{{ told }}</p>
+    <button v-if="at" type="button" class="button quiet" @click="emit('open')">Worksheet</button>
+  </div>
+</template>
+
+<style scoped>
+.status {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  height: 52px;
+  padding: 4px 14px;
+  font-size: 15px;
+  line-height: 1.25;
+  overflow: hidden;
+  border-top: 1px solid var(--line);
+  background: var(--panel);
+}
+
+p:first-child {
+  flex: 1;
+}
+
+p.small {
+  max-width: 46%;
+  text-align: right;
+}
+
+@media (width < 1000px) {
+  p.small {
+    display: none;
+  }
+}
+
+.button {
+  flex: none;
+}
+</style>

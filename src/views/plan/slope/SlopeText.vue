@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { itemKey, partsOfItem, type Item } from '../../../core/slope/items'
+import { sayItem } from '../../../core/say/slopeItem'
+import { useFigures } from '../../../stores/figures'
+import { useSlope } from './slope'
+
+/** The picture as text, for what is in focus: positions from the crest down, what is tried there, what they do. */
+const { chart, scene, seen, at, goTo } = useSlope()
+const store = useFigures()
+/** A chart of hundreds of positions is read around a place, not from end to end. */
+const MAX_LINES = 60
+
+const positions = computed(() => {
+  const all = (scene.value?.ledges ?? []).filter(
+    ({ id, kind }) => kind === 'position' && (!seen.value || seen.value.places.has(id)),
+  )
+  return all.slice(0, MAX_LINES)
+})
+const say = (item: Item) => sayItem(chart.value, store.figures, item)
+const parts = (item: Item) =>
+  partsOfItem(chart.value, store.figures, item).filter((part) => {
+    if (part.kind === 'place') return false
+    return part.kind !== 'move' || !seen.value || seen.value.moves.has(part.move)
+  })
+const isHere = (item: Item) => Boolean(at.value && itemKey(at.value) === itemKey(item))
+const placeOf = (id: string): Item => ({ kind: 'place', place: id })
+const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name
+</script>
+
+<template>
+  <section aria-label="The picture as text">
+    <h2>As text</h2>
+    <ul>
+      <li v-for="{ id } in positions" :key="id">
+        <button
+          type="button"
+          class="plain place"
+          :aria-current="isHere(placeOf(id))"
+          :aria-label="`Go to ${nameOf(id)}`"
+          @click="goTo(placeOf(id))"
+        >
+          {{ say(placeOf(id)) }}
+        </button>
+        <ul>
+          <li v-for="move in parts(placeOf(id))" :key="itemKey(move)">
+            <button type="button" class="plain" :aria-current="isHere(move)" @click="goTo(move)">
+              {{ say(move) }}
+            </button>
+            <ul>
+              <li v-for="escape in parts(move)" :key="itemKey(escape)">
+                <button type="button" class="plain" :aria-current="isHere(escape)" @click="goTo(escape)">
+                  {{ say(escape) }}
+                </button>
+                <ul v-if="escape.kind === 'escape'">
+                  <li v-for="answer in parts(escape)" :key="itemKey(answer)">
+                    <button type="button" class="plain" :aria-current="isHere(answer)" @click="goTo(answer)">
+                      {{ say(answer) }}
+                    </button>
+                  </li>
+                </ul>
+              </li>
+            </ul>
+          </li>
+        </ul>
+      </li>
+    </ul>
+    <p v-if="positions.length === MAX_LINES" class="muted small">
+      The first {{ MAX_LINES }} positions. Bring a place into focus to read around it.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 8px;
+}
+
+ul ul {
+  margin: 2px 0 6px;
+  padding-left: 12px;
+  border-left: 2px solid var(--line);
+}
+
+button {
+  padding: 3px 4px;
+  font-size: 15px;
+}
+
+.place {
+  font-weight: 650;
+}
+
+[aria-current='true'] {
+  background: var(--ours-soft);
+}
+</style>

@@ -1,0 +1,148 @@
+import { useEventListener } from '@vueuse/core'
+import { ref, type Ref, type ShallowRef } from 'vue'
+import type { ZoomTransform } from 'd3-zoom'
+import type { MoveId } from '../../../core/chart/ids'
+import type { Item } from '../../../core/slope/items'
+import type { Scene } from '../../../core/slope/scene'
+import type { Window } from './camera'
+
+/** What is being dragged, in pixels of the picture. */
+export interface Drag {
+  kind: 'draw' | 'push' | 'mark'
+  item: Item | undefined
+  from: [number, number]
+  to: [number, number]
+}
+
+interface Dragging {
+  root: Ref<HTMLElement | undefined>
+  transform: ShallowRef<ZoomTransform>
+  scene(): Scene | null
+  /** A click: to go there, or (with Shift) to select it too. */
+  click(item: Item | undefined, also: boolean): void
+  /** What the pointer rests on. */
+  hovered(item: Item | undefined): void
+  /** A line drawn from a position or an attempt to a place. */
+  drawn(item: Item, place: string): void
+  pushed(item: Item & { kind: 'place' }, x: number, y: number): void
+  marked(box: Window): void
+}
+
+/** Pixels from a mark's middle at which it is still met. */
+const REACH = 11
+/** Pixels that a pointer may tremble and still click. */
+const TREMBLE = 5
+
+/** Where a pointer is in the picture, and what lies there. */
+function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
+  function pointOf(event: MouseEvent): [number, number] {
+    const { left, top } = task.root.value!.getBoundingClientRect()
+    return task.transform.value.invert([event.clientX - left, event.clientY - top])
+  }
+
+  /** The nearest mark, else what is drawn there, else the ledge: from afar those are known by where they are. */
+  function itemUnder(event: MouseEvent): Item | undefined {
+    const scene = task.scene()
+    const point = pointOf(event)
+    const target = event.target as Element | null
+    const place = target?.closest<SVGElement>('[data-place]')?.dataset.place
+    const escape = place ? undefined : markUnder(scene, point, REACH / task.transform.value.k)?.escape
+    if (escape) return { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
+    const move = target?.closest<SVGElement>('[data-move]')?.dataset.move
+    if (move && !place) return { kind: 'move', move: move as MoveId }
+    const found = place ?? ledgeUnder(scene, point)?.id
+    return found ? { kind: 'place', place: found } : undefined
+  }
+
+  return { pointOf, itemUnder }
+}
+
+/** Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several. */
+export function useDragging(task: Dragging) {
+  const drag = ref<Drag | null>(null)
+  let pressed: { item: Item | undefined; kind: Drag['kind'] | 'click'; x: number; y: number } | null = null
+
+  const { pointOf, itemUnder } = useFinding(task)
+
+  useEventListener(task.root, 'pointerdown', (event: PointerEvent) => {
+    if (event.button !== 0) return
+    const target = event.target as Element
+    const item = itemUnder(event)
+    const isPosition =
+      item?.kind === 'place' && task.scene()?.ledges.find(({ id }) => id === item.place)?.kind === 'position'
+    const kind = target.closest('[data-handle]') || item?.kind === 'escape' ? 'draw' : isPosition ? 'push' : 'click'
+    pressed = {
+      item,
+      kind: kind === 'click' && !item && event.shiftKey ? 'mark' : kind,
+      x: event.clientX,
+      y: event.clientY,
+    }
+  })
+
+  useEventListener(task.root, 'pointermove', (event: PointerEvent) => {
+    if (!pressed && event.pointerType === 'mouse') task.hovered(itemUnder(event))
+  })
+
+  useEventListener(document, 'pointermove', (event: PointerEvent) => {
+    if (!pressed || pressed.kind === 'click') return
+    if (!drag.value) {
+      if (Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) < TREMBLE) return
+      const { left, top } = task.root.value!.getBoundingClientRect()
+      const from = task.transform.value.invert([pressed.x - left, pressed.y - top])
+      drag.value = { kind: pressed.kind, item: pressed.item, from, to: from }
+    }
+    drag.value = { ...drag.value, to: pointOf(event) }
+  })
+
+  useEventListener(document, 'pointerup', (event: PointerEvent) => {
+    const was = pressed
+    const done = drag.value
+    pressed = drag.value = null
+    if (!was) return
+    const isClick = Math.hypot(event.clientX - was.x, event.clientY - was.y) < TREMBLE
+    if (!done) return isClick ? task.click(was.item, event.shiftKey || event.ctrlKey || event.metaKey) : undefined
+    end(done)
+  })
+
+  function end({ kind, item, from, to }: Drag) {
+    if (kind === 'push' && item?.kind === 'place') return task.pushed(item, to[0] - from[0], to[1] - from[1])
+    const box = {
+      left: Math.min(from[0], to[0]),
+      top: Math.min(from[1], to[1]),
+      right: Math.max(from[0], to[0]),
+      bottom: Math.max(from[1], to[1]),
+    }
+    if (kind === 'mark') return task.marked(box)
+    const place = placeUnder(task.scene(), to)
+    if (item && place) task.drawn(item, place)
+  }
+
+  useEventListener(document, 'keydown', (event) => {
+    if (event.key === 'Escape') pressed = drag.value = null
+  })
+
+  /** What is under the pointer can be dragged, so that it is not panned. */
+  const isHeld = (event: Event): boolean => {
+    const item = event instanceof MouseEvent ? itemUnder(event) : undefined
+    return item?.kind === 'place' || item?.kind === 'escape'
+  }
+  return { drag, isHeld }
+}
+
+/** The ledge at a point, with a little room around. */
+const ledgeUnder = (scene: Scene | null, [x, y]: [number, number]) =>
+  scene?.ledges.find((one) => x > one.x - 8 && x < one.x + one.width + 8 && y > one.y - 8 && y < one.y + one.height + 8)
+
+function markUnder(scene: Scene | null, [x, y]: [number, number], reach: number) {
+  const near = (at: readonly [number, number]) => Math.hypot(at[0] - x, at[1] - y)
+  const marks = scene?.marks.filter(({ at, size }) => near(at) <= Math.min(reach, size / 2 + REACH)) ?? []
+  return marks.sort((a, b) => near(a.at) - near(b.at))[0]
+}
+
+/** The place at a point; anywhere in the crest stands for a finish. */
+export function placeUnder(scene: Scene | null, point: [number, number]): string | undefined {
+  const ledge = ledgeUnder(scene, point)
+  if (ledge) return ledge.kind === 'finish' ? 'finish' : ledge.id
+  const crest = scene?.bands.find(({ key }) => key === 'finishes')
+  return crest && point[1] > crest.y && point[1] < crest.y + crest.height ? 'finish' : undefined
+}

@@ -1,0 +1,51 @@
+import type { Scene } from '../../../core/slope/scene'
+import { standalone } from './saving'
+import './printing.css'
+
+/** Of a picture printed on several pages: pixels of the picture on one A4 page across, so that names can be read. */
+const PAGE = { width: 1080, height: 725 }
+const OVERLAP = 40
+
+/** Prints the picture on one page, or on as many as it needs to be read. */
+export function printPicture(
+  root: HTMLElement,
+  scene: Scene,
+  title: string,
+  pages: 'one' | 'tiled',
+  cautions: readonly string[],
+): void {
+  document.querySelector('.slope-print')?.remove()
+  const sheet = document.createElement('div')
+  sheet.className = 'slope-print'
+  const { width, height } = scene
+  const across = pages === 'one' ? 1 : Math.ceil((width - OVERLAP) / (PAGE.width - OVERLAP))
+  const down = pages === 'one' ? 1 : Math.ceil((height - OVERLAP) / (PAGE.height - OVERLAP))
+  for (let row = 0; row < down; row++) {
+    for (let column = 0; column < across; column++) {
+      const page = document.createElement('section')
+      const head = document.createElement('p')
+      head.textContent = `${title} · the Slope${across * down > 1 ? ` · ${row * across + column + 1} of ${across * down}` : ''}`
+      const picture = standalone(root, scene)
+      picture.removeAttribute('width')
+      picture.removeAttribute('height')
+      const box =
+        pages === 'one'
+          ? [0, 0, width, height]
+          : [column * (PAGE.width - OVERLAP), row * (PAGE.height - OVERLAP), PAGE.width, PAGE.height]
+      picture.setAttribute('viewBox', box.join(' '))
+      page.append(head, picture)
+      sheet.append(page)
+    }
+  }
+  if (cautions.length) sheet.lastElementChild!.append(listOf(cautions))
+  document.body.append(sheet)
+  window.addEventListener('afterprint', () => sheet.remove(), { once: true })
+  window.print()
+}
+
+function listOf(lines: readonly string[]): HTMLElement {
+  const list = document.createElement('ul')
+  list.className = 'slope-cautions'
+  for (const line of lines) list.append(Object.assign(document.createElement('li'), { textContent: line }))
+  return list
+}

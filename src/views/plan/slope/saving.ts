@@ -1,0 +1,116 @@
+import type { Scene } from '../../../core/slope/scene'
+import { download } from '../../parts/files/download'
+
+/** What of an element's look goes along with an exported picture, so that it needs no style sheet. */
+const LOOK = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'paint-order',
+  'opacity',
+  'font-family',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+  'dominant-baseline',
+]
+const NOT_DRAWN = '.reach, .handle, .drag, .column, .under'
+const SCALE = 2
+/** Most pixels along a side that a browser's canvas surely takes. */
+const MAX_PIXELS = 8000
+
+const SVG = 'http://www.w3.org/2000/svg'
+
+/** The picture on its own: text stays text, fonts are named, every look is written where it applies. */
+export function standalone(root: HTMLElement, { width, height }: Scene): SVGSVGElement {
+  const whole = document.createElementNS(SVG, 'svg')
+  whole.setAttribute('xmlns', SVG)
+  whole.setAttribute('viewBox', `0 0 ${width} ${height}`)
+  whole.setAttribute('width', String(width))
+  whole.setAttribute('height', String(height))
+  const ground = document.createElementNS(SVG, 'rect')
+  ground.setAttribute('width', String(width))
+  ground.setAttribute('height', String(height))
+  ground.setAttribute('fill', getComputedStyle(root).backgroundColor)
+  whole.append(ground)
+  for (const group of root.querySelectorAll('.moving, .heads')) {
+    const copy = withLook(group)
+    copy.removeAttribute('transform')
+    whole.append(copy)
+  }
+  return whole
+}
+
+function withLook(original: Element): Element {
+  const copy = original.cloneNode(true) as Element
+  const drawn = [original, ...original.querySelectorAll('*')]
+  const copies = [copy, ...copy.querySelectorAll('*')]
+  copies.forEach((element, i) => {
+    const look = getComputedStyle(drawn[i])
+    for (const name of LOOK) element.setAttribute(name, look.getPropertyValue(name))
+    for (const { name } of [...element.attributes]) {
+      if (name === 'class' || name === 'style' || name.startsWith('data-')) element.removeAttribute(name)
+    }
+  })
+  drawn.forEach((element, i) => element.matches(NOT_DRAWN) && copies[i].remove())
+  return copy
+}
+
+/** Saves the picture as a file. Returns what went wrong, if something did. */
+export async function savePicture(
+  root: HTMLElement,
+  scene: Scene,
+  title: string,
+  kind: 'svg' | 'png',
+): Promise<string | null> {
+  const name = `${title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}-slope.${kind}`
+  const copy = standalone(root, scene)
+  if (kind === 'svg') {
+    download(new Blob([new XMLSerializer().serializeToString(copy)], { type: 'image/svg+xml' }), name)
+    return null
+  }
+  try {
+    copy.prepend(await fontFaces())
+    download(await drawnAt(copy, scene), name)
+    return null
+  } catch {
+    return 'The picture could not be drawn here. Save it as SVG instead.'
+  }
+}
+
+/** The shipped faces inside the picture: an image may load nothing. */
+async function fontFaces(): Promise<SVGStyleElement> {
+  const rules = [...document.styleSheets].flatMap((sheet) =>
+    [...sheet.cssRules].filter((rule) => rule instanceof CSSFontFaceRule && rule.cssText.includes('Sofia')),
+  )
+  const faces = await Promise.all(
+    rules.map(async (rule) => {
+      const source = /url\("?([^")]+)"?\)/.exec(rule.cssText)?.[1] ?? ''
+      const font = await (await fetch(new URL(source, rule.parentStyleSheet?.href ?? location.href))).blob()
+      const data = await new Promise<string>((read) => {
+        const reader = new FileReader()
+        reader.onload = () => read(String(reader.result))
+        reader.readAsDataURL(font)
+      })
+      return rule.cssText.replace(/url\("?[^")]+"?\)/, `url(${data})`)
+    }),
+  )
+  const style = document.createElementNS(SVG, 'style')
+  style.textContent = faces.join('\n')
+  return style
+}
+
+async function drawnAt(picture: SVGSVGElement, { width, height }: Scene): Promise<Blob> {
+  const scale = Math.min(SCALE, MAX_PIXELS / Math.max(width, height))
+  const image = new Image()
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(picture))}`
+  await image.decode()
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.round(width * scale)
+  canvas.height = Math.round(height * scale)
+  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
+  return new Promise((done, failed) => canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error('no picture')))))
+}

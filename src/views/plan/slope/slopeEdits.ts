@@ -1,0 +1,140 @@
+import { ref } from 'vue'
+import type { Chart } from '../../../core/chart/chart'
+import { addNewAnswer, answersTo, removeAnswer } from '../../../core/chart/edits/answers'
+import {
+  addMove,
+  addPosition,
+  removeMove,
+  removePosition,
+  rename,
+  unmeetReaction,
+} from '../../../core/chart/edits/records'
+import { positionIn } from '../../../core/chart/edits/find'
+import { putByHand } from '../../../core/chart/edits/slope'
+import { setUnprompted } from '../../../core/chart/edits/tries'
+import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import { positionFromName } from '../../../core/notation/families'
+import { placeName } from '../../../core/say/slopeItem'
+import { wholeOfItem, type Item } from '../../../core/slope/items'
+import type { SlopeLayout } from '../../../core/slope/places'
+import { useCharts } from '../../../stores/charts'
+import type { useSlope } from './slope'
+
+/** What is being asked for beside the picture. `to`: where a new move or answer is to land, once that is known. */
+export type Asking =
+  | { for: 'say' | 'answer' | 'reaction' | 'position' | 'rename'; item: Item | undefined }
+  | { for: 'landing' | 'name'; item: Item; to?: string }
+
+type Slope = Pick<ReturnType<typeof useSlope>, 'chart' | 'at' | 'goTo' | 'selection' | 'layout'>
+
+/** How a new move goes until the coach says otherwise. */
+const NEW_MOVE = { lands: 3, stalls: 7 }
+
+/** What is done to the chart on the Slope; every deed is one step that can be undone. */
+export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
+  const charts = useCharts()
+  const asking = ref<Asking | null>(null)
+
+  function nameOf(item: Item): string {
+    if (item.kind === 'place') return placeName(chart.value, item.place)
+    const record =
+      item.kind === 'escape'
+        ? lookUp(chart.value.reactions, item.reaction)
+        : lookUp(chart.value.moves, item.kind === 'move' ? item.move : item.answer)
+    return record?.name ?? ''
+  }
+
+  function newPosition(name: string, family: string | undefined) {
+    let id: PositionId | undefined
+    charts.edit(`New position ${name}`, (draft) => (id = addPosition(draft, positionFromName(name, family))))
+    if (id) goTo({ kind: 'place', place: id })
+  }
+
+  /** A new move from a position, or a new answer to an attempt, that lands in a position or a finish. */
+  function draw(item: Item, to: string, name: string) {
+    if (item.kind === 'escape') return drawAnswer(item.reaction, to, name, item)
+    if (item.kind !== 'place') return
+    const kind = to === 'finish' ? ('submission' as const) : ('advance' as const)
+    let id: MoveId | undefined
+    charts.edit(`New move ${name}`, (draft) => {
+      const from = item.place as PositionId
+      id = addMove(draft, { name, kind, from, to: to as PositionId, tries: { ...NEW_MOVE } })
+    })
+    if (id) goTo({ kind: 'move', move: id })
+  }
+
+  function drawAnswer(reaction: ReactionId, to: string, name: string, item: Item) {
+    const landing = to as PositionId | 'finish'
+    charts.edit(`Answer ${nameOf(item)} with ${name}`, (draft) => void addNewAnswer(draft, reaction, name, landing))
+    goTo(item)
+  }
+
+  function renameTo(item: Item, name: string) {
+    if (item.kind === 'place') charts.edit(`Rename ${name}`, (draft) => rename(draft, 'positions', item.place, name))
+    else if (item.kind === 'escape') {
+      charts.edit(`Rename ${name}`, (draft) => rename(draft, 'reactions', item.reaction, name))
+    } else {
+      const move = item.kind === 'move' ? item.move : item.answer
+      charts.edit(`Rename ${name}`, (draft) => rename(draft, 'moves', move, name))
+    }
+  }
+
+  /** Takes away what is selected, else what one stands on. */
+  function remove() {
+    const item = at.value
+    const places = [...selection.value]
+    if (places.length) {
+      const done = charts.edit(`Remove ${places.length} positions`, (draft) => {
+        places.forEach((id) => removePosition(draft, id as PositionId))
+      })
+      if (done) charts.tell(`Removed ${places.length} positions with what leads there. Undo brings them back.`)
+      selection.value = new Set()
+      return
+    }
+    if (!item) return
+    const name = nameOf(item)
+    const whole = wholeOfItem(chart.value, item)
+    if (!charts.edit(`Remove ${name}`, (draft) => removeItem(draft, item))) return
+    charts.tell(`Removed ${name}. Undo brings it back.`)
+    goTo(whole ?? item)
+  }
+
+  /** Puts the selected places, or `place`, or the one that one stands on, further aside or in the next row; pixels and rows. */
+  function push(x: number, row: number, join?: string, place?: string) {
+    const item = at.value
+    const one = place ?? (item?.kind === 'place' ? item.place : undefined)
+    const isSelected = selection.value.size > 0 && (!place || selection.value.has(place))
+    const ids = isSelected ? [...selection.value] : one ? [one] : []
+    const places = pushed(layout.value?.places ?? {}, ids, x, row)
+    if (Object.keys(places).length) charts.edit('Put by hand', (draft) => putByHand(draft, places), join)
+  }
+
+  return { asking, nameOf, newPosition, draw, renameTo, remove, push }
+}
+
+/** Where the places would be; none goes beyond the left edge or above its band. */
+function pushed(known: SlopeLayout['places'], ids: readonly string[], x: number, row: number) {
+  const there = ids.filter((id) => known[id])
+  return Object.fromEntries(
+    there.map((id) => {
+      const place = known[id]
+      return [id, { row: Math.max(0, place.row + row), x: Math.max(0, Math.round(place.x + x)) }]
+    }),
+  )
+}
+
+function removeItem(draft: Chart, item: Item): void {
+  if (item.kind === 'place') {
+    if (draft.positions.some(({ id }) => id === item.place)) removePosition(draft, item.place as PositionId)
+  } else if (item.kind === 'move') removeMove(draft, item.move)
+  else if (item.kind === 'answer') {
+    const found = answersTo(draft, item.reaction).find(({ answer }) => answer.move === item.answer)
+    if (found) removeAnswer(draft, { index: found.index, reaction: item.reaction, move: item.answer })
+  } else if (item.move) unmeetReaction(draft, item.move, item.reaction)
+  else {
+    const { unprompted } = positionIn(draft, item.position)
+    if (unprompted)
+      setUnprompted(draft, item.position, unprompted.every, { ...unprompted.reactions, [item.reaction]: 0 })
+  }
+}

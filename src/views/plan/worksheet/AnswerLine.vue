@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import TenTries from '../../../components/TenTries.vue'
+import type { Answer } from '../../../core/chart/answer'
+import type { Chart } from '../../../core/chart/chart'
+import { NEW_ANSWER, removeAnswer, shiftAnswer } from '../../../core/chart/edits/answers'
+import type { AnswerRef } from '../../../core/chart/edits/find'
+import { borrowTries, setTries } from '../../../core/chart/edits/tries'
+import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import { useCharts } from '../../../stores/charts'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { useWorksheet } from '../../parts/inspectors/sheet'
+
+/** One answer: the move, its own tries or those of the move, and what it is worth here. */
+const props = defineProps<{
+  answer: Answer
+  index: number
+  value: number | undefined
+  asked: { move: MoveId | null; position: PositionId; reaction: ReactionId }
+  isBest: boolean
+}>()
+const emit = defineEmits<{ gone: [] }>()
+const { chart, setCounts, stripOf } = useWorksheet()
+const charts = useCharts()
+const move = computed(() => lookUp(chart.value.moves, props.answer.move)!)
+const place = computed(() => ({ index: props.index, reaction: props.answer.reaction, move: props.answer.move }))
+const name = computed(() => `${move.value.name} in answer`)
+
+/** Which answer is meant is settled when the edit is made: it may be done again on another tab's chart. */
+function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknown) {
+  const meant = place.value
+  charts.edit(label, (draft) => void change(draft, meant))
+}
+
+function remove() {
+  edit(`Remove the answer ${move.value.name}`, removeAnswer)
+  charts.tell(`Removed the answer ${move.value.name}.`)
+  emit('gone')
+}
+
+const shift = (by: 1 | -1) =>
+  edit(`Move the answer ${move.value.name}`, (draft, answer) => shiftAnswer(draft, answer, by))
+const own = () =>
+  edit(`Own tries for ${move.value.name}`, (draft, answer) =>
+    setTries(draft, { of: 'answer', answer }, { ...NEW_ANSWER }),
+  )
+const borrow = () => edit(`${move.value.name} as tried cold`, borrowTries)
+
+function onKey(event: KeyboardEvent) {
+  if (event.altKey && event.key === 'ArrowUp') shift(-1)
+  else if (event.altKey && event.key === 'ArrowDown') shift(1)
+  else if (event.key === 'Delete') remove()
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+</script>
+
+<template>
+  <span class="answer">
+    <RouterLink
+      class="chip"
+      :class="{ best: isBest }"
+      :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }"
+      :title="`Go to ${move.name}; Delete removes the answer, Alt and arrows move it`"
+      @keydown="onKey"
+      >{{ move.name }}</RouterLink
+    >
+    <span v-if="answer.tries?.rounds" class="muted small" title="Rounds on the mat in which it worked">
+      {{ answer.tries.rounds.worked }} of {{ answer.tries.rounds.worked + answer.tries.rounds.failed }} rounds
+    </span>
+    <TenTries
+      v-if="answer.tries"
+      class="strip"
+      small
+      :parts="stripOf(answer.tries)"
+      :name="name"
+      @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
+    />
+    <button v-else type="button" class="plain cold muted small" title="Give it tries of its own" @click="own">
+      as tried cold
+    </button>
+    <span class="tools">
+      <button
+        v-if="answer.tries"
+        type="button"
+        class="plain"
+        title="As tried cold"
+        :aria-label="`${name}: as tried cold`"
+        @click="borrow"
+      >
+        ≡
+      </button>
+      <button type="button" class="plain" :aria-label="`${name}: up`" @click="shift(-1)">↑</button>
+      <button type="button" class="plain" :aria-label="`Remove ${name}`" @click="remove">×</button>
+    </span>
+    <AskedFigure
+      v-if="value !== undefined"
+      class="worth"
+      :value="value"
+      :asked="{ of: 'answer', ...asked, answer: index }"
+      :label="`Worth of answering with ${move.name}`"
+    />
+  </span>
+</template>
+
+<style scoped>
+.answer {
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 26px;
+}
+
+.chip {
+  flex: 0 1 auto;
+  padding: 1px 9px;
+  border-radius: 12px;
+  background: var(--ours-soft);
+  font: 600 17px/1.3 var(--label);
+  text-decoration: none;
+}
+
+.chip:hover {
+  text-decoration: underline;
+}
+
+.best {
+  box-shadow: inset 0 0 0 1.5px var(--ours);
+}
+
+.strip,
+.cold {
+  flex: none;
+  margin-left: auto;
+}
+
+.cold {
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+}
+
+.tools {
+  position: absolute;
+  right: 0;
+  bottom: 100%;
+  z-index: 2;
+  display: none;
+  gap: 2px;
+  padding: 0 4px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--raised);
+}
+
+.tools button {
+  min-width: 24px;
+  text-align: center;
+}
+
+.answer:hover .tools,
+.answer:focus-within .tools {
+  display: inline-flex;
+}
+
+.worth {
+  flex: none;
+  width: 30px;
+  min-width: 30px;
+}
+
+.worth :deep(.number) {
+  font-size: 16px;
+  font-weight: 600;
+  color: var(--muted);
+}
+</style>

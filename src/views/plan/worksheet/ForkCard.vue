@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import HazardBadge from '../../../components/HazardBadge.vue'
+import InlineText from '../../../components/InlineText.vue'
+import TenTries from '../../../components/TenTries.vue'
+import { moveMove, removeMove, rename } from '../../../core/chart/edits/records'
+import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
+import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
+import type { ReactionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import type { Move } from '../../../core/chart/move'
+import { weightOf } from '../../../core/chart/tries'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import AddReaction from '../../parts/add/AddReaction.vue'
+import ForkLine from './ForkLine.vue'
+import ReactionRow from './ReactionRow.vue'
+import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
+
+/** One move with its ten tries, what they do about it and what we answer. */
+const props = defineProps<{ move: Move }>()
+const { chart, position, moves, selected, nameOf, select, setCounts, stripOf } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const isSaying = ref(false)
+const card = ref<HTMLElement>()
+
+const figure = computed(() => store.figures?.moves[props.move.id])
+const best = computed(() => store.figures?.positions[position.value!.id])
+const isBest = computed(() => best.value?.best === props.move.id)
+const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
+/** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
+const forbidden = computed(() => {
+  const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
+  if (otherWay) return `set aside: our way is ${otherWay.says.toLowerCase()}`
+  const { rules, forbids = [], noFinish } = store.scenario ?? {}
+  const tag = props.move.tags?.find((one) => forbids.includes(one))
+  const { ruleSets, group } = charts.chart?.settings ?? {}
+  const set = ruleSetOf(rules, ruleSets)
+  if (!tag) return noFinish && props.move.to === 'finish' ? `not allowed, ${set?.name}: finishes` : ''
+  const why = set?.forbids.includes(tag) ? `not allowed, ${set.name}` : `not for ${group}`
+  return `${why}: ${RULE_TAGS[tag as RuleTag] ?? tag}`
+})
+/** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
+const first = computed(() =>
+  (props.move.needs ?? [])
+    .filter((id) => !position.value?.holds?.includes(id))
+    .map((id) => lookUp(chart.value.holds, id)?.name),
+)
+const isSelected = computed(() => selected.value.move?.id === props.move.id)
+
+function remove() {
+  const { id, name } = props.move
+  goToRow(card.value!, -1)
+  charts.edit(`Remove ${name}`, (draft) => removeMove(draft, id))
+  charts.tell(`Removed ${name}.`)
+}
+
+function shift(by: 1 | -1) {
+  const at = moves.value.findIndex(({ id }) => id === props.move.id)
+  const target = moves.value[by < 0 ? at - 1 : at + 2]
+  if (by < 0 ? at === 0 : at === moves.value.length - 1) return
+  charts.edit(`Move ${props.move.name}`, (draft) => moveMove(draft, props.move.id, target?.id ?? null))
+}
+
+function onKey(event: KeyboardEvent) {
+  if (event.target !== card.value) return
+  if (event.altKey && event.key === 'ArrowUp') shift(-1)
+  else if (event.altKey && event.key === 'ArrowDown') shift(1)
+  else if (event.key === 'ArrowDown') goToRow(card.value!, 1)
+  else if (event.key === 'ArrowUp') goToRow(card.value!, -1)
+  else if (event.key === 'Delete') remove()
+  else if (event.key === 'Enter') select(props.move.id)
+  else if (event.key.toLowerCase() === 'l' && !event.ctrlKey && !event.metaKey) isSaying.value = true
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <article
+    ref="card"
+    class="panel card"
+    :class="{ best: isBest, selected: isSelected, out: forbidden }"
+    tabindex="0"
+    :data-row="move.id"
+    :aria-label="`${move.name}, to ${nameOf(move.to)}`"
+    @keydown="onKey"
+    @click.self="select(move.id)"
+    @focus="isSelected || select(move.id)"
+  >
+    <header>
+      <h2>
+        <InlineText
+          :value="move.name"
+          label="Name of the move"
+          required
+          @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'moves', move.id, name))"
+        />
+      </h2>
+      <span class="muted to">{{
+        move.to === 'finish' ? 'to a finish' : move.to === move.from ? 'stays here' : `to ${nameOf(move.to)}`
+      }}</span>
+      <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
+      <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
+      <span v-if="isBest" class="tag">{{ best?.isShown ? 'best here, only shown' : 'best here' }}</span>
+      <span v-else-if="figure?.isShown" class="small muted">worth more only shown</span>
+      <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
+      <span class="tools">
+        <button type="button" class="button quiet" title="As a line (L)" @click="isSaying = !isSaying">line</button>
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="`${move.name} up`"
+          title="Up (Alt ↑)"
+          @click="shift(-1)"
+        >
+          ↑
+        </button>
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="`${move.name} down`"
+          title="Down (Alt ↓)"
+          @click="shift(1)"
+        >
+          ↓
+        </button>
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="`Remove ${move.name}`"
+          title="Remove (Delete)"
+          @click="remove"
+        >
+          ×
+        </button>
+      </span>
+      <AskedFigure :value="figure?.value" :asked="{ of: 'move', move: move.id }" :label="`Worth of ${move.name}`" />
+    </header>
+    <ForkLine v-if="isSaying" :move="move" @close="isSaying = false" />
+    <TenTries
+      :parts="stripOf(move.tries)"
+      :name="move.name"
+      @set="(counts, join) => setCounts({ of: 'move', move: move.id }, move.tries, counts, move.name, join)"
+    />
+    <p v-if="move.tries.weight !== undefined" class="muted small">
+      A guess: it counts for {{ weightOf(move.tries) }} real tries, until you set it yourself.
+    </p>
+    <ul>
+      <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
+    </ul>
+    <AddReaction :move="move" />
+  </article>
+</template>
+
+<style scoped>
+.card {
+  position: relative;
+  padding: 10px 12px 8px 16px;
+}
+
+.card::before {
+  content: '';
+  position: absolute;
+  inset: -1px auto -1px -1px;
+  width: 6px;
+  border-radius: 10px 0 0 10px;
+}
+
+.best::before {
+  background: var(--ours);
+}
+
+.out > :not(header) {
+  opacity: 0.55;
+}
+
+.forbidden {
+  color: var(--caution);
+}
+
+.selected {
+  border-color: var(--ours);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+}
+
+.to {
+  font-size: 15px;
+}
+
+.tag {
+  font: 700 14px/1.2 var(--label);
+  color: var(--ours);
+}
+
+.tools {
+  display: inline-flex;
+  margin-left: auto;
+  opacity: 0;
+}
+
+.tools .button {
+  min-height: 26px;
+  padding: 0 7px;
+}
+
+.card:hover .tools,
+.card:focus .tools,
+.selected .tools,
+.tools:focus-within {
+  opacity: 1;
+}
+
+@media (hover: none) {
+  .tools {
+    opacity: 1;
+  }
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { counted } from '../../../components/figureText'
+import InlineText from '../../../components/InlineText.vue'
+import { rename } from '../../../core/chart/edits/records'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { useWorksheet } from '../../parts/inspectors/sheet'
+
+const { position, moves, letters, select } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const figure = computed(() => store.figures?.positions[position.value!.id])
+const loose = computed(() => store.figures?.looseEnds.filter((end) => end.position === position.value!.id).length ?? 0)
+const isStart = computed(() => store.scenario?.start === position.value!.id)
+
+function setName(name: string) {
+  const { id } = position.value!
+  charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'positions', id, name))
+}
+</script>
+
+<template>
+  <header data-none tabindex="-1">
+    <div>
+      <h1><InlineText :value="position!.name" label="Name of the position" required @change="setName" /></h1>
+      <p class="muted">
+        {{ counted(moves.length, 'move') }}, {{ counted(letters.size, 'reaction')
+        }}<template v-if="loose">, {{ counted(loose, 'loose end') }}</template> ·
+        <button type="button" class="plain link" @click="select()">about this position</button>
+        <template v-if="!isStart">
+          ·
+          <button type="button" class="plain link" @click="store.setScenario({ start: position!.id })">
+            start from here
+          </button></template
+        >
+        <template v-else> · the start</template>
+      </p>
+    </div>
+    <AskedFigure
+      class="worth"
+      :value="figure?.value"
+      :asked="{ of: 'position', position: position!.id }"
+      :label="`Worth of ${position!.name}`"
+    />
+  </header>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 12px;
+  padding-right: 12px;
+}
+
+header:focus {
+  outline: none;
+}
+
+.link {
+  text-decoration: underline;
+  text-underline-offset: 2px;
+}
+
+.worth :deep(.number) {
+  font-size: 28px;
+}
+</style>

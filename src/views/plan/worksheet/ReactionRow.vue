@@ -1,0 +1,244 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import InlineText from '../../../components/InlineText.vue'
+import LooseRing from '../../../components/LooseRing.vue'
+import { answersTo } from '../../../core/chart/edits/answers'
+import { orderReactions, rename, unmeetReaction } from '../../../core/chart/edits/records'
+import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
+import type { ReactionId } from '../../../core/chart/ids'
+import type { Move } from '../../../core/chart/move'
+import { lookUp } from '../../../core/chart/lookUp'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import AddAnswer from '../../parts/add/AddAnswer.vue'
+import AnswerLine from './AnswerLine.vue'
+import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
+
+/** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
+const props = defineProps<{ reactionId: ReactionId; move?: Move }>()
+const { chart, position, selected, letters, timesMet, nameOf, select } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+const row = ref<HTMLElement>()
+const isPicking = ref(false)
+
+const reaction = computed(() => lookUp(chart.value.reactions, props.reactionId))
+const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reactionId))
+const answers = computed(() => answersTo(chart.value, props.reactionId))
+const valueOf = computed(() => new Map(met.value?.answers.map(({ answer, value }) => [answer, value])))
+const isSelected = computed(
+  () => selected.value.reaction?.id === props.reactionId && selected.value.move?.id === props.move?.id,
+)
+const isLoose = computed(
+  () => answers.value.length === 0 || (met.value !== undefined && met.value.answers.length === 0),
+)
+const asked = computed(() => ({
+  move: props.move?.id ?? null,
+  position: position.value!.id,
+  reaction: props.reactionId,
+}))
+/** What strikes change of it, where the rules allow them. */
+const struck = computed(() => {
+  const { uses = [], usesAny = [] } = reaction.value!
+  return strikeChangesOf([...uses, ...usesAny], store.scenario?.strikes ?? [])
+})
+const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
+const ending = computed(() => {
+  const { endsIn } = reaction.value!
+  const where =
+    endsIn === 'caught' ? 'they finish us' : endsIn === position.value!.id ? 'still here' : `into ${nameOf(endsIn)}`
+  return shared.value > 1 ? `${where}, met by ${shared.value} moves` : where
+})
+
+watch(
+  () => isSelected.value && selected.value.picksAnswer,
+  (picks) => {
+    if (picks) isPicking.value = true
+  },
+  { immediate: true },
+)
+
+async function endPicking() {
+  isPicking.value = false
+  if (selected.value.picksAnswer) select(props.move?.id, props.reactionId)
+  await nextTick()
+  row.value?.focus()
+}
+
+function remove() {
+  const { move } = props
+  const { name } = reaction.value!
+  if (!move) return
+  goToRow(row.value!, -1)
+  charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))
+  charts.tell(`Removed ${name} from ${move.name}.`)
+}
+
+async function shift(by: 1 | -1) {
+  const { move, reactionId } = props
+  const order = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
+  const at = order.indexOf(reactionId)
+  if (!move || !order[at + by]) return
+  ;[order[at], order[at + by]] = [order[at + by], order[at]]
+  charts.edit(`Move ${reaction.value!.name}`, (draft) => orderReactions(draft, move.id, order))
+  await nextTick()
+  row.value?.focus()
+}
+
+function onKey(event: KeyboardEvent) {
+  if (event.target !== row.value || event.ctrlKey || event.metaKey) return
+  if (event.altKey && event.key === 'ArrowUp') shift(-1)
+  else if (event.altKey && event.key === 'ArrowDown') shift(1)
+  else if (event.key === 'ArrowDown') goToRow(row.value!, 1)
+  else if (event.key === 'ArrowUp') goToRow(row.value!, -1)
+  else if (event.key.toLowerCase() === 'a' || (event.key === 'Enter' && isLoose.value)) isPicking.value = true
+  else if (event.key === 'Enter') select(props.move?.id, props.reactionId)
+  else if (event.key === 'Delete') remove()
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <li
+    v-if="reaction"
+    ref="row"
+    class="row"
+    :class="{ selected: isSelected }"
+    tabindex="0"
+    :data-row="`${move?.id ?? 'still'} ${reactionId}`"
+    :aria-label="`They: ${reaction.name}`"
+    @keydown="onKey"
+    @focus="isSelected || select(move?.id, reactionId)"
+  >
+    <span class="letter" aria-hidden="true">{{ letters.get(reactionId) }}</span>
+    <div class="name">
+      <InlineText
+        :value="reaction.name"
+        label="Name of the reaction"
+        required
+        @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'reactions', reactionId, name))"
+      />
+      <p class="muted small">{{ ending }}</p>
+      <p v-for="one in struck" :key="one.uses" class="small struck">{{ one.says }}</p>
+    </div>
+    <AskedFigure :value="met?.net" form="net" :asked="{ of: 'net', ...asked }" :label="`Net of ${reaction.name}`" />
+    <span class="answers">
+      <AnswerLine
+        v-for="{ answer, index } in answers"
+        :key="index"
+        :answer="answer"
+        :index="index"
+        :value="answers.length > 1 ? valueOf.get(index) : undefined"
+        :asked="asked"
+        :is-best="met?.best === answer.move && answers.length > 1"
+        @gone="row?.focus()"
+      />
+      <AddAnswer v-if="isPicking" :reaction="reaction" @close="endPicking" />
+      <span v-else class="open" :class="{ more: !isLoose }">
+        <LooseRing v-if="isLoose" :text="answers.length ? 'no answer fits with these holds' : 'no answer yet'" />
+        <button
+          type="button"
+          class="button quiet"
+          :title="isLoose ? 'Answer it (A)' : 'Another answer (A)'"
+          :aria-label="`Answer ${reaction.name}`"
+          @click="isPicking = true"
+        >
+          + answer
+        </button>
+      </span>
+    </span>
+    <AskedFigure :value="met?.value" :asked="{ of: 'met', ...asked }" :label="`Worth once they: ${reaction.name}`" />
+  </li>
+</template>
+
+<style scoped>
+.struck {
+  color: var(--caution);
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 24px minmax(120px, 1fr) 50px 318px 34px;
+  align-items: start;
+  gap: 8px;
+  padding: 5px 4px;
+  border-top: 1px dotted var(--strong-line);
+  border-radius: 2px;
+}
+
+.selected {
+  background: color-mix(in srgb, var(--theirs-soft) 55%, transparent);
+}
+
+.letter {
+  width: 22px;
+  height: 22px;
+  background: var(--theirs-soft);
+  border: 1.5px solid var(--theirs);
+  color: var(--theirs);
+  text-align: center;
+  font: 700 14px/19px var(--label);
+  clip-path: polygon(0 0, calc(100% - 6px) 0, 100% 6px, 100% 100%, 0 100%);
+}
+
+.name {
+  line-height: 1.25;
+}
+
+.answers {
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+}
+
+.open {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.row {
+  position: relative;
+}
+
+.more {
+  height: 0;
+  overflow: hidden;
+}
+
+.row:hover .more,
+.row:focus .more,
+.row:focus-within .more,
+.selected .more {
+  height: auto;
+}
+
+@media (hover: none) {
+  .more {
+    height: auto;
+  }
+}
+
+.open .button {
+  min-height: 22px;
+  padding: 0 6px;
+  font-size: 14px;
+}
+
+.row > :last-child {
+  justify-self: end;
+}
+
+@media (width < 1240px) {
+  .row {
+    grid-template-columns: 24px minmax(0, 1fr) 62px 40px;
+  }
+
+  .answers {
+    grid-row: 2;
+    grid-column: 2 / -1;
+  }
+}
+</style>

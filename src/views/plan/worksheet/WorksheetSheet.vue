@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { nextTick, ref, watch } from 'vue'
+import { isTyping } from '../../frame/shortcuts'
+import ForkCard from './ForkCard.vue'
+import FromShelf from '../../parts/add/FromShelf.vue'
+import HoldStill from './HoldStill.vue'
+import MoveInspector from '../../parts/inspectors/MoveInspector.vue'
+import PositionHead from './PositionHead.vue'
+import PositionInspector from '../../parts/inspectors/PositionInspector.vue'
+import PositionList from '../../parts/PositionList.vue'
+import ReactionInspector from '../../parts/inspectors/ReactionInspector.vue'
+import SayMoves from '../../parts/add/SayMoves.vue'
+import ShelfSays from './ShelfSays.vue'
+import { provideWorksheet } from '../../parts/inspectors/sheet'
+
+const { position, moves, selected } = provideWorksheet()
+const list = ref<{ search(): void }>()
+const say = ref<{ focus(): void }>()
+
+/** What a link leads to is brought into view, and has the focus. */
+watch(
+  () => [position.value?.id, selected.value.move?.id, selected.value.reaction?.id] as const,
+  async ([, move, reaction], before) => {
+    if (before && before[0] === position.value?.id) return
+    await nextTick()
+    const row = document.querySelector<HTMLElement>(
+      reaction ? `[data-row="${move ?? 'still'} ${reaction}"]` : move ? `[data-row="${move}"]` : '[data-none]',
+    )
+    row?.scrollIntoView({ block: 'center' })
+    if (!selected.value.picksAnswer) row?.focus()
+  },
+  { immediate: true },
+)
+
+useEventListener(document, 'keydown', (event) => {
+  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '/') list.value?.search()
+  else if (event.key.toLowerCase() === 'n') say.value?.focus()
+  else return
+  event.preventDefault()
+})
+</script>
+
+<template>
+  <div class="worksheet">
+    <PositionList ref="list" />
+    <section v-if="position" class="sheet" :aria-label="position.name">
+      <PositionHead />
+      <ForkCard v-for="move in moves" :key="move.id" :move="move" />
+      <HoldStill />
+      <SayMoves ref="say" :key="position.id" />
+      <ShelfSays :key="`says ${position.id}`" />
+      <FromShelf :key="`shelf ${position.id}`" />
+    </section>
+    <section v-else class="sheet muted">Name a position on the left: where do you start from?</section>
+    <aside v-if="position" aria-label="In detail">
+      <MoveInspector v-if="selected.move && !selected.reaction" :key="selected.move.id" :move="selected.move" />
+      <ReactionInspector
+        v-else-if="selected.reaction"
+        :key="selected.reaction.id"
+        :reaction="selected.reaction"
+        :move="selected.move"
+      />
+      <PositionInspector v-else :key="position.id" :position="position" />
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.worksheet {
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) 300px;
+  height: 100%;
+}
+
+.sheet {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+  padding: 16px 18px 90px;
+  overflow-y: auto;
+  min-width: 0;
+}
+
+aside {
+  padding: 16px;
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+  overflow-y: auto;
+}
+
+@media (width < 1100px) {
+  .worksheet {
+    grid-template-columns: 190px minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) auto;
+  }
+
+  aside {
+    grid-column: 1 / -1;
+    max-height: 34vh;
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+</style>
