@@ -6,17 +6,16 @@ const only = (name, from, to) => ({
   to: { path: '^(src|server|node_modules)', pathNot: to },
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}(/|$)`)
-/** Folders of the core, and the words that every one of them may use. */
-const core = (...folders) => [`^src/core/(${[...folders, 'problem'].join('|')})`]
+/** Folders of the core, with those that every one of them stands on. */
+const core = (...folders) => [`^src/core/(${[...folders, 'document', 'problem'].join('|')})`]
+const RECORDS = npm('class-validator', 'class-transformer', 'reflect-metadata')
 
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
-    only('chart-knows-itself', '^src/core/chart', [
-      ...core('chart'),
-      ...npm('class-validator', 'class-transformer', 'reflect-metadata'),
-    ]),
-    only('sides-know-charts', '^src/core/sides', core('sides', 'chart')),
+    only('documents-know-no-kind', '^src/core/document', [...core(), ...RECORDS, ...npm('immer')]),
+    only('chart-knows-itself', '^src/core/chart', [...core('chart'), ...RECORDS]),
+    only('sides-know-charts', '^src/core/sides', [...core('sides', 'chart'), ...npm('immer')]),
     only('holds-know-charts', '^src/core/holds', core('holds', 'chart')),
     only('notation-knows-charts', '^src/core/notation', core('notation', 'chart')),
     only('game-knows-charts-and-holds', '^src/core/game', core('game', 'chart', 'holds')),
@@ -29,10 +28,14 @@ module.exports = {
     ]),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
-    only('files-know-documents', '^src/core/files', core('files', 'chart')),
-    only('shelf-joins-charts', '^src/core/shelf', [...core('shelf', 'sides', 'chart', 'files'), ...npm('minisearch')]),
+    only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf')),
+    only('shelf-joins-charts', '^src/core/shelf', [
+      ...core('shelf', 'sides', 'chart'),
+      ...RECORDS,
+      ...npm('minisearch'),
+    ]),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
-    only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb', 'immer')]),
+    only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),
     {
       name: 'nothing-in-the-core-says-but-say',
@@ -58,6 +61,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^src', pathNot: '^src/(stores|views|app)' },
       to: { path: '^src/stores' },
+    },
+    {
+      name: 'only-stores-start-workers',
+      severity: 'error',
+      from: { path: '^src/(views|components|app)' },
+      to: { path: '^src/workers' },
     },
     {
       name: 'a-screen-knows-no-other-screen',

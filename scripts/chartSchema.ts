@@ -3,8 +3,8 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
 import { format } from 'prettier'
 import { Chart } from '../src/core/chart/chart'
-import { MAX_TRIES } from '../src/core/chart/constraints'
-import { ID_PATTERN, RESERVED_IDS } from '../src/core/chart/ids'
+import { MAX_TALLIED, MAX_TRIES } from '../src/core/document/constraints'
+import { ID_PATTERN, OVER, RESERVED_IDS } from '../src/core/document/ids'
 
 const count = { type: 'number', minimum: 0, maximum: MAX_TRIES } as const
 const atLeastOne = { type: 'number', minimum: 1 } as const
@@ -13,6 +13,9 @@ const strings = { type: 'string' } as const
 /** What our own validators say, in the schema's words; the rest has ready-made converters. */
 const OURS = {
   isRecordId: { type: 'string', pattern: ID_PATTERN.source, not: { enum: [...RESERVED_IDS] } },
+  isPositionId: { type: 'string', pattern: ID_PATTERN.source, not: { enum: [...RESERVED_IDS, OVER] } },
+  isDay: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' },
+  isTryWeight: { type: 'number', exclusiveMinimum: 0, maximum: MAX_TALLIED },
   isSeconds: { type: 'integer', minimum: 1, maximum: 86_400 },
   isMeanSeconds: atLeastOne,
   isMeanSecondsOrNever: { anyOf: [atLeastOne, { type: 'null' }] },
@@ -29,6 +32,7 @@ const OURS = {
   },
   isFactor: { type: 'number', minimum: 0, maximum: 10 },
   isFraction: { type: 'number', minimum: 0, maximum: 1 },
+  isSignedUnit: { type: 'number', minimum: -1, maximum: 1 },
   isWorth: { type: 'number', minimum: -1, maximum: 1 },
   isWord: { ...strings, minLength: 1, maxLength: 200 },
 }

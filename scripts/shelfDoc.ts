@@ -18,8 +18,8 @@ export type CatalogueIds = Record<'position' | 'move' | 'reaction' | 'rule' | 'v
 interface Covered {
   id: string
   region: string
-  catalogue?: string
-  check?: boolean
+  catalogue?: string | undefined
+  check?: boolean | undefined
 }
 
 /** Every entry of a kind, with its region. */

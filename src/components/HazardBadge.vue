@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a submission can injure, in words; the sign only draws the eye to them. */
-defineProps<{ part: string; speed?: string }>()
+defineProps<{ part: string; speed?: string | undefined }>()
 </script>
 
 <template>

@@ -15,13 +15,13 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [value: string] }>()
 
 const isEditing = ref(false)
-const draft = ref('')
+const typed = ref('')
 const field = ref<HTMLInputElement | HTMLTextAreaElement>()
 const tokenField = ref<InstanceType<typeof TokenField>>()
 const shown = ref<HTMLElement>()
 
 async function begin() {
-  draft.value = props.value
+  typed.value = props.value
   isEditing.value = true
   await nextTick()
   if (props.tokens) return tokenField.value?.focus()
@@ -32,7 +32,7 @@ async function begin() {
 async function end(keep: boolean, refocus: boolean) {
   if (!isEditing.value) return
   isEditing.value = false
-  const text = draft.value.trim()
+  const text = typed.value.trim()
   if (keep && text !== props.value && (text || !props.required)) emit('change', text)
   if (!refocus) return
   await nextTick()
@@ -53,7 +53,7 @@ defineExpose({ begin })
   <textarea
     v-if="isEditing && multiline"
     ref="field"
-    v-model="draft"
+    v-model="typed"
     class="field inline-field"
     :aria-label="label"
     maxlength="2000"
@@ -64,7 +64,7 @@ defineExpose({ begin })
   <TokenField
     v-else-if="isEditing && tokens"
     ref="tokenField"
-    v-model="draft"
+    v-model="typed"
     :label="label"
     :tokens="tokens"
     @enter="end(true, true)"
@@ -74,7 +74,7 @@ defineExpose({ begin })
   <input
     v-else-if="isEditing"
     ref="field"
-    v-model="draft"
+    v-model="typed"
     class="field inline-field"
     :aria-label="label"
     maxlength="200"

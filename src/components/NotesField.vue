@@ -2,7 +2,7 @@
 import InlineText from './InlineText.vue'
 
 /** The coach's notes on a record. */
-defineProps<{ value?: string }>()
+defineProps<{ value?: string | undefined }>()
 const emit = defineEmits<{ change: [notes: string] }>()
 </script>
 

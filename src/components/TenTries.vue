@@ -28,7 +28,7 @@ function onKey(event: KeyboardEvent, part: TryPart) {
   if (event.ctrlKey || event.metaKey || event.altKey) return
   const step = { ArrowRight: 1, ArrowUp: 1, '+': 1, ArrowLeft: -1, ArrowDown: -1, '-': -1 }[event.key]
   if (step) set(part, part.count + step)
-  else if (/^\d$/.test(event.key)) set(part, digits.type(event.key, performance.now()), `type ${part.key}`)
+  else if (/^\d$/.test(event.key)) set(part, digits.type(event.key, event.timeStamp), `type ${part.key}`)
   else if (event.key === 'Backspace' || event.key === 'Delete') set(part, 0)
   else return
   event.preventDefault()

@@ -1,7 +1,41 @@
+/** What can be wrong, for programs to tell apart; the message is for people. */
+export type ProblemCode =
+  // A file as a whole.
+  | 'not-json'
+  | `not-a-${string}`
+  | 'unsupported-version'
+  | 'too-large'
+  | 'too-deep'
+  | 'forbidden-key'
+  // One field.
+  | 'missing'
+  | 'wrong-type'
+  | 'malformed-id'
+  | 'unknown-word'
+  | 'out-of-range'
+  | 'bad-count'
+  | 'bad-seconds'
+  // What ties records together.
+  | 'duplicate-id'
+  | 'unknown-reference'
+  | 'wrong-person'
+  | 'shared-limb'
+  | 'empty-tries'
+  // An edit.
+  | 'gone'
+  | 'refused'
+  // A computation.
+  | 'bad-scenario'
+  | 'needs-an-end'
+  | 'too-many-states'
+  | 'unknown-question'
+  | 'worker-died'
+  | 'unexpected'
+
 /** An expected failure is a value: what is wrong, where, in words that say what to do. Throwing is for bugs. */
 export interface Problem {
-  code: string
-  /** Keys and indices from the root of the file. */
+  code: ProblemCode
+  /** Keys and indices from the root of the document. */
   path: (string | number)[]
   message: string
 }
@@ -10,6 +44,21 @@ export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[
 
 export const success = <T>(value: T): Result<T> => ({ ok: true, value })
 export const failure = <T>(...problems: Problem[]): Result<T> => ({ ok: false, problems })
+
+/** An edit, or a question, that cannot be done as asked. Thrown where a value cannot be returned: inside an edit's draft. */
+export class Refusal extends Error {
+  constructor(
+    message: string,
+    readonly code: ProblemCode = 'refused',
+    readonly path: Problem['path'] = [],
+  ) {
+    super(message)
+  }
+
+  get problem(): Problem {
+    return { code: this.code, path: this.path, message: this.message }
+  }
+}
 
 /** `moves[3].tries.lands` from a path. */
 export function pathText(path: Problem['path']): string {

@@ -1,28 +1,32 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Chart } from '../core/chart/chart'
-import type { Diff } from '../core/chart/diff'
-import type { ShelfRegion } from '../core/shelf/shelf'
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
+import type { AnyDocument } from '../core/document/kind'
+import type { Step } from '../core/document/history'
+import type { OldPast } from '../core/document/modernise'
 import type { SlopeLayout } from '../core/slope/places'
 
-/** A chart as it is kept. `revision` grows with every write, so that two tabs notice each other. */
-export interface StoredChart {
+/** A document as it is kept. `revision` grows with every write, so that two tabs notice each other. */
+export interface StoredDocument {
+  /** The name of its kind. */
+  kind: string
   id: string
-  chart: Chart
+  document: AnyDocument
+  /** How many normalisers of its kind it has passed, with its steps; absent where an earlier build wrote it. */
+  normalised?: number
   revision: number
   /** Milliseconds since 1970. */
   savedAt: number
-  /** Steps that are done: later ones have been undone. Counts from the chart's first step ever. */
+  /** The number of the first step that is not done: later ones have been undone. */
   done: number
   /** Set while it lies in the bin. */
   removedAt?: number
 }
 
-/** A step that can be undone, or done again. */
-export interface StoredStep {
-  chart: string
-  number: number
-  label: string
-  diff: Diff
+/** A step that can be undone, or done again, of a document. */
+export interface StoredStep extends Omit<Step, 'diff'> {
+  kind: string
+  id: string
+  /** In the form of the build that wrote it, until the document has been read. */
+  diff: OldPast['steps'][number]['diff']
 }
 
 /** How a chart was last looked at: nothing of the plan, so it is no step that could be undone. */
@@ -33,39 +37,63 @@ export interface StoredView {
   folded: string[]
 }
 
-/** A shelf of the coach's own. */
-export interface StoredShelf {
-  id: string
-  region: ShelfRegion
-  /** Set while it lies in the bin. */
-  removedAt?: number
-}
-
 interface Schema extends DBSchema {
-  shelves: { key: string; value: StoredShelf }
-  charts: { key: string; value: StoredChart }
-  steps: { key: [string, number]; value: StoredStep }
+  documents: { key: [kind: string, id: string]; value: StoredDocument }
+  steps: { key: [kind: string, id: string, number: number]; value: StoredStep }
   views: { key: string; value: StoredView }
 }
 
 export type Database = IDBPDatabase<Schema>
 
 const NAME = 'ataque'
-const VERSION = 3
+const VERSION = 4
 
-/** Opens the browser's store of charts. Rejects where there is none, as in some private modes. */
+/** Opens the browser's store. Rejects where there is none, as in some private modes. */
 export function openDatabase(name = NAME): Promise<Database> {
   return openDB<Schema>(name, VERSION, {
-    upgrade(db, oldVersion) {
-      if (oldVersion < 1) {
-        db.createObjectStore('charts', { keyPath: 'id' })
-        db.createObjectStore('steps', { keyPath: ['chart', 'number'] })
-      }
+    async upgrade(db, oldVersion, _newVersion, tx) {
+      const old = await takeOut(db as unknown as IDBPDatabase, tx as unknown as Upgrade)
+      const documents = db.createObjectStore('documents', { keyPath: ['kind', 'id'] })
+      const steps = db.createObjectStore('steps', { keyPath: ['kind', 'id', 'number'] })
       if (oldVersion < 2) db.createObjectStore('views', { keyPath: 'chart' })
-      if (oldVersion < 3) db.createObjectStore('shelves', { keyPath: 'id' })
+      for (const document of old.documents) await documents.put(document)
+      for (const step of old.steps) await steps.put(step)
     },
     blocking(_current, _wanted, event) {
       ;(event.target as IDBDatabase).close()
     },
   })
 }
+
+type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>
+
+/**
+ * What versions 1 to 3 kept, a store a kind, as rows of today: nothing of a document is changed here. All of it happens
+ * in the one transaction of the upgrade, so that the old stores stay until the new ones are written.
+ */
+async function takeOut(db: IDBPDatabase, tx: Upgrade): Promise<{ documents: StoredDocument[]; steps: StoredStep[] }> {
+  const all = async (name: string): Promise<unknown[]> => {
+    if (!db.objectStoreNames.contains(name)) return []
+    const records = await tx.objectStore(name).getAll()
+    db.deleteObjectStore(name)
+    return records as unknown[]
+  }
+  const charts = (await all('charts')) as (Omit<StoredDocument, 'kind' | 'document'> & { chart: AnyDocument })[]
+  const steps = (await all('steps')) as (Omit<StoredStep, 'kind' | 'id'> & { chart: string })[]
+  const shelves = (await all('shelves')) as { id: string; region: AnyDocument; removedAt?: number }[]
+  return {
+    documents: [
+      ...charts.map(({ chart, ...rest }) => ({ kind: 'chart', ...rest, document: chart })),
+      ...shelves.map(({ id, region, removedAt }) => ({
+        ...{ kind: 'shelf', id, revision: 1, savedAt: 0, done: 0 },
+        document: { format: 'ataque-shelf', version: 1, ...region },
+        ...(removedAt === undefined ? {} : { removedAt }),
+      })),
+    ],
+    steps: steps.map(({ chart, ...rest }) => ({ kind: 'chart', id: chart, ...rest })),
+  }
+}
+
+/** The keys of a document's steps, from a number on. */
+export const stepsOf = (kind: string, id: string, from = 0): IDBKeyRange =>
+  IDBKeyRange.bound([kind, id, from], [kind, id, Infinity])

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, watch } from 'vue'
 import { ruleSetOf, scores } from '../core/chart/rules/ruleSets'
+import { setScenario as changeScenario } from '../core/game/edits/scenario'
 import { scenarioOf, type Scenario } from '../core/game/scenario'
 import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
@@ -8,24 +9,24 @@ import { pointsOf } from '../core/insight/points'
 import { useCharts } from './charts'
 import type { PositionId } from '../core/chart/ids'
 import type { ScriptLength } from '../core/questions/script'
-import type { RunPath } from '../workers/protocol'
+import type { RunPath } from '../core/chart/run'
 import { CHANGE_MARK, useSolving } from './solving'
 
 /** The scenario of the open chart and what the chart is worth in it, always for the newest of both. */
 export const useFigures = defineStore('figures', () => {
   const charts = useCharts()
-  const { client, clear, ...found } = useSolving(() => charts.chart?.id)
+  const { solver, clear, ...found } = useSolving(() => charts.chart?.id)
   const scenario = computed<Scenario | null>(() => (charts.chart ? scenarioOf(charts.chart) : null))
 
   watch(
     () => charts.chart,
     (chart) => {
       if (!chart?.positions.length) {
-        client.cancel()
+        solver.cancel()
         return clear()
       }
       performance.mark(CHANGE_MARK)
-      client.solve(chart, scenarioOf(chart))
+      solver.solve(chart, scenarioOf(chart))
     },
     { immediate: true },
   )
@@ -50,31 +51,11 @@ export const useFigures = defineStore('figures', () => {
   }
 
   /** Changes the scenario of the open chart, as a step that can be undone. */
-  function setScenario(instead: Partial<Scenario>, join?: string) {
-    const { breakUp, repeat, ...rest } = instead
-    const change = (draft: NonNullable<typeof charts.chart>) => {
-      const { start, goal, seconds, sharpness, objective, rules, probe } = { ...scenarioOf(draft), ...rest }
-      draft.settings = {
-        ...draft.settings,
-        ...(breakUp === undefined ? {} : { breakUp }),
-        ...(repeat === undefined ? {} : { repeat }),
-        scenario: {
-          ...draft.settings?.scenario,
-          start,
-          goal: [...goal],
-          seconds,
-          sharpness,
-          objective,
-          rules: rules ?? undefined,
-          probes: probe ? true : undefined,
-        },
-      }
-    }
-    charts.edit('Scenario', change, join)
-  }
+  const setScenario = (instead: Partial<Scenario>, join?: string) =>
+    void charts.edit('Scenario', (draft) => changeScenario(draft, instead), join)
 
-  const explain = (question: Question) => client.explain(question)
-  const along = (run: RunPath) => client.along(run)
-  const script = (from: PositionId, length: ScriptLength) => client.script(from, length)
+  const explain = (question: Question) => solver.explain(question)
+  const along = (run: RunPath) => solver.along(run)
+  const script = (from: PositionId, length: ScriptLength) => solver.script(from, length)
   return { ...found, scenario, rules, points, met, setScenario, explain, along, script }
 })

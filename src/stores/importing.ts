@@ -1,9 +1,10 @@
 import type { Chart } from '../core/chart/chart'
-import { idFromName } from '../core/chart/ids'
-import { parseChart } from '../core/files/chartFile'
+import { CHART_KIND } from '../core/chart/chartKind'
+import { replaceWith } from '../core/chart/edits/fields'
+import type { Edit } from '../core/document/history'
+import { parseDocument } from '../core/document/read'
 import type { Problem } from '../core/problem'
-import type { Edit } from '../storage/chartSession'
-import type { ChartEntry } from '../storage/charts'
+import type { useDocumentList } from './documentList'
 
 /** What became of a file that was to be imported. */
 export type Imported =
@@ -12,40 +13,35 @@ export type Imported =
   | { state: 'taken'; chart: Chart; title: string }
   | { state: 'added'; id: string }
 
-interface Library {
-  entries(): ChartEntry[]
+interface ImportingOptions {
+  list: Pick<ReturnType<typeof useDocumentList<Chart>>, 'entries' | 'forget' | 'freshId'>
   openId(): string | undefined
   add(chart: Chart): Promise<string>
-  forget(id: string): Promise<void>
-  open(id: string): Promise<void>
-  edit(label: string, change: Edit): boolean
+  open(id: string): Promise<boolean>
+  edit(label: string, change: Edit<Chart>): boolean
 }
 
 /** Takes charts in from files; nothing that is kept changes unless the coach says so. */
-export function useImporting({ entries, openId, add, forget, open, edit }: Library) {
+export function useImporting({ list, openId, add, open, edit }: ImportingOptions) {
   /** Reads a chart file's text, and adds it where its id is free. */
   async function importText(text: string): Promise<Imported> {
-    const read = parseChart(text)
+    const read = parseDocument(CHART_KIND, text)
     if (!read.ok) return { state: 'refused', problems: read.problems }
-    const entry = entries().find(({ id }) => id === read.value.id)
-    if (entry && !entry.removedAt) return { state: 'taken', chart: read.value, title: entry.title }
-    if (entry) await forget(entry.id)
+    const entry = list.entries.value.find(({ id }) => id === read.value.id)
+    if (entry && entry.removedAt === undefined) return { state: 'taken', chart: read.value, title: entry.title }
+    if (entry) await list.forget(entry.id)
     return { state: 'added', id: await add(read.value) }
   }
 
   /** Beside the chart that has its id, under another. */
   async function importBeside(imported: Chart): Promise<void> {
-    const taken = new Set(entries().map(({ id }) => id))
-    await add({ ...imported, id: idFromName(imported.id, taken) })
+    await add({ ...imported, id: list.freshId(imported.id) })
   }
 
   /** In place of the chart that has its id, as one step of that chart that can be undone. */
   async function importOver(imported: Chart): Promise<void> {
     if (openId() !== imported.id) await open(imported.id)
-    edit('Import', (draft) => {
-      for (const key of Object.keys(draft)) delete (draft as unknown as Record<string, unknown>)[key]
-      Object.assign(draft, imported)
-    })
+    edit('Import', (draft) => replaceWith(draft, imported))
   }
 
   return { importText, importBeside, importOver }

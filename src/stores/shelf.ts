@@ -1,15 +1,17 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
+import { makeDocument, parseDocument } from '../core/document/read'
+import { success, type Result } from '../core/problem'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
+import type { Principle } from '../core/shelf/principles'
 import { publish } from '../core/shelf/publish'
 import { indexShelf, type ShelfIndex } from '../core/shelf/search'
-import type { Principle } from '../core/shelf/principles'
 import { joinRegions, type Shelf, type ShelfRegion } from '../core/shelf/shelf'
-import { makeShelf, parseShelf } from '../core/shelf/shelfFile'
-import { success, type Result } from '../core/problem'
-import { openDatabase, type Database, type StoredShelf } from '../storage/database'
-import { addShelf, forgetShelf, listShelves, setShelfRemoved } from '../storage/ownShelves'
+import { ownShelf, SHELF_KIND, type OwnShelf } from '../core/shelf/shelfKind'
+import { openDatabase, type Database } from '../storage/database'
+import { readKept } from '../storage/documents'
+import { useDocumentList } from './documentList'
 
 import PRINCIPLES from '../shelf/general/principles.json'
 
@@ -30,10 +32,12 @@ const ORDER = [
 /** The library that ships with the application, read when it is first asked for; and the coach's own shelves. */
 export const useShelf = defineStore('shelf', () => {
   const builtIn = shallowRef<ShelfRegion[] | null>(null)
-  const stored = shallowRef<StoredShelf[]>([])
-  let db: Database | null = null
-  let loading: Promise<void> | null = null
+  /** The coach's own shelves, those in the bin too, by id. */
+  const documents = shallowRef(new Map<string, OwnShelf>())
+  const db = shallowRef<Database | null>(null)
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque-shelves')
+  const list = useDocumentList(SHELF_KIND, db, () => channel?.postMessage('changed'))
+  let loading: Promise<void> | null = null
 
   function load(): Promise<void> {
     loading ??= read()
@@ -43,23 +47,25 @@ export const useShelf = defineStore('shelf', () => {
   async function read() {
     const regions = await Promise.all(Object.values(FILES).map((file) => file()))
     // Without a store of the browser's, shelves of one's own last as long as the page.
-    db = await openDatabase().catch(() => null)
+    db.value = await openDatabase().catch(() => null)
     await refresh()
     channel?.addEventListener('message', () => void refresh())
     builtIn.value = regions.sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id))
   }
 
+  /** Shelves change only as a whole: those that are not known yet are read. */
   async function refresh() {
-    if (db) stored.value = await listShelves(db)
+    await list.refresh()
+    for (const { id } of list.entries.value) {
+      if (documents.value.has(id) || !db.value) continue
+      const kept = await readKept(db.value, SHELF_KIND, id)
+      if (kept?.ok) documents.value = new Map(documents.value).set(id, kept.value.document)
+    }
   }
 
-  async function changed() {
-    await refresh()
-    channel?.postMessage('changed')
-  }
-
-  const own = computed(() => stored.value.filter(({ removedAt }) => !removedAt).map(({ region }) => region))
-  const bin = computed(() => stored.value.filter(({ removedAt }) => removedAt).map(({ region }) => region))
+  const known = (ids: readonly { id: string }[]) => ids.flatMap(({ id }) => documents.value.get(id) ?? [])
+  const own = computed(() => known(list.kept.value))
+  const bin = computed(() => known(list.bin.value))
   const shelf = computed<Shelf | null>(() => builtIn.value && joinRegions([...builtIn.value, ...own.value]))
   const index = computed<ShelfIndex | null>(() => shelf.value && indexShelf(shelf.value))
 
@@ -67,10 +73,10 @@ export const useShelf = defineStore('shelf', () => {
   const taken = () => idsOnShelf(joinRegions([...(builtIn.value ?? []), ...own.value, ...bin.value]))
 
   async function keep(region: ShelfRegion): Promise<string> {
-    if (db) await addShelf(db, region)
-    else stored.value = [...stored.value, { id: region.id, region }]
-    await changed()
-    return region.id
+    const document = ownShelf(region)
+    documents.value = new Map(documents.value).set(document.id, document)
+    await list.add(document)
+    return document.id
   }
 
   /** Publishes positions of a chart, with what is tried from them, as a shelf of the coach's own; returns its id. */
@@ -79,29 +85,16 @@ export const useShelf = defineStore('shelf', () => {
 
   /** Takes in a shelf's file, under other ids where some are taken. */
   async function importText(text: string): Promise<Result<string>> {
-    const parsed = parseShelf(text)
+    const parsed = parseDocument(SHELF_KIND, text)
     return parsed.ok ? success(await keep(withFreshIds(parsed.value, taken()))) : parsed
   }
 
-  async function remove(id: string, isRemoved: boolean) {
-    const removedAt = isRemoved ? Date.now() : null
-    if (db) await setShelfRemoved(db, id, removedAt)
-    else
-      stored.value = stored.value.map((one) =>
-        one.id === id ? { id, region: one.region, ...(removedAt ? { removedAt } : {}) } : one,
-      )
-    await changed()
+  const exportText = (id: string): string => {
+    const document = documents.value.get(id)
+    return document ? makeDocument(document) : ''
   }
-
-  async function forget(id: string) {
-    if (db) await forgetShelf(db, id)
-    else stored.value = stored.value.filter((one) => one.id !== id)
-    await changed()
-  }
-
-  const exportText = (id: string) => makeShelf(own.value.find((one) => one.id === id)!)
   return {
     ...{ shelf, index, own, bin, principles: PRINCIPLES as Principle[] },
-    ...{ load, publishFrom, importText, remove, forget, exportText },
+    ...{ load, publishFrom, importText, remove: list.setInBin, forget: list.forget, exportText },
   }
 })

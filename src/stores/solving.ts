@@ -1,12 +1,17 @@
 import { nextTick, ref, shallowRef } from 'vue'
+import type { Chart } from '../core/chart/chart'
+import { ruleSetOf, scores } from '../core/chart/rules/ruleSets'
+import type { Scenario } from '../core/game/scenario'
 import type { Figures } from '../core/insight/figures'
 import type { ExpectedScore } from '../core/insight/points'
 import type { Problem } from '../core/problem'
-import { CostsClient } from '../workers/costsClient'
-import { SolverClient } from '../workers/solverClient'
+import type { CostPart } from '../workers/jobs'
+import { Newest } from '../workers/newest'
+import { Solver } from '../workers/solver'
+import { newWorker, useWorkers } from './workers'
 
-const solverWorker = () => new Worker(new URL('../workers/solver.worker.ts', import.meta.url), { type: 'module' })
-const costsWorker = () => new Worker(new URL('../workers/costs.worker.ts', import.meta.url), { type: 'module' })
+/** Costs wait until nothing has changed for so long: who drags a slider should not wait for them. */
+const QUIET_MS = 120
 
 /** What the background workers have found, as the screens see it. `chartId`: of the chart that is open. */
 export function useSolving(chartId: () => string | undefined) {
@@ -43,24 +48,44 @@ export function useSolving(chartId: () => string | undefined) {
     costsLeft.value = 0
   }
 
-  const costing = new CostsClient(costsWorker, (message) => {
-    if (message.kind === 'scored') return void (scored.value = message.scored)
-    costs.value = costs.value.with(message.end, message.cost)
-    costsLeft.value = message.left
-  })
-  const client = new SolverClient(solverWorker, {
+  const costing = new Newest(useWorkers().pool)
+  let quiet: ReturnType<typeof setTimeout> | undefined
+
+  /** What an exchange scores, where the rules score; and what the loose ends cost, those met most often first. */
+  function askCosts(chart: Chart, scenario: Scenario, { looseEnds, value }: Figures) {
+    const rules = ruleSetOf(scenario.rules, chart.settings?.ruleSets)
+    const isScored = Boolean(rules && scores(rules))
+    if (!looseEnds.length && !isScored) return
+    const ends = looseEnds
+      .map((looseEnd, end) => ({ end, looseEnd }))
+      .sort((a, b) => b.looseEnd.visits - a.looseEnd.visits)
+    void costing.ask({ of: 'costs', scenario, ends, value, scores: isScored }, chart, { part: heard })
+  }
+
+  function heard(part: CostPart) {
+    if (part.of === 'score') return void (scored.value = part.score)
+    costs.value = costs.value.with(part.end, part.cost)
+    costsLeft.value = part.left
+  }
+
+  function stopCosts() {
+    clearTimeout(quiet)
+    costing.stop()
+  }
+
+  const solver = new Solver(newWorker, {
     figures(next, { chart, scenario }) {
       show(next)
-      costing.ask(chart, scenario, next)
+      quiet = setTimeout(() => askCosts(chart, scenario, next), QUIET_MS)
     },
     problems: clear,
     busy(is) {
       isBusy.value = is
-      if (is) costing.stop()
+      if (is) stopCosts()
     },
   })
 
-  return { figures, costs, costsLeft, scored, problems, isBusy, change, client, clear }
+  return { figures, costs, costsLeft, scored, problems, isBusy, change, solver, clear }
 }
 
 export const CHANGE_MARK = 'ataque-change'
@@ -72,6 +97,7 @@ async function markRepainted() {
   requestAnimationFrame(() =>
     setTimeout(() => {
       if (performance.getEntriesByName(CHANGE_MARK).length) performance.measure(REPAINT_MEASURE, CHANGE_MARK)
+      performance.clearMarks(CHANGE_MARK)
     }),
   )
 }

@@ -1,14 +1,20 @@
 import { onScopeDispose, reactive, watch } from 'vue'
+import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
 import type { PositionId } from '../core/chart/ids'
+import type { Scenario } from '../core/game/scenario'
 import type { Worths } from '../core/insight/figures'
-import { TrialsClient, type Trial } from '../workers/trialsClient'
 import { useFigures } from './figures'
+import { useWorkers } from './workers'
 
-/** The worker that solves a chart as it could be; a screen that tries something has one of its own. */
-const trialsWorker = () => new Worker(new URL('../workers/trials.worker.ts', import.meta.url), { type: 'module' })
+/** A chart as it could be; with other parts of the scenario, where some are given. */
+export interface Trial {
+  key: string
+  chart: Chart
+  instead?: Partial<Scenario>
+}
 
-/** What a screen has tried out: of the open chart, seen from a position. */
+/** What a screen tries out: of the open chart, seen from a position. */
 export interface TrialQuestion {
   chart: Chart
   position: PositionId
@@ -20,19 +26,35 @@ export interface TrialQuestion {
  * or something that it depends on `also` is another. `toTry` gives null where there is nothing to try.
  */
 export function useTrials(toTry: () => TrialQuestion | null, also: () => unknown = () => null) {
-  const store = useFigures()
+  const figures = useFigures()
+  const { pool } = useWorkers()
   const worths = reactive(new Map<string, Worths | null>())
-  const client = new TrialsClient(trialsWorker, (key, found) => worths.set(key, found))
-  onScopeDispose(() => client.stop())
+  let stops: (() => void)[] = []
+
+  function stop() {
+    for (const one of stops) one()
+    stops = []
+  }
+
+  function start({ chart, position, trials }: TrialQuestion, scenario: Scenario) {
+    stops = trials.map(({ key, chart: other, instead }) => {
+      const question = { of: 'trial' as const, position, changed: changedSince(chart, other) }
+      const asked = pool.ask({ ...question, scenario: { ...scenario, ...instead } }, chart)
+      void asked.answer.then((answer) => answer && worths.set(key, answer.ok ? answer.value : null))
+      return asked.stop
+    })
+  }
+
   watch(
-    () => [store.figures, also()] as const,
-    ([figures]) => {
+    () => [figures.figures, also()] as const,
+    ([solved]) => {
+      stop()
       worths.clear()
-      const asked = figures && toTry()
-      if (!asked?.trials.length || !store.scenario) return client.stop()
-      client.ask(asked.chart, store.scenario, asked.position, asked.trials)
+      const asked = solved && toTry()
+      if (asked && figures.scenario) start(asked, figures.scenario)
     },
     { immediate: true },
   )
+  onScopeDispose(stop)
   return worths
 }

@@ -7,6 +7,7 @@ import {
   setFault,
   shiftCheckpoint,
 } from '../../src/core/chart/edits/checkpoints'
+import { answerRefAt } from '../../src/core/chart/edits/find'
 import * as records from '../../src/core/chart/edits/records'
 import {
   borrowTries,
@@ -31,7 +32,7 @@ let chart: Chart
 beforeEach(() => (chart = taken(readChart(soundChart()))))
 afterEach(() => expect(readChart(chart)).toMatchObject({ ok: true }))
 
-const the = (index: number) => ({ index, reaction: chart.answers[index].reaction, move: chart.answers[index].move })
+const the = (index: number) => answerRefAt(chart, index)
 const americana = () =>
   records.addMove(chart, { name: 'Americana', kind: 'submission', from: side, to: 'finish', tries: { lands: 1 } })
 

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import { makeChart, parseChart } from '../../src/core/files/chartFile'
-import { migrate, OLDEST_VERSION } from '../../src/core/files/migrations'
+import { CHART_KIND } from '../../src/core/chart/chartKind'
+import { oldestVersion } from '../../src/core/document/kind'
+import { modernised } from '../../src/core/document/read'
 import { CHART_VERSION } from '../../src/core/chart/chart'
 import { problemText } from '../../src/core/problem'
 import { chartSchemaText } from '../../scripts/chartSchema'
@@ -33,9 +35,9 @@ describe('a chart file', () => {
   })
 
   it('of an older version is migrated, step by step, and nothing of it is lost', () => {
-    for (let version = OLDEST_VERSION; version < CHART_VERSION; version++) {
+    for (let version = oldestVersion(CHART_KIND); version < CHART_VERSION; version++) {
       const file = JSON.parse(fixture(`charts/version-${version}.json`))
-      expect(migrate(file, version).version).toBe(CHART_VERSION)
+      expect(taken(modernised(CHART_KIND, file)).version).toBe(CHART_VERSION)
       const chart = taken(parseChart(JSON.stringify(file)))
       expect(chart.title).toBe('An old plan')
       expect(chart.positions[0]).toHaveProperty('colour', 'blue')

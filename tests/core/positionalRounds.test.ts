@@ -1,11 +1,12 @@
 import { produce } from 'immer'
 import type { Chart } from '../../src/core/chart/chart'
-import { addRound, answerOfRound, changeRound, removeRound, tally } from '../../src/core/chart/edits/positionalRounds'
+import { addRound, answerOfRound, removeRound, tallyRound } from '../../src/core/chart/edits/positionalRounds'
+import { setField } from '../../src/core/chart/edits/fields'
 import { removeMove, removePosition, removeReaction } from '../../src/core/chart/edits/records'
 import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
 import { ALWAYS } from '../../src/core/chart/hazard'
 import { lookUp } from '../../src/core/chart/lookUp'
-import { totalOf, withRounds, type Tries } from '../../src/core/chart/tries'
+import { talliedRounds, totalOf, withTallies, type Tries } from '../../src/core/chart/tries'
 import { readChart } from '../../src/core/files/chartFile'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { figuresOf } from '../../src/core/insight/figures'
@@ -23,28 +24,34 @@ const [underhook, sprawls, shoot] = ['underhook-head-clear', 'sprawls-on-us', 's
 const carded = produce(demo, (draft) => void addRound(draft, underhook, sprawls, shoot))
 const counted = (chart: Chart, worked: number, failed: number) =>
   produce(chart, (draft) => {
-    for (let i = 0; i < worked; i++) tally(draft, 'sprawls-on-us', true)
-    for (let i = 0; i < failed; i++) tally(draft, 'sprawls-on-us', false)
+    for (let i = 0; i < worked; i++) tallyRound(draft, 'sprawls-on-us', true, '2026-11-28')
+    for (let i = 0; i < failed; i++) tallyRound(draft, 'sprawls-on-us', false, '2026-11-28')
   })
+
+/** So many rounds that worked and that did not, on two days. */
+const rounds = (worked: number, failed: number) => [
+  ...(worked ? [{ when: '2026-11-26', worked: true, weight: worked }] : []),
+  ...(failed ? [{ worked: false, weight: failed }] : []),
+]
 
 describe('rounds beside a guess', () => {
   const tries: Tries = { lands: 4, stalls: 3, elsewhere: { p: 1 }, reactions: { r: 2 } }
 
   it('are weighed as the tries that they are: ten guessed, ten counted', () => {
-    const even = withRounds({ ...tries, rounds: { worked: 8, failed: 2 } })
+    const even = withTallies({ ...tries, tallies: rounds(8, 2) })
     expect([even.lands, even.stalls]).toEqual([6, 2])
     expect([even.elsewhere!.p, even.reactions!.r]).toEqual([expect.closeTo(2 / 3, 12), expect.closeTo(4 / 3, 12)])
-    expect(withRounds({ ...tries, weight: 5, rounds: { worked: 5, failed: 0 } }).lands).toBeCloseTo(7, 12)
-    expect(withRounds(tries)).toEqual(tries)
-    expect(withRounds({ ...tries, rounds: { worked: 0, failed: 0 } })).toEqual(tries)
-    expect(withRounds({ lands: 10, rounds: { worked: 0, failed: 10 } })).toEqual({ lands: 5, stalls: 5 })
+    expect(withTallies({ ...tries, weight: 5, tallies: rounds(5, 0) }).lands).toBeCloseTo(7, 12)
+    expect(withTallies(tries)).toEqual(tries)
+    expect(withTallies({ ...tries, tallies: [] })).toEqual(tries)
+    expect(withTallies({ lands: 10, tallies: rounds(0, 10) })).toEqual({ lands: 5, stalls: 5 })
   })
 
   it.each([1, 2, 3, 4])(
     'come as near to what was counted as one likes, and keep how many tries there are: chart %i',
     (seed) => {
       for (const { tries } of randomChart(seed, false).moves) {
-        const many = withRounds({ ...tries, rounds: { worked: 300, failed: 700 } })
+        const many = withTallies({ ...tries, tallies: rounds(300, 700) })
         expect(totalOf(many)).toBeCloseTo(totalOf(tries), 9)
         expect((many.lands ?? 0) / totalOf(many)).toBeGreaterThan(0.28)
         expect((many.lands ?? 0) / totalOf(many)).toBeLessThan(0.32)
@@ -65,10 +72,10 @@ describe('a card', () => {
       ['sprawls-on-us', shoot],
       ['sprawls-on-us-2', undefined],
     ])
-    const changed = produce(carded, (draft) => changeRound(draft, 'sprawls-on-us', (card) => void (card.seconds = 60)))
+    const changed = produce(carded, (draft) => setField(draft, 'cards', 'sprawls-on-us', 'seconds', 60))
     expect(taken(readChart(JSON.parse(JSON.stringify(changed)))).cards).toEqual(changed.cards)
     expect(produce(carded, (draft) => removeRound(draft, 'sprawls-on-us')).cards).toBeUndefined()
-    expect(() => changeRound(demo, 'nothing', () => {})).toThrow('the card "nothing" is no longer there')
+    expect(() => setField(demo, 'cards', 'nothing', 'seconds', 60)).toThrow('the round "nothing" is no longer there')
   })
 
   it('stops at control by itself where minors or beginners train, until a coach says why not', () => {
@@ -107,11 +114,16 @@ describe('a card', () => {
       )!.net
     const good = counted(carded, 9, 1)
     const bad = counted(carded, 0, 10)
-    expect(answerOfRound(good, good.cards![0])!.answer.tries!.rounds).toEqual({ worked: 9, failed: 1 })
+    const { tries } = answerOfRound(good, good.cards![0])!
+    expect(tries!.tallies).toEqual([
+      { when: '2026-11-28', worked: true, weight: 9 },
+      { when: '2026-11-28', worked: false, weight: 1 },
+    ])
+    expect(talliedRounds(tries!)).toEqual({ worked: 9, failed: 1 })
     expect(net(good)).toBeGreaterThan(net(demo) + 0.01)
     expect(net(bad)).toBeLessThan(net(demo))
     const open = produce(demo, (draft) => void addRound(draft, underhook, 'steps-around' as ReactionId, null))
-    expect(() => tally(structuredClone(open), 'steps-around', true)).toThrow('answer')
+    expect(() => tallyRound(structuredClone(open), 'steps-around', true, '2026-11-28')).toThrow('answer')
   })
 
   it('is read out: start with its holds, who begins, what each may do, what ends it, the cautions', () => {

@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import { changeRuleSet, copyRuleSet, removeRuleSet } from '../../src/core/chart/edits/ruleSets'
+import { copyRuleSet, removeRuleSet, setForbidden, setPoints, setRule } from '../../src/core/chart/edits/ruleSets'
 import { readChart } from '../../src/core/files/chartFile'
 import { removeMove } from '../../src/core/chart/edits/records'
 import { BUILT_IN_RULES } from '../../src/core/chart/rules/builtInRules'
@@ -22,11 +22,18 @@ describe('a set of the chart’s own', () => {
     const copied = produce(under('gi-points'), (draft) => {
       expect(copyRuleSet(draft, 'gi-points')).toBe('gi-points-copy')
       expect(copyRuleSet(draft, 'gi-points-copy')).toBe('gi-points-copy-copy')
-      changeRuleSet(draft, 'gi-points-copy', (set) => void (set.points!.mount = 9))
+      setPoints(draft, 'gi-points-copy', 'mount', 9)
+      setRule(draft, 'gi-points-copy', 'level', 'masters')
+      setRule(draft, 'gi-points-copy', 'notes', '')
+      setForbidden(draft, 'gi-points-copy', 'slam', false)
+      setForbidden(draft, 'gi-points-copy', 'choke', true)
       draft.settings!.scenario = { ...draft.settings!.scenario, rules: 'gi-points-copy' }
     })
     const own = copied.settings!.ruleSets!
     expect(own.map(({ points }) => points!.mount)).toEqual([9, 4])
+    expect(own[0]).toMatchObject({ level: 'masters' })
+    expect(own[0]).not.toHaveProperty('notes')
+    expect(['slam', 'choke'].map((tag) => own[0].forbids.includes(tag))).toEqual([false, true])
     expect(ruleSetOf('gi-points')!.points!.mount).toBe(4)
     expect(scenarioOf(copied)).toMatchObject(underRules(copied, 'gi-points-copy'))
     expect(taken(readChart(JSON.parse(JSON.stringify(copied)))).settings!.ruleSets).toEqual(own)
@@ -34,7 +41,7 @@ describe('a set of the chart’s own', () => {
     expect(gone.settings!.ruleSets!.map(({ id }) => id)).toEqual(['gi-points-copy-copy'])
     expect(scenarioOf(gone).rules).toBeNull()
     expect(() => copyRuleSet(copied, 'nothing')).toThrow('there is no rule set "nothing"')
-    expect(() => changeRuleSet(copied, 'gi-points', () => {})).toThrow('the chart has no rule set "gi-points"')
+    expect(() => setPoints(copied, 'gi-points', 'mount', 3)).toThrow('the chart has no rule set "gi-points"')
   })
 
   it.each([

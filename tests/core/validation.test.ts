@@ -1,5 +1,5 @@
 import { readChart } from '../../src/core/files/chartFile'
-import { idFromName, isId } from '../../src/core/chart/ids'
+import { idFromName, isId } from '../../src/core/document/ids'
 import { pathText } from '../../src/core/problem'
 import { soundChart } from '../fixtures/brokenCharts'
 

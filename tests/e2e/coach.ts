@@ -60,3 +60,6 @@ export async function nothingSerious(page: Page): Promise<void> {
     ).toEqual([])
   }
 }
+
+/** What says, at the field, why an edit was refused. */
+export const refusal = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not done' })

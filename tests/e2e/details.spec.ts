@@ -69,7 +69,8 @@ test('a position says who is ahead, what threatens there and what they do unprom
   await expect(page.getByRole('article', { name: 'While we hold still' })).toContainText('Hides the near arm')
   await detail.getByLabel('Breaks up, seconds').fill('0')
   await page.keyboard.press('Tab')
-  await expect(page.getByText('A number from 1 to 86400')).toBeVisible()
+  await expect(page.getByText('Not done: must be a number of seconds, at least 1')).toBeVisible()
+  await expect(detail.getByLabel('Breaks up, seconds')).toHaveAttribute('aria-invalid', 'true')
   await settled(page)
   const { positions } = (await exported(page)) as Exported
   expect(positions.find(({ id }) => id === 'scarf-hold')).toMatchObject({

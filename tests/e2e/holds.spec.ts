@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, worth } from './coach'
+import { exported, openDemo, refusal, worth } from './coach'
 
 test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
   await openDemo(page)
@@ -134,7 +134,7 @@ test('a trap is added on the Worksheet, and one that one limb cannot do is refus
   await expect(detail).toContainText('puts on Left hand on their left wrist')
   await expect(figure).not.toHaveAttribute('title', before!)
   await detail.getByLabel('A hold that it puts on').selectOption({ label: 'Left hand behind their head' })
-  await expect(page.locator('.toast')).toContainText('take the same limb')
+  await expect(refusal(page)).toContainText('take the same limb')
   await detail.getByRole('button', { name: 'No longer puts on: Left hand on their left wrist' }).click()
   await expect(figure).toHaveAttribute('title', before!)
 })

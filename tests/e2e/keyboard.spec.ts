@@ -139,3 +139,19 @@ test('axe finds nothing serious, light and dark', async ({ page }) => {
     await nothingSerious(page)
   }
 })
+
+test('every screen has one main part and one first heading, with a chart and without', async ({ page }) => {
+  const screens = ['desk', 'slope', 'worksheet', 'holds', 'runs', 'runs/beat', 'runs/rounds', 'runs/what-if']
+  const others = ['runs/side-by-side', 'score', 'shelf', 'rules', 'charts']
+  const seen = async () => {
+    for (const path of [...screens, ...others]) {
+      await page.goto(`/#/${path}`)
+      await expect(page.getByRole('main'), path).toHaveCount(1)
+      await expect(page.locator('h1'), path).toHaveCount(1)
+    }
+  }
+  await page.goto('/')
+  await seen()
+  await openDemo(page)
+  await seen()
+})

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { nothingSerious, openDemo, settled, worth } from './coach'
+import { nothingSerious, openDemo, refusal, settled, worth } from './coach'
 
 test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
   await openDemo(page)
@@ -113,7 +113,7 @@ test('from a leak to a round: the card is made, tallied, and the leak’s number
   await card.getByLabel('position only, no finish').check()
   await card.getByLabel('Seconds of a round').fill('2')
   await card.getByLabel('Seconds of a round').press('Enter')
-  await expect(page.locator('.toast')).toContainText('from 5 to 600 seconds')
+  await expect(refusal(page)).toContainText('from 5 to 600 seconds')
   await page.goto('/#/desk')
   await page
     .getByRole('region', { name: 'Loose ends' })

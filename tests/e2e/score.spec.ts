@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { exported, nothingSerious, openDemo, settled } from './coach'
+import { exported, nothingSerious, openDemo, refusal, settled } from './coach'
 
 const RUN = 'two-arms-then-the-choke'
 
@@ -52,7 +52,7 @@ test('what cannot be is refused with the reason, and a hold is put on where a li
   const wrist = line(page, 'Our left arm').getByRole('button', { name: /^Left hand on their left wrist/ })
   await wrist.focus()
   for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowLeft')
-  await expect(page.locator('.toast')).toContainText('with the same limb')
+  await expect(refusal(page)).toContainText('with the same limb')
 
   await line(page, 'Our head').getByRole('button', { name: 'Our head, step 1: free. Put a hold on' }).click()
   await page.keyboard.type('Head beneath theirs')

@@ -10,7 +10,7 @@ export interface PlainState {
   position?: string
   reaction?: string
   holds: Set<string>
-  stalled?: string
+  stalled?: string | undefined
   met?: { move?: string; from: string }
   worth: number
   ending: 'ours' | 'even' | 'theirs'
@@ -22,7 +22,7 @@ export interface PlainState {
 
 export interface PlainAction {
   name: string
-  answer?: Answer
+  answer?: Answer | undefined
   seconds: number
   fixed: [PlainState, number][]
   reactions: [string, PlainState, number][]

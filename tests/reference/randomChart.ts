@@ -74,14 +74,13 @@ class Builder {
         name: `Hold ${i}`,
         ...(mine && this.chance(0.5) ? {} : { by: mine ? 'ours' : 'theirs' }),
         limbs: [this.one(['left-hand', 'right-hand', 'left-knee', 'head'] as const)],
-        denies: this.chance(0.8)
-          ? [
-              { capability: this.capability(), strength: this.one([0.3, 0.5, 1]) },
-              { capability: this.capability(), strength: 0.4 },
-            ]
-          : undefined,
       })
-      if (!chart.holds![i].denies) delete chart.holds![i].denies
+      if (this.chance(0.8)) {
+        chart.holds![i].denies = [
+          { capability: this.capability(), strength: this.one([0.3, 0.5, 1]) },
+          { capability: this.capability(), strength: 0.4 },
+        ]
+      }
     }
     const some = (list: HoldId[], p: number): { [k: string]: HoldId[] } | undefined => {
       const picked = list.filter(() => this.chance(p))

@@ -4,6 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { makeChart } from '../../src/core/files/chartFile'
 import type { Chart } from '../../src/core/chart/chart'
+import { Refusal } from '../../src/core/problem'
 import { useCharts } from '../../src/stores/charts'
 import { soundChart } from '../fixtures/brokenCharts'
 
@@ -92,9 +93,10 @@ describe('the charts', () => {
     const charts = await openTab()
     await charts.add(sound())
     const isDone = charts.edit('Fail', () => {
-      throw new Error('the move "fly" is no longer there')
+      throw new Refusal('the move "fly" is no longer there', 'gone')
     })
-    expect([isDone, charts.news?.text]).toEqual([false, 'the move "fly" is no longer there'])
+    const problems = [{ code: 'gone', path: [], message: 'the move "fly" is no longer there' }]
+    expect([isDone, charts.refused]).toEqual([false, { label: 'Fail', problems, at: expect.any(Number) }])
     expect(charts.chart).toEqual(sound())
   })
 })

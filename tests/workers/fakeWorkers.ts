@@ -1,14 +1,45 @@
+import type { Question } from '../../src/workers/jobs'
+import type { FromWorker, ToWorker } from '../../src/workers/protocol'
 import type { WorkerLike } from '../../src/workers/workerLike'
 
-/** Workers that only remember what they were asked, in place of real ones. */
-export function fakeWorkers<To, From>() {
-  const workers: (WorkerLike<To, From> & { asked: To[]; ended: boolean })[] = []
+/** A worker that only remembers what it was asked, in place of a real one; the test answers for it. */
+export class FakeWorker implements WorkerLike {
+  readonly heard: ToWorker[] = []
+  isEnded = false
+  onmessage: WorkerLike['onmessage'] = null
+  onerror: WorkerLike['onerror'] = null
+  onmessageerror: WorkerLike['onmessageerror'] = null
+  postMessage = (message: ToWorker) => void this.heard.push(message)
+  terminate = () => void (this.isEnded = true)
+  say = (data: FromWorker) => this.onmessage!({ data } as MessageEvent<FromWorker>)
+  die = (message: string) => this.onerror!({ message } as ErrorEvent)
+
+  /** The questions that it was asked, with their tickets and what it heard of the chart. */
+  get asked() {
+    return this.heard.flatMap((message) => (message.kind === 'ask' ? [message] : []))
+  }
+  get questions(): Question[] {
+    return this.asked.map(({ question }) => question)
+  }
+}
+
+export function fakeWorkers() {
+  const workers: FakeWorker[] = []
   const make = () => {
-    const worker = { asked: [] as To[], ended: false, onmessage: null, onerror: null } as (typeof workers)[number]
-    worker.postMessage = (message) => worker.asked.push(message)
-    worker.terminate = () => (worker.ended = true)
-    workers.push(worker)
-    return worker
+    workers.push(new FakeWorker())
+    return workers.at(-1)!
   }
   return { workers, make }
+}
+
+/** Timers that go off when the test says so. */
+export function fakeTimer() {
+  const due: { run: () => void; ms: number }[] = []
+  const later = (run: () => void, ms: number) => {
+    const timer = { run, ms }
+    due.push(timer)
+    return () => void due.splice(due.indexOf(timer), 1)
+  }
+  const pass = () => due.splice(0).forEach(({ run }) => run())
+  return { timer: { later }, due, pass }
 }

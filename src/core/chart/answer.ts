@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsObject, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from './constraints'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 import { Tries } from './tries'
 
@@ -12,3 +12,6 @@ export class Answer {
   /** A position, or `caught`; absent: where conceding leads. */
   @Optional() @IsWord() stallsIn?: PositionId | 'caught'
 }
+
+/** An answer has no id: among the answers it is known by what it answers with what. */
+export const answerKey = ({ reaction, move }: Answer): string => `${reaction} > ${move}`

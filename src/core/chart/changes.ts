@@ -6,7 +6,7 @@ import type { Chart } from './chart'
  */
 
 /** The fields of a chart that are others than they were; one that went is there, undefined. */
-export type Changed = Partial<Chart>
+export type Changed = { [F in keyof Chart]?: Chart[F] | undefined }
 
 /** Fields that say nothing of positions and moves: what they are worth depends on them through the scenario at most. */
 const NON_PLAN_FIELDS = ['title', 'notes', 'settings', 'runs', 'cards']

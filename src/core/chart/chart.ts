@@ -11,7 +11,7 @@ import {
   IsWordMap,
   IsWorth,
   Optional,
-} from './constraints'
+} from '../document/constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
 import { Move } from './move'

@@ -1,5 +1,5 @@
 import { IsString } from 'class-validator'
-import { Optional } from './constraints'
+import { Optional } from '../document/constraints'
 
 /** What a move can injure, and what both partners must heed. All in words. */
 export class Hazard {

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { ArrayNotEmpty, IsArray, IsIn, IsString, ValidateNested } from 'class-validator'
-import { IsFraction, IsRecordId, IsWord, Optional } from './constraints'
+import { IsFraction, IsRecordId, IsWord, Optional } from '../document/constraints'
 import type { HoldId } from './ids'
 import { LIMBS, PEOPLE, type Limb, type Person } from './words'
 

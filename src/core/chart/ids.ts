@@ -1,36 +1,8 @@
-/** Ids of records: unique within their kind. Branded, so that a move's id cannot stand where a position's is wanted. */
+import type { Branded } from '../document/ids'
 
-export const ID_PATTERN = /^[a-z][a-z0-9-]{0,63}$/
-export const RESERVED_IDS: readonly string[] = ['finish', 'caught', 'goal']
-
-declare const brand: unique symbol
-type Branded<Name extends string> = string & { readonly [brand]: Name }
+/* Ids of a chart's records, branded, so that a move's id cannot stand where a position's is wanted. */
 
 export type PositionId = Branded<'position'>
 export type HoldId = Branded<'hold'>
 export type MoveId = Branded<'move'>
 export type ReactionId = Branded<'reaction'>
-
-/** True when `text` may be the id of a record. */
-export function isId(text: unknown): text is string {
-  return typeof text === 'string' && ID_PATTERN.test(text) && !RESERVED_IDS.includes(text)
-}
-
-/**
- * A free id made from a name: lower case, hyphens, a number behind it where the plain one is taken.
- * Letters outside a to z are folded (é to e) or dropped.
- */
-export function idFromName(name: string, taken: { has(id: string): boolean }): string {
-  const plain = name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^[^a-z]+|-+$/g, '')
-    .slice(0, 56)
-    .replace(/-+$/, '')
-  const stem = isId(plain) ? plain : `new-${plain}`.replace(/-+$/, '')
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? stem : `${stem}-${n}`
-    if (!taken.has(id)) return id
-  }
-}

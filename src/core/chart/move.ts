@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
+import { IsRecordId, IsSeconds, IsWord, Optional } from '../document/constraints'
+import { Fit } from './fit'
 import { Hazard } from './hazard'
 import type { HoldId, MoveId, PositionId } from './ids'
 import { Probe } from './probe'
@@ -60,6 +61,6 @@ export class Move {
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Checkpoint) checkpoints?: Checkpoint[]
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
   @Optional() @IsObject() @ValidateNested() @Type(() => Hazard) hazard?: Hazard
-  @Optional() @IsObject() fit?: Record<string, unknown>
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsMeanSeconds, IsRecordId, IsTryMap, IsWord, IsWorth, Optional } from './constraints'
+import { IsMeanSeconds, IsPositionId, IsRecordId, IsTryMap, IsWord, IsWorth, Optional } from '../document/constraints'
 import type { HoldId, PositionId } from './ids'
 import { AHEAD, type Ahead } from './words'
 
@@ -19,7 +19,7 @@ export class Threat {
 
 /** Who controls whom, stable enough to pause in. */
 export class Position {
-  @IsRecordId() id!: PositionId
+  @IsPositionId() id!: PositionId
   @IsWord() name!: string
   @Optional() @IsArray() @IsWord({ each: true }) aliases?: string[]
   @IsWord() family!: string

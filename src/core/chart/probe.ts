@@ -1,5 +1,5 @@
 import { IsBoolean } from 'class-validator'
-import { IsFactor, Optional } from './constraints'
+import { IsFactor, Optional } from '../document/constraints'
 
 /** How trying a move changes when it is only shown: by what its landing, its stalling and their reactions are multiplied. */
 export interface ProbeFactors {

@@ -1,5 +1,7 @@
-import { IsArray, IsString } from 'class-validator'
-import { IsRecordId, IsSeconds, IsWord, Optional } from './constraints'
+import { Type } from 'class-transformer'
+import { IsArray, IsString, ValidateNested } from 'class-validator'
+import { IsRecordId, IsSeconds, IsWord, Optional } from '../document/constraints'
+import { Fit } from './fit'
 import type { HoldId, MoveId, PositionId, ReactionId } from './ids'
 
 export const DEFAULT_REACTION_SECONDS = 2
@@ -21,5 +23,6 @@ export class Reaction {
   @IsWord() endsIn!: PositionId | 'caught'
   @Optional() @IsSeconds() seconds?: number
   @Optional() @IsRecordId() mirror?: MoveId
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

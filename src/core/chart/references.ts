@@ -1,4 +1,4 @@
-import type { Problem } from '../problem'
+import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
 import { holder, type Hold } from './hold'
 import { comesToSomething, type Tries } from './tries'
@@ -6,7 +6,7 @@ import type { Limb, Person } from './words'
 
 /**
  * Checks what ties the records together: unique ids, references, whose holds, shared limbs, tries that come to nothing.
- * `chart` has passed `checkStructure`. Returns all problems at once, in file order.
+ * The records of `chart` have passed the check of their own fields. Returns all problems at once, in file order.
  */
 export function checkReferences(chart: Chart): Problem[] {
   return new ReferenceCheck(chart).run()
@@ -41,7 +41,7 @@ class ReferenceCheck {
     return this.problems
   }
 
-  private say(code: string, path: Problem['path'], message: string): void {
+  private say(code: ProblemCode, path: Problem['path'], message: string): void {
     this.problems.push({ code, path, message })
   }
 

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from './constraints'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 
 /**
@@ -30,3 +30,6 @@ export class Run {
   @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Intended) intended?: Intended[]
   @Optional() @IsString() notes?: string
 }
+
+/** Where a run begins and what happens in it. */
+export type RunPath = Pick<Run, 'start' | 'steps'>

@@ -1,11 +1,14 @@
 import { Type } from 'class-transformer'
-import { IsObject, ValidateNested } from 'class-validator'
-import { IsTryCount, IsTryMap, Optional } from './constraints'
+import { IsArray, IsBoolean, ValidateNested } from 'class-validator'
+import { IsDay, IsTryCount, IsTryMap, IsTryWeight, Optional } from '../document/constraints'
 
-/** Rounds that were tallied on the mat: in how many it worked, and in how many it did not. */
+/** Rounds that were tallied on the mat, with one outcome: what was seen, as a fact, from which all sums are taken. */
 export class MatTally {
-  @IsTryCount() worked!: number
-  @IsTryCount() failed!: number
+  /** The day, as 2026-11-28; absent where nobody kept it. */
+  @Optional() @IsDay() when?: string
+  @IsBoolean() worked!: boolean
+  /** How many rounds it counts for. */
+  @IsTryWeight() weight!: number
 }
 
 /** How about ten tries go: counts, not probabilities; absent is 0. */
@@ -18,7 +21,7 @@ export class Tries {
   @Optional() @IsTryMap() reactions?: Record<string, number>
   /** How many real tries they count for, where that is not their total: a guess of little weight. */
   @Optional() @IsTryCount() weight?: number
-  @Optional() @IsObject() @ValidateNested() @Type(() => MatTally) rounds?: MatTally
+  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => MatTally) tallies?: MatTally[]
 }
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
@@ -30,17 +33,25 @@ export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions }: Tries):
 /** How sure the coach is of the tries: in real tries. */
 export const weightOf = (tries: Tries): number => tries.weight ?? totalOf(tries)
 
+/** In how many of the tallied rounds it worked, and in how many it did not. */
+export function talliedRounds({ tallies = [] }: Tries): { worked: number; failed: number } {
+  const sumOf = (worked: boolean) =>
+    tallies.reduce((all, tally) => all + (tally.worked === worked ? tally.weight : 0), 0)
+  return { worked: sumOf(true), failed: sumOf(false) }
+}
+
 /**
- * The tries as the plan counts them: the guess, of its weight, and the rounds that were tallied, each of one, decide
- * together how many land; the other outcomes share the rest as the coach has guessed.
+ * The tries as the plan counts them: the share that lands is the mean of the guess, at its weight, and of the tallied
+ * rounds; the other outcomes keep their proportions. The total stays.
  */
-export function withRounds(tries: Tries): Tries {
-  const { rounds, ...guess } = tries
-  const counted = rounds ? rounds.worked + rounds.failed : 0
-  if (!rounds || counted === 0) return guess
+export function withTallies(tries: Tries): Tries {
+  const { tallies: _, ...guess } = tries
+  const { worked, failed } = talliedRounds(tries)
+  const counted = worked + failed
+  if (counted === 0) return guess
   const total = totalOf(guess)
   const before = (guess.lands ?? 0) / total
-  const after = (weightOf(guess) * before + rounds.worked) / (weightOf(guess) + counted)
+  const after = (weightOf(guess) * before + worked) / (weightOf(guess) + counted)
   const keep = before < 1 ? (1 - after) / (1 - before) : 0
   const scaled = (map: Record<string, number> | undefined) =>
     map && Object.fromEntries(Object.entries(map).map(([id, n]) => [id, n * keep]))

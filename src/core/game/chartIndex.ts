@@ -23,7 +23,7 @@ export interface IndexedMove {
   /** Where it is the move only shown: the index of the move in full. Those in full come first, in file order. */
   probeOf?: number
   /** Absent where it stalls in `from`. */
-  stallsIn?: number
+  stallsIn?: number | undefined
   needs: HoldSet
   adds: HoldSet
   drops: HoldSet
@@ -37,7 +37,7 @@ export interface IndexedAnswer {
   /** In full; or, after those, only shown. */
   move: number
   tries: TryCounts
-  stallsIn?: number
+  stallsIn?: number | undefined
 }
 
 export interface IndexedReaction {

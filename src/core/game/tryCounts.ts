@@ -1,6 +1,6 @@
 import type { Chart } from '../chart/chart'
 import type { ProbeFactors } from '../chart/probe'
-import { withRounds, type Tries } from '../chart/tries'
+import { withTallies, type Tries } from '../chart/tries'
 
 /** Places that are not charted positions. */
 export const CAUGHT = -1
@@ -37,7 +37,7 @@ export class Counter {
   }
 
   tries(guess: Tries): TryCounts {
-    const tries = withRounds(guess)
+    const tries = withTallies(guess)
     return {
       lands: tries.lands ?? 0,
       stalls: tries.stalls ?? 0,

@@ -24,7 +24,7 @@ interface MetReaction {
 export interface Term {
   kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction' | 'waits' | 'conceded' | 'broken' | 'caught' | 'met' | 'stalled'
   /** Where that is; or which reaction. */
-  place?: PositionId | 'finish' | 'caught' | 'goal'
+  place?: PositionId | 'finish' | 'caught' | 'goal' | undefined
   reaction?: ReactionId
   chance: number
   value: number

@@ -1,3 +1,4 @@
+import type { Position } from '../chart/position'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { withoutReaction } from '../chart/tries'
@@ -83,18 +84,20 @@ export function withoutLooseEnd(chart: Chart, { met, position, reaction }: Loose
     return { ...chart, answers }
   }
   const positions = chart.positions.map((record) =>
-    record.id === position ? { ...record, unprompted: without(record.unprompted!, reaction) } : record,
+    record.id === position ? withoutUnprompted(record, reaction) : record,
   )
   return { ...chart, positions }
 }
 
 /** They do nothing instead: the other reactions keep their rates. */
-function without(unprompted: { every: number; reactions: Record<string, number> }, reaction: string) {
+function withoutUnprompted(position: Position, reaction: string): Position {
+  const { unprompted, ...rest } = position
+  if (!unprompted) return position
   const all = Object.values(unprompted.reactions).reduce((total, n) => total + n, 0)
   const reactions = { ...unprompted.reactions }
   const left = all - (reactions[reaction] ?? 0)
   delete reactions[reaction]
-  return left > 0 ? { ...unprompted, every: (unprompted.every * all) / left, reactions } : undefined
+  return left > 0 ? { ...rest, unprompted: { ...unprompted, every: (unprompted.every * all) / left, reactions } } : rest
 }
 
 /** How often an exchange meets each loose end under the best policy. */

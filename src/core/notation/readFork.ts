@@ -1,4 +1,4 @@
-import { MAX_TRIES } from '../chart/constraints'
+import { MAX_TRIES } from '../document/constraints'
 import {
   WORDS,
   type Body,

@@ -4,7 +4,7 @@ import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
-import type { Run } from '../chart/run'
+import type { RunPath } from '../chart/run'
 import type { Kind } from '../chart/words'
 import { terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
@@ -12,7 +12,6 @@ import { expectedScoreIn, type ExpectedScore } from '../insight/points'
 import { play, type Beat } from '../limbScore/play'
 import { startWorth, type Job } from './job'
 
-export type RunPath = Pick<Run, 'start' | 'steps'>
 type Spot = PositionId | 'finish' | 'caught'
 
 /** What is found of a run by solving beside it. */

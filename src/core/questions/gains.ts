@@ -1,6 +1,7 @@
 import type { Chart } from '../chart/chart'
 import { NEW_ANSWER } from '../chart/edits/answers'
-import { idFromName, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
+import type { HoldId, MoveId, PositionId, ReactionId } from '../chart/ids'
+import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'

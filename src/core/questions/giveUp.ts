@@ -1,6 +1,6 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
-import { totalOf, withRounds, type Tries } from '../chart/tries'
+import { totalOf, withTallies, type Tries } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
 import { actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS } from '../game/game'
@@ -117,7 +117,7 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
 
 /** Tries of which a share goes wrong, in the proportions in which they do; the others make up the rest in theirs. */
 export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
-  const tries = withRounds(guess)
+  const tries = withTallies(guess)
   const now = shareWrong(tries, wrong)
   const [more, less] = [share / now, now < 1 ? (1 - share) / (1 - now) : 0]
   const scale = (counts: Record<string, number>, of: ReadonlySet<string>) =>
@@ -132,7 +132,7 @@ export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
 }
 
 export function shareWrong(guess: Tries, { reactions, elsewhere, stalls }: Wrong): number {
-  const tries = withRounds(guess)
+  const tries = withTallies(guess)
   const of = (counts: Record<string, number> | undefined, ids: ReadonlySet<string>) =>
     Object.entries(counts ?? {}).reduce((sum, [id, n]) => sum + (ids.has(id) ? n : 0), 0)
   const count = of(tries.reactions, reactions) + of(tries.elsewhere, elsewhere) + (stalls ? (tries.stalls ?? 0) : 0)

@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import type { LooseEnd } from '../insight/looseEnds'
-import { withRounds, type Tries } from '../chart/tries'
+import { withTallies, type Tries } from '../chart/tries'
 import { withTries, type DrillTarget } from './target'
 
 /** A reaction where it is met: by a move, by an answer with tries of its own, or unprompted. */
@@ -14,7 +14,7 @@ const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}
  * other reactions, and nothing coming of it), as far as there is any. Landing and ending elsewhere are no choice of theirs.
  */
 export function usedMore(guess: Tries, reaction: string, times: number): Tries {
-  const tries = guess.rounds ? withRounds(guess) : guess
+  const tries = guess.tallies ? withTallies(guess) : guess
   const { stalls = 0, reactions = {} } = tries
   const now = reactions[reaction] ?? 0
   const others = stalls + sum(reactions) - now

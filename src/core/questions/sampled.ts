@@ -1,5 +1,5 @@
 import { randomGamma, randomLcg } from 'd3-random'
-import { totalOf, weightOf, withRounds, type Tries } from '../chart/tries'
+import { talliedRounds, totalOf, weightOf, withTallies, type Tries } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
 
 /** What had some tries keeps some, so that what may come of a move stays the same. */
@@ -42,7 +42,7 @@ export class Sampler {
 }
 
 function scaleOf(guess: Tries): number {
-  const { rounds } = guess
-  const total = totalOf(withRounds(guess))
-  return total > 0 ? (weightOf(guess) + (rounds ? rounds.worked + rounds.failed : 0)) / total : 0
+  const { worked, failed } = talliedRounds(guess)
+  const total = totalOf(withTallies(guess))
+  return total > 0 ? (weightOf(guess) + worked + failed) / total : 0
 }

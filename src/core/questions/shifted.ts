@@ -1,11 +1,11 @@
-import { totalOf, withRounds, type Tries } from '../chart/tries'
+import { totalOf, withTallies, type Tries } from '../chart/tries'
 
 /** One figure of tries: what lands, what comes to nothing, or a reaction. */
 export type TriesPart = { of: 'lands' } | { of: 'stalls' } | { of: 'reaction'; reaction: string }
 
 /** The tries with a share of all of them moved into one part, from the others in proportion; out of it where it is negative. */
 export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
-  const tries = withRounds(guess)
+  const tries = withTallies(guess)
   const { lands = 0, stalls = 0, elsewhere, reactions } = tries
   const total = totalOf(tries)
   const is = (id: string) => part.of === 'reaction' && part.reaction === id
@@ -29,7 +29,7 @@ const countOf = ({ lands = 0, stalls = 0, reactions }: Tries, part: TriesPart): 
 
 /** A figure's share of all tries, 0 to 1. */
 export function shareOf(guess: Tries, part: TriesPart): number {
-  const tries = withRounds(guess)
+  const tries = withTallies(guess)
   return countOf(tries, part) / (totalOf(tries) || 1)
 }
 

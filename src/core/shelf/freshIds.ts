@@ -1,4 +1,4 @@
-import { idFromName } from '../chart/ids'
+import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
 import type { Shelf, ShelfMove, ShelfRegion } from './shelf'
 

@@ -1,6 +1,6 @@
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
-import { idFromName } from '../chart/ids'
+import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
 import type { Tries } from '../chart/tries'

@@ -8,8 +8,11 @@ import CommandPalette from './CommandPalette.vue'
 import FileDrop from './FileDrop.vue'
 import NavRail from './NavRail.vue'
 import NewsBar from './NewsBar.vue'
+import RefusalNote from './RefusalNote.vue'
 import ScenarioBar from './ScenarioBar.vue'
 import ShortcutSheet from './ShortcutSheet.vue'
+import UnreadableChart from './UnreadableChart.vue'
+import WelcomePanel from './WelcomePanel.vue'
 import { shortcutOf } from './shortcuts'
 
 const charts = useCharts()
@@ -41,7 +44,10 @@ useEventListener(document, 'keydown', (event) => {
       <ScenarioBar v-if="charts.chart?.positions.length" />
       <NewsBar />
       <main id="screen" tabindex="-1">
-        <RouterView v-if="charts.isReady" />
+        <RouterView v-if="charts.isReady" v-slot="{ Component, route }">
+          <WelcomePanel v-if="route.meta.needsChart && !charts.chart" />
+          <component :is="Component" v-else :key="route.meta.needsChart ? charts.chart?.id : undefined" />
+        </RouterView>
       </main>
     </div>
   </div>
@@ -49,6 +55,8 @@ useEventListener(document, 'keydown', (event) => {
   <CommandPalette v-if="isPaletteOpen" @close="isPaletteOpen = false" @shortcuts="isSheetOpen = true" />
   <ShortcutSheet v-if="isSheetOpen" @close="isSheetOpen = false" />
   <FileDrop />
+  <UnreadableChart />
+  <RefusalNote />
 </template>
 
 <style scoped>

@@ -38,12 +38,7 @@ const failure = computed(() => (charts.saving.state === 'failed' && !charts.isFo
   <div class="toast" aria-live="polite">
     <p v-if="shown" class="news" :class="shown.kind">
       {{ shown.text }}
-      <button
-        v-if="charts.steps.undo && shown.kind === 'info' && shown.text.startsWith('Removed')"
-        type="button"
-        class="button"
-        @click="charts.undo()"
-      >
+      <button v-if="charts.steps.undo && shown.action === 'undo'" type="button" class="button" @click="charts.undo()">
         Undo
       </button>
       <button type="button" class="plain" aria-label="Close" @click="shown = null">×</button>

@@ -18,7 +18,10 @@ function alsoFound(command: Command): Command {
 }
 
 /** Everything that can be found by name, alias or a few letters, screens and actions first. */
-export function commandsFor(chart: Chart | null, steps: { undo?: string; redo?: string }): Command[] {
+export function commandsFor(
+  chart: Chart | null,
+  steps: { undo?: string | undefined; redo?: string | undefined },
+): Command[] {
   const screens: Command[] = [
     { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
     { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },

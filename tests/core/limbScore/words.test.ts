@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import type { Run } from '../../../src/core/chart/run'
-import { addRun, continueRun, cutRuns, intend, removeRun, shortenRun } from '../../../src/core/chart/edits/runs'
+import { addRun, continueRun, cutRuns, intend, removeRun, shiftRun } from '../../../src/core/chart/edits/runs'
 import { removeMove, removePosition, removeReaction } from '../../../src/core/chart/edits/records'
 import { removeHold } from '../../../src/core/chart/edits/holds'
 import { checkReferences } from '../../../src/core/chart/references'
@@ -111,11 +111,23 @@ describe('runs that are kept', () => {
   it('are begun, gone on with, shortened and taken away', () => {
     const begun = done((draft) => addRun(draft, 'Mine', run.start))
     expect(lookUp(begun.runs, 'mine')).toEqual({ id: 'mine', name: 'Mine', start: run.start, steps: [] })
-    const longer = produce(begun, (draft) => continueRun(draft, 'mine', 0, { move: 'cross-the-wrists' as never }))
+    const longer = produce(begun, (draft) => continueRun(draft, 'mine', [], { move: 'cross-the-wrists' as never }))
     expect(lookUp(longer.runs, 'mine')!.steps).toHaveLength(1)
-    expect(lookUp(produce(longer, (draft) => shortenRun(draft, 'mine', 0)).runs, 'mine')!.steps).toEqual([])
+    expect(lookUp(produce(longer, (draft) => continueRun(draft, 'mine', [])).runs, 'mine')!.steps).toEqual([])
+    const other = [{ move: 'choke-from-the-under-side' as never }]
+    expect(() => produce(longer, (draft) => continueRun(draft, 'mine', other))).toThrow('goes another way by now')
     expect(done((draft) => draft.runs!.map(({ id }) => removeRun(draft, id)))).not.toHaveProperty('runs')
-    expect(() => done((draft) => shortenRun(draft, 'gone', 0))).toThrow('the run "gone" is no longer there')
+    expect(() => done((draft) => continueRun(draft, 'gone', []))).toThrow('the run "gone" is no longer there')
+  })
+
+  it('are put in order by name, and one that is gone moves no other', () => {
+    const order = (chart: typeof demo) => chart.runs!.map(({ id }) => id)
+    const [first, second, ...rest] = order(demo)
+    expect(order(done((draft) => shiftRun(draft, first, 1)))).toEqual([second, first, ...rest])
+    expect(order(done((draft) => shiftRun(draft, second, -1)))).toEqual([second, first, ...rest])
+    expect(order(done((draft) => shiftRun(draft, first, -1)))).toEqual(order(demo))
+    expect(order(done((draft) => shiftRun(draft, order(demo).at(-1)!, 1)))).toEqual(order(demo))
+    expect(() => done((draft) => shiftRun(draft, 'gone', 1))).toThrow('the run "gone" is no longer there')
   })
 
   it('keep why a remark is meant so, until it is looked at again', () => {
@@ -128,7 +140,7 @@ describe('runs that are kept', () => {
 
   it('end where something that they need is taken away', () => {
     expect(lookUp(done((draft) => removeMove(draft, 'lock-the-legs' as never)).runs, run.id)!.steps).toHaveLength(3)
-    expect(done((draft) => removePosition(draft, run.start)).runs).toEqual([])
+    expect(done((draft) => removePosition(draft, run.start))).not.toHaveProperty('runs')
     const met = done(
       (draft) => (draft.runs![0].steps = [{ move: 'cross-the-wrists', reaction: 'pulls-a-wrist-free' } as never]),
     )

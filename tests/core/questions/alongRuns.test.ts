@@ -76,7 +76,7 @@ describe('letting a run go', () => {
             : 'caught'
       const free = produce(demo, (draft) => {
         const one = lookUp(draft.positions, spot)!
-        one.holds = one.holds?.filter((id) => holder(lookUp(demo.holds, id)!) === 'theirs')
+        if (one.holds) one.holds = one.holds.filter((id) => holder(lookUp(demo.holds, id)!) === 'theirs')
       })
       const { value } = taken(figuresOf(free, { ...minute, start: spot as PositionId })).figures
       expect(found[0].letGo[i]).toBeCloseTo(value, 9)

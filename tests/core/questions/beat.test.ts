@@ -116,8 +116,8 @@ describe('how they would beat us', () => {
       ...demo,
       moves: [{ ...demo.moves[0], id: 'm' as MoveId, to: 'finish' as const, tries: { lands: 1, stalls: 1 } }],
       answers: [],
-      positions: demo.positions.map((one) => ({ ...one, unprompted: undefined })),
-    } as Chart
+      positions: demo.positions.map(({ unprompted: _, ...one }) => one),
+    }
     const from = scenarioOf(alone, { start: alone.moves[0].from as PositionId, seconds: 20 })
     expect(finished(beatenBy(alone, from))).toMatchObject({ blows: [], repair: null })
   })

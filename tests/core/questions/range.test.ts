@@ -2,7 +2,7 @@ import { produce } from 'immer'
 import { seeded } from '../../../bench/generate'
 import type { Chart } from '../../../src/core/chart/chart'
 import type { PositionId } from '../../../src/core/chart/ids'
-import { withRounds, type Tries } from '../../../src/core/chart/tries'
+import { withTallies, type Tries } from '../../../src/core/chart/tries'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { terminalWorth, type Game } from '../../../src/core/game/game'
 import { Refill } from '../../../src/core/game/refill'
@@ -28,7 +28,7 @@ function changed(chart: Chart, draw: (count: number) => number): Chart {
   const each = (counts: Record<string, number> = {}) =>
     Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n && draw(n)]))
   const other = (guess: Tries): Tries => {
-    const { lands = 0, stalls = 0, elsewhere, reactions } = withRounds(guess)
+    const { lands = 0, stalls = 0, elsewhere, reactions } = withTallies(guess)
     return {
       lands: lands && draw(lands),
       stalls: stalls && draw(stalls),

@@ -9,10 +9,11 @@ import { figuresOf } from '../../../src/core/insight/figures'
 import { idsOnShelf, withFreshIds } from '../../../src/core/shelf/freshIds'
 import { NEEDS, needsOf } from '../../../src/core/shelf/needs'
 import { publish } from '../../../src/core/shelf/publish'
-import { GUESS_WEIGHT, pullIn, wantedOfRegion } from '../../../src/core/shelf/pull'
+import { GUESS_WEIGHT, pullIn, wantedOfRegion } from '../../../src/core/shelf/edits/pull'
 import { joinRegions, shelfAsChart, type ShelfRegion } from '../../../src/core/shelf/shelf'
-import { makeShelf, parseShelf } from '../../../src/core/shelf/shelfFile'
-import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../src/core/shelf/updates'
+import { makeDocument, parseDocument } from '../../../src/core/document/read'
+import { ownShelf, SHELF_KIND } from '../../../src/core/shelf/shelfKind'
+import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../src/core/shelf/edits/updates'
 import { readRegions } from '../../../scripts/shelfDoc'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { randomChart } from '../../reference/randomChart'
@@ -84,24 +85,24 @@ describe('a part of a chart, published', () => {
   })
 
   it('goes to a file and back', () => {
-    expect(taken(parseShelf(makeShelf(top)))).toEqual(top)
+    expect(taken(parseDocument(SHELF_KIND, makeDocument(ownShelf(top))))).toEqual(ownShelf(top))
   })
 
   it.each([
     ['nonsense', /not JSON/],
     ['{"format": "ataque-chart"}', /format should be "ataque-shelf"/],
-    ['null', /format should be/],
+    ['null', /not a shelf: it should be one object/],
     ['{"format": "ataque-shelf", "version": 9}', /reads version 1/],
     ['{"format": "ataque-shelf", "version": 1, "title": " "}', /missing/],
-    ['{"format": "ataque-shelf", "version": 1, "title": "T", "positions": 3}', /must be a list/],
+    ['{"format": "ataque-shelf", "version": 1, "id": "t", "title": "T", "positions": 3}', /must be an array/],
   ])('a file that is none is refused: %s', (text, why) => {
-    const parsed = parseShelf(text)
+    const parsed = parseDocument(SHELF_KIND, text)
     expect(!parsed.ok && parsed.problems[0].message).toMatch(why)
   })
 
   it('a broken record of a file is named', () => {
     const broken = { ...top, moves: top.moves.map((move, i) => (i === 1 ? { ...move, to: 'nowhere' } : move)) }
-    const parsed = parseShelf(makeShelf(broken as ShelfRegion))
+    const parsed = parseDocument(SHELF_KIND, makeDocument(ownShelf(broken as ShelfRegion)))
     expect(!parsed.ok && parsed.problems[0]).toMatchObject({ code: 'unknown-reference', path: ['moves', 1, 'to'] })
     expect(!parsed.ok && parsed.problems[0].message).toContain(top.moves[1].id)
   })

@@ -8,7 +8,7 @@ import { figuresOf } from '../../../src/core/insight/figures'
 import { holder } from '../../../src/core/chart/hold'
 import { nextHolds } from '../../../src/core/holds/oneMore'
 import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/additions'
-import { pullIn, wantedOfRegion, type Wanted } from '../../../src/core/shelf/pull'
+import { pullIn, wantedOfRegion, type Wanted } from '../../../src/core/shelf/edits/pull'
 import { inChart, placesOnShelf } from '../../../src/core/shelf/search'
 import { joinRegions } from '../../../src/core/shelf/shelf'
 import { readRegions } from '../../../scripts/shelfDoc'
@@ -135,6 +135,7 @@ describe('what could be added', () => {
     const wider = nextHolds(demo, position.id, more)
     expect(wider.length).toBeGreaterThan(plain.length)
     for (const one of plain) expect(wider).toContainEqual(one)
-    expect(holdsOnShelf(demo, shelf, { ...position, frame: undefined })).toEqual([])
+    const { frame: _, ...frameless } = position
+    expect(holdsOnShelf(demo, shelf, frameless)).toEqual([])
   })
 })

@@ -1,18 +1,19 @@
 import fc from 'fast-check'
 import { produce } from 'immer'
 import type { Chart } from '../../../src/core/chart/chart'
-import { diffOf } from '../../../src/core/chart/diff'
+import { diffOf } from '../../../src/core/document/diff'
 import { addAnswer } from '../../../src/core/chart/edits/answers'
 import { addHold, putOn, setDenial, setLimbs } from '../../../src/core/chart/edits/holds'
 import { addPosition, removeMove, rename } from '../../../src/core/chart/edits/records'
 import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
+import { CHART_KIND } from '../../../src/core/chart/chartKind'
 import { checkReferences } from '../../../src/core/chart/references'
-import { checkStructure } from '../../../src/core/chart/structure'
+import { checkStructure } from '../../../src/core/document/structure'
 import { makeChart } from '../../../src/core/files/chartFile'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { mirrorChart, mirrorText } from '../../../src/core/sides/mirror'
-import { mirroredEdit } from '../../../src/storage/mirroredEdit'
+import { mirroredEdit } from '../../../src/core/sides/edits/mirroredEdit'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { taken } from '../../reference/taken'
 
@@ -76,7 +77,7 @@ describe('a chart from the other side', () => {
     )
     expect(seen.settings).toEqual(demo.settings)
     expect(checkReferences(seen)).toEqual([])
-    expect(checkStructure(seen)).toEqual([])
+    expect(checkStructure(CHART_KIND, seen)).toEqual([])
   })
 
   it('is worth exactly as much, move by move', () => {
@@ -123,7 +124,7 @@ describe('an edit from the other side', () => {
     expect(done.moves).toBe(demo.moves)
     expect(done.holds!.slice(0, -1).every((hold, i) => hold === demo.holds![i])).toBe(true)
     expect(done.holds![done.holds!.length - 1]).toEqual({ id: 'left-grip', name: 'Right grip', limbs: ['right-hand'] })
-    expect(JSON.stringify(diffOf(demo, done)).length).toBeLessThan(300)
+    expect(JSON.stringify(diffOf(CHART_KIND, demo, done)).length).toBeLessThan(300)
     const nothing = produce(demo, (draft) => mirroredEdit(() => undefined)(draft as Chart))
     expect(nothing).toBe(demo)
   })

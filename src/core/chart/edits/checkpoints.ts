@@ -1,5 +1,6 @@
 import type { Chart } from '../chart'
-import { idFromName, type HoldId, type MoveId } from '../ids'
+import type { HoldId, MoveId } from '../ids'
+import { idFromName } from '../../document/ids'
 import type { Checkpoint, Fault } from '../move'
 import { Gone, idsIn, moveBefore, moveIn } from './find'
 
@@ -50,8 +51,16 @@ export function setFault(chart: Chart, move: MoveId, id: string, field: keyof Fa
 export function removeCheckpoint(chart: Chart, move: MoveId, id: string): void {
   const { list, index } = at(chart, move, id)
   list.splice(index, 1)
+  unbreak(chart, id)
+}
+
+/** No reaction breaks the checkpoint any more. */
+export function unbreak(chart: Chart, checkpoint: string): void {
   for (const reaction of chart.reactions) {
-    if (reaction.breaks?.includes(id)) reaction.breaks = reaction.breaks.filter((broken) => broken !== id)
+    if (!reaction.breaks?.includes(checkpoint)) continue
+    const breaks = reaction.breaks.filter((broken) => broken !== checkpoint)
+    if (breaks.length) reaction.breaks = breaks
+    else delete reaction.breaks
   }
 }
 

@@ -1,14 +1,14 @@
-import type { Answer } from '../answer'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
 import type { Reaction } from '../reaction'
+import { Refusal } from '../../problem'
 
-/** An edit that asks for a record which is no longer there; another tab may have taken it away. */
-export class Gone extends Error {
+/** An edit asked for a record which is no longer there; another tab may have taken it away. */
+export class Gone extends Refusal {
   constructor(kind: string, id: string) {
-    super(`the ${kind} "${id}" is no longer there`)
+    super(`the ${kind} "${id}" is no longer there`, 'gone')
   }
 }
 
@@ -31,17 +31,24 @@ export function moveBefore<R>(list: R[], from: number, before: number): void {
   list.splice(before > from ? before - 1 : before, 0, record)
 }
 
-/** An answer has no id: it is known by its place and by what it answers with what. */
+/** An answer has no id: it is known by what it answers with what. `nth`: which one of several that say the same, from 0. */
 export interface AnswerRef {
-  index: number
   reaction: ReactionId
   move: MoveId
+  nth?: number
 }
 
-/** Where the answer is now; another tab may have put others before it, or taken it away. */
-export function answerPlace(chart: Chart, { index, reaction, move }: AnswerRef): number {
-  const isIt = (answer: Answer | undefined) => answer?.reaction === reaction && answer.move === move
-  const place = isIt(chart.answers[index]) ? index : chart.answers.findIndex(isIt)
-  if (place < 0) throw new Gone('answer', move)
+/** Where an answer is now. Throws `Gone` where it is no longer there. */
+export function answerPlace(chart: Chart, { reaction, move, nth = 0 }: AnswerRef): number {
+  const same = chart.answers.flatMap((one, i) => (one.reaction === reaction && one.move === move ? [i] : []))
+  const place = same[nth]
+  if (place === undefined) throw new Gone('answer', move)
   return place
+}
+
+/** What an answer of the chart is known by, from its place in it. */
+export function answerRefAt(chart: Chart, index: number): AnswerRef {
+  const { reaction, move } = chart.answers[index]!
+  const nth = chart.answers.slice(0, index).filter((one) => one.reaction === reaction && one.move === move).length
+  return { reaction, move, ...(nth ? { nth } : {}) }
 }

@@ -1,8 +1,10 @@
+import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import type { Hold } from '../hold'
 import { holder, sharesLimb } from '../hold'
-import { idFromName, type HoldId, type PositionId } from '../ids'
-import { Gone, idsIn, positionIn } from './find'
+import type { HoldId, MoveId, PositionId, ReactionId } from '../ids'
+import { idFromName } from '../../document/ids'
+import { Gone, idsIn, moveIn, positionIn, reactionIn } from './find'
 
 /** The fields of moves and reactions that name holds. */
 const NAMING = ['needs', 'adds', 'drops', 'keeps', 'strips'] as const
@@ -38,6 +40,13 @@ export function takeOff(chart: Chart, position: PositionId, id: string): void {
   else delete record.holds
 }
 
+/** Puts a hold on in a position: one that the chart has, or one of `more`, which then comes into it. */
+export function putOnKnown(chart: Chart, position: PositionId, id: string, more: readonly Hold[]): void {
+  const known = more.find((hold) => hold.id === id)
+  if (known && !chart.holds?.some((hold) => hold.id === id)) chart.holds = [...(chart.holds ?? []), { ...known }]
+  putOn(chart, position, id)
+}
+
 /** What a hold takes from a capability; 0 takes the denial away. */
 export function setDenial(chart: Chart, id: string, capability: string, strength: number): void {
   const hold = holdIn(chart, id)
@@ -58,7 +67,7 @@ export function setLimbs(chart: Chart, id: string, limbs: Hold['limbs']): void {
     const rival = others.find(
       (other) => holder(other) === holder(hold) && other.limbs.some((limb) => limbs.includes(limb)),
     )
-    if (rival) throw new Error(`“${name}” puts “${rival.name}” on too, with the same limb`)
+    if (rival) throw new Refusal(`“${name}” puts “${rival.name}” on too, with the same limb`)
   }
   hold.limbs = limbs
   for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) putOn(chart, position.id, id)
@@ -91,16 +100,21 @@ function removeGates(chart: Chart, id: string): void {
 /** What a move or a reaction does with holds; `adds` may not give one limb two jobs. An empty list goes. */
 export function setHolds(
   chart: Chart,
-  record: { name: string } & { [Key in (typeof NAMING)[number]]?: HoldId[] },
+  list: 'moves' | 'reactions',
+  id: string,
   field: (typeof NAMING)[number],
   ids: readonly string[],
 ): void {
+  const record: { name: string } & { [Key in (typeof NAMING)[number]]?: HoldId[] } =
+    list === 'moves' ? moveIn(chart, id as MoveId) : reactionIn(chart, id as ReactionId)
   const holds = ids.map((id) => holdIn(chart, id))
   if (field === 'adds') {
     const rivals = holds.flatMap((one, i) => holds.slice(i + 1).map((other) => [one, other] as const))
     const clash = rivals.find(([one, other]) => sharesLimb(one, other))
     if (clash)
-      throw new Error(`“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`)
+      throw new Refusal(
+        `“${clash[0].name}” and “${clash[1].name}” take the same limb: ${record.name} cannot put both on`,
+      )
   }
   if (holds.length) record[field] = holds.map(({ id }) => id)
   else delete record[field]

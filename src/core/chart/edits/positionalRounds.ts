@@ -2,22 +2,25 @@ import type { Answer } from '../answer'
 import type { PositionalRound } from '../positionalRound'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
-import { idFromName } from '../ids'
-import { Gone, idsIn, reactionIn } from './find'
+import { idFromName } from '../../document/ids'
+import { MAX_TALLIED } from '../../document/constraints'
+import type { MatTally } from '../tries'
+import { Refusal } from '../../problem'
+import { Gone, idsIn, moveIn, reactionIn } from './find'
 
 /** How long a positional round lasts until the coach says otherwise. */
 const ROUND_SECONDS = 30
 
 export function roundIn(chart: Chart, id: string): PositionalRound {
   const card = chart.cards?.find((one) => one.id === id)
-  if (!card) throw new Gone('card', id)
+  if (!card) throw new Gone('round', id)
   return card
 }
 
-/** Makes a card for a reaction where it is met; the one that there is, if there is one. Returns its id. */
+/** Makes a positional round for a reaction where it is met; the one that there is, if there is one. Returns its id. */
 export function addRound(chart: Chart, position: PositionId, reaction: ReactionId, move: MoveId | null): string {
   const same = chart.cards?.find(
-    (card) => card.position === position && card.reaction === reaction && card.move === (move ?? undefined),
+    (round) => round.position === position && round.reaction === reaction && round.move === (move ?? undefined),
   )
   if (same) return same.id
   const id = idFromName(reactionIn(chart, reaction).name, idsIn(chart.cards ?? []))
@@ -29,40 +32,44 @@ export function addRound(chart: Chart, position: PositionId, reaction: ReactionI
 
 export function removeRound(chart: Chart, id: string): void {
   roundIn(chart, id)
-  dropRounds(chart, (card) => card.id === id)
+  dropRounds(chart, (round) => round.id === id)
 }
 
-export function changeRound(chart: Chart, id: string, change: (card: PositionalRound) => void): void {
-  change(roundIn(chart, id))
+/** How long a round lasts, in seconds; a few are no round, and ten minutes are a match. */
+export function setRoundSeconds(chart: Chart, id: string, seconds: number): void {
+  if (!(seconds >= 5 && seconds <= 600)) throw new Refusal('a round lasts from 5 to 600 seconds', 'out-of-range')
+  roundIn(chart, id).seconds = seconds
 }
 
 /** Takes away the cards of which `isGone` is true. */
 export function dropRounds(chart: Chart, isGone: (card: PositionalRound) => boolean): void {
   if (!chart.cards) return
-  const left = chart.cards.filter((card) => !isGone(card))
+  const left = chart.cards.filter((round) => !isGone(round))
   if (left.length) chart.cards = left
   else delete chart.cards
 }
 
-/** The answer that a card's rounds are about: the first to its reaction; undefined where there is none yet. */
-export const answerOfRound = (
-  chart: Chart,
-  { reaction }: PositionalRound,
-): { answer: Answer; index: number } | undefined => {
-  const index = chart.answers.findIndex((one) => one.reaction === reaction)
-  return index < 0 ? undefined : { answer: chart.answers[index], index }
-}
+/** The answer that a round is about: the first to its reaction; undefined where there is none yet. */
+export const answerOfRound = (chart: Chart, { reaction }: PositionalRound): Answer | undefined =>
+  chart.answers.find((one) => one.reaction === reaction)
 
 /**
- * Tallies a round: the card's answer worked, or it did not. It counts beside the guess of the answer's tries, which gets
- * tries of its own where it had none. Fails where there is no answer.
+ * Tallies a round on a day (as 2026-11-28): its answer worked, or it did not. It counts beside the guess of the answer's
+ * tries, which gets tries of its own where it had none. Throws `Gone` where there is no answer.
  */
-export function tally(chart: Chart, id: string, worked: boolean): void {
-  const found = answerOfRound(chart, roundIn(chart, id))
-  if (!found) throw new Gone('answer', id)
-  const { answer, index } = found
-  const own = answer.tries ?? chart.moves.find((move) => move.id === answer.move)!.tries
-  const { worked: was = 0, failed = 0 } = own.rounds ?? {}
-  const rounds = worked ? { worked: was + 1, failed } : { worked: was, failed: failed + 1 }
-  chart.answers[index] = { ...answer, tries: { ...own, rounds } }
+export function tallyRound(chart: Chart, id: string, worked: boolean, when: string): void {
+  const answer = answerOfRound(chart, roundIn(chart, id))
+  if (!answer) throw new Gone('answer', id)
+  const own = answer.tries ?? moveIn(chart, answer.move).tries
+  answer.tries = { ...own, tallies: withTally(own.tallies ?? [], { when, worked, weight: 1 }) }
+}
+
+/** The tallies with one more; rounds of one day and one outcome are one tally, as far as one may count. */
+function withTally(tallies: readonly MatTally[], one: MatTally): MatTally[] {
+  const same = tallies.findIndex(
+    ({ when, worked, weight }) => when === one.when && worked === one.worked && weight + one.weight <= MAX_TALLIED,
+  )
+  return same < 0
+    ? [...tallies, one]
+    : tallies.map((tally, i) => (i === same ? { ...tally, weight: tally.weight + one.weight } : tally))
 }

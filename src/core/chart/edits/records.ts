@@ -1,10 +1,12 @@
 import type { Chart } from '../chart'
-import { idFromName, type MoveId, type PositionId, type ReactionId } from '../ids'
+import type { MoveId, PositionId, ReactionId } from '../ids'
+import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
+import { unbreak } from './checkpoints'
 import { dropRounds } from './positionalRounds'
-import { cutRuns } from './runs'
+import { cutRuns, removeRun } from './runs'
 import { setUnprompted, survivingTries } from './tries'
 
 /* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
@@ -57,15 +59,22 @@ export function rename(chart: Chart, kind: 'positions' | 'moves' | 'reactions', 
   record.name = name
 }
 
-/** Takes a move away, and the answers that it is. */
+/** Takes a move away with all that names it: answers, steps of runs, rounds, and what breaks its checkpoints. */
 export function removeMove(chart: Chart, id: MoveId): void {
-  moveIn(chart, id)
+  for (const { id: checkpoint } of moveIn(chart, id).checkpoints ?? []) {
+    if (isElsewhere(chart, id, checkpoint)) continue
+    unbreak(chart, checkpoint)
+  }
   chart.moves = chart.moves.filter((move) => move.id !== id)
   chart.answers = chart.answers.filter(({ move }) => move !== id)
   for (const reaction of chart.reactions) if (reaction.mirror === id) delete reaction.mirror
   cutRuns(chart, ({ move }) => move === id)
   dropRounds(chart, ({ move }) => move === id)
 }
+
+/** Whether another move has a checkpoint of that id too. */
+const isElsewhere = (chart: Chart, move: MoveId, checkpoint: string) =>
+  chart.moves.some(({ id, checkpoints }) => id !== move && checkpoints?.some((one) => one.id === checkpoint))
 
 /** Takes a reaction away: nothing comes of the tries that met it. */
 export function removeReaction(chart: Chart, id: ReactionId): void {
@@ -97,7 +106,7 @@ export function removePosition(chart: Chart, id: PositionId): void {
   chart.positions = chart.positions.filter((position) => position.id !== id)
   for (const position of chart.positions) if (position.mirror === id) delete position.mirror
   delete chart.settings?.slope?.places?.[id]
-  if (chart.runs) chart.runs = chart.runs.filter(({ start }) => start !== id)
+  for (const run of (chart.runs ?? []).filter(({ start }) => start === id)) removeRun(chart, run.id)
   cutRuns(chart, ({ elsewhere }) => elsewhere === id)
   dropRounds(chart, ({ position }) => position === id)
 }
@@ -107,6 +116,44 @@ export function swapPositions(chart: Chart, id: PositionId, other: PositionId): 
   const from = chart.positions.indexOf(positionIn(chart, id))
   const to = chart.positions.indexOf(positionIn(chart, other))
   moveBefore(chart.positions, from, to > from ? to + 1 : to)
+}
+
+/** Where a move lands; one that ends the exchange is a submission. */
+export function setLanding(chart: Chart, id: MoveId, to: PositionId | 'finish'): void {
+  const move = moveIn(chart, id)
+  move.to = to
+  if (to === 'finish') move.kind = 'submission'
+}
+
+/** Whether a move does something to the sides (`turns`). */
+export function setTurn(chart: Chart, id: MoveId, turn: string, isOn: boolean): void {
+  const move = moveIn(chart, id)
+  const { [turn]: _, ...others } = move.turns ?? {}
+  const turns = isOn ? { ...others, [turn]: true } : others
+  if (Object.keys(turns).length) move.turns = turns
+  else delete move.turns
+}
+
+/** A fact of a position's orientation, such as which side is up; an empty one goes. */
+export function setFact(chart: Chart, id: PositionId, key: string, side: string): void {
+  const position = positionIn(chart, id)
+  const { [key]: _, ...others } = position.orientation ?? {}
+  const orientation = side ? { ...others, [key]: side } : others
+  if (Object.keys(orientation).length) position.orientation = orientation
+  else delete position.orientation
+}
+
+/** Mean seconds until they finish us in a position; undefined: they do not. */
+export function setThreat(chart: Chart, id: PositionId, every: number | undefined): void {
+  const position = positionIn(chart, id)
+  if (every === undefined) delete position.threat
+  else position.threat = { ...position.threat, every }
+}
+
+/** They no longer do it in a position while we hold still. */
+export function dropUnprompted(chart: Chart, id: PositionId, reaction: ReactionId): void {
+  const { unprompted } = positionIn(chart, id)
+  if (unprompted) setUnprompted(chart, id, unprompted.every, { ...unprompted.reactions, [reaction]: 0 })
 }
 
 /** Puts a move before another of its position, or last. */

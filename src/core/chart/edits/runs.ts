@@ -1,7 +1,9 @@
 import type { Chart } from '../chart'
-import { idFromName, type PositionId } from '../ids'
+import type { PositionId } from '../ids'
+import { idFromName } from '../../document/ids'
 import type { Run, RunStep } from '../run'
-import { Gone, idsIn } from './find'
+import { Refusal } from '../../problem'
+import { Gone, idsIn, moveBefore } from './find'
 
 export function runIn(chart: Chart, id: string): Run {
   const run = chart.runs?.find((one) => one.id === id)
@@ -21,16 +23,25 @@ export function removeRun(chart: Chart, id: string): void {
   if (!chart.runs.length) delete chart.runs
 }
 
-/** Keeps the first `count` steps. */
-export function shortenRun(chart: Chart, id: string, count: number): void {
-  const run = runIn(chart, id)
-  run.steps = run.steps.slice(0, count)
+/** Puts a run one place up or down among the runs; at the end it stays. */
+export function shiftRun(chart: Chart, id: string, by: 1 | -1): void {
+  runIn(chart, id)
+  const runs = chart.runs!
+  const at = runs.findIndex((run) => run.id === id)
+  const to = at + by
+  if (to < 0 || to >= runs.length) return
+  moveBefore(runs, at, by < 0 ? to : to + 1)
 }
 
-/** Keeps the first `count` steps and goes on with another. */
-export function continueRun(chart: Chart, id: string, count: number, step: RunStep): void {
+/**
+ * Ends a run after the steps `kept`, which are those that it began with when the coach looked at it, and goes on with
+ * `next`, if there is one. Throws where the run no longer begins with them: another tab has led it another way.
+ */
+export function continueRun(chart: Chart, id: string, kept: readonly RunStep[], next?: RunStep): void {
   const run = runIn(chart, id)
-  run.steps = [...run.steps.slice(0, count), step]
+  const isSame = kept.every((step, i) => JSON.stringify(step) === JSON.stringify(run.steps[i]))
+  if (!isSame) throw new Refusal(`the run “${run.name}” goes another way by now`, 'gone')
+  run.steps = [...kept.map((step) => ({ ...step })), ...(next ? [next] : [])]
 }
 
 /** Says of a remark that it is meant so, and why; without a reason it is a remark again. */

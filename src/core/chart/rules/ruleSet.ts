@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsInt, IsObject, IsString, Max, Min, ValidateNested } from 'class-validator'
-import { IsFraction, IsPointMap, IsPoints, IsRecordId, IsSeconds, IsWord, Optional } from '../constraints'
+import { IsFraction, IsPointMap, IsPoints, IsRecordId, IsSeconds, IsWord, Optional } from '../../document/constraints'
 
 /** What a move may be that some rules forbid, by tag. */
 export const RULE_TAGS = {

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { counted, savedText } from '../../../components/figureText'
 import InlineText from '../../../components/InlineText.vue'
+import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'
 import { openDemo } from '../../parts/files/demo'
 import GroupField from './GroupField.vue'
@@ -21,7 +22,7 @@ async function show(id: string) {
 
 async function rename(id: string, title: string) {
   if (charts.chart?.id !== id) await charts.open(id)
-  charts.edit('Rename the chart', (draft) => void (draft.title = title))
+  charts.edit('Rename the chart', (draft) => setTitle(draft, title))
 }
 
 async function exportChart(id: string) {
@@ -69,7 +70,7 @@ function chosen(event: Event) {
             <InlineText :value="entry.title" label="Title of the chart" required @change="rename(entry.id, $event)" />
           </h2>
           <p class="muted small">
-            {{ counted(entry.positions, 'position') }}, saved {{ savedText(entry.savedAt, now.getTime()) }}
+            {{ counted(entry.size, 'position') }}, saved {{ savedText(entry.savedAt, now.getTime()) }}
             <template v-if="entry.id === charts.chart?.id"> · open now</template>
           </p>
           <GroupField v-if="entry.id === charts.chart?.id" />

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
-import type { Settings } from '../../../core/chart/chart'
+import { setSetting } from '../../../core/chart/edits/fields'
+import { setGroup } from '../../../core/chart/edits/group'
 import { GROUPS, type Group } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 
@@ -9,27 +10,13 @@ import { useCharts } from '../../../stores/charts'
 const charts = useCharts()
 const settings = computed(() => charts.chart!.settings ?? {})
 
-function set(label: string, change: (settings: Settings) => void) {
-  charts.edit(label, (draft) => {
-    draft.settings = { ...draft.settings }
-    change(draft.settings)
-  })
-}
+const chooseGroup = (group: string) =>
+  charts.edit('Who trains', (draft) => setGroup(draft, (group || undefined) as Group | undefined))
 
-function setGroup(group: string) {
-  set('Who trains', (draft) => {
-    if (group) draft.group = group as Group
-    else delete draft.group
-    delete draft.shownBecause
-  })
-}
-
-function setReason(reason: string) {
-  set(reason ? 'Show what is dangerous' : 'Hide what is dangerous', (draft) => {
-    if (reason) draft.shownBecause = reason
-    else delete draft.shownBecause
-  })
-}
+const setReason = (reason: string) =>
+  charts.edit(reason ? 'Show what is dangerous' : 'Hide what is dangerous', (draft) =>
+    setSetting(draft, 'shownBecause', reason),
+  )
 </script>
 
 <template>
@@ -39,7 +26,7 @@ function setReason(reason: string) {
       <select
         class="field"
         :value="settings.group ?? ''"
-        @change="setGroup(($event.target as HTMLSelectElement).value)"
+        @change="chooseGroup(($event.target as HTMLSelectElement).value)"
       >
         <option value="">experienced adults</option>
         <option v-for="(one, id) in GROUPS" :key="id" :value="id">{{ one.name }}</option>

@@ -11,5 +11,5 @@ onMounted(async () => {
 </script>
 
 <template>
-  <p class="muted">Opening the demo plan …</p>
+  <h1 class="muted">Opening the demo plan …</h1>
 </template>

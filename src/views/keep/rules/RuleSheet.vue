@@ -4,7 +4,7 @@ import { clockText, counted, readClock } from '../../../components/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import { changeRuleSet, removeRuleSet } from '../../../core/chart/edits/ruleSets'
+import { removeRuleSet, setPoints, setRule } from '../../../core/chart/edits/ruleSets'
 import { SCORING_ACTIONS, type RuleSet, type ScoringAction } from '../../../core/chart/rules/ruleSet'
 import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
@@ -28,37 +28,33 @@ const struck = (uses: string) =>
     ),
   )
 
-function change(label: string, by: (set: RuleSet) => void, join?: string) {
-  charts.edit(`${label}, ${props.set.name}`, (draft) => changeRuleSet(draft, props.set.id, by), join)
+function change<F extends Exclude<keyof RuleSet, 'id'>>(label: string, field: F, value: RuleSet[F] | undefined) {
+  const { id, name } = props.set
+  charts.edit(`${label}, ${name}`, (draft) => setRule(draft, id, field, value))
 }
 
 const numberIn = (event: Event) => Number((event.target as HTMLInputElement).value.replace(',', '.'))
 
-function setPoints(score: ScoringAction, event: Event) {
-  const points = numberIn(event)
-  if (!(points >= 0 && points <= 99)) return charts.tell('Points are a number from 0 to 99.')
-  change('Points', (set) => void (set.points = { ...set.points, [score]: points }))
+const setClothes = (said: string) => change('Clothes', 'gi', said ? said === 'gi' : undefined)
+
+function setActionPoints(action: ScoringAction, event: Event) {
+  const { id, name } = props.set
+  charts.edit(`Points, ${name}`, (draft) => setPoints(draft, id, action, numberIn(event)))
 }
 
 function setRounds(count: number, seconds: number | null | undefined) {
-  if (!(Number.isInteger(count) && count >= 1 && count <= 99 && seconds))
-    return charts.tell('Say how many rounds, and a time such as 6:00.')
-  change('Rounds', (set) => void (set.rounds = { count, seconds }))
+  if (!seconds) return charts.tell('Say how many rounds, and a time such as 6:00.')
+  change('Rounds', 'rounds', { count, seconds })
 }
 
 function setControl(points: number, every: number) {
-  if (!(points >= 0 && points <= 99 && Number.isInteger(every) && every >= 1))
-    return charts.tell('Say points from 0 to 99 and whole seconds.')
-  change('Control time', (set) => {
-    if (points > 0) set.controlTime = { every, points }
-    else delete set.controlTime
-  })
+  change('Control time', 'controlTime', points === 0 ? undefined : { every, points })
 }
 
 function remove() {
   const { id, name } = props.set
-  charts.edit(`Remove ${name}`, (draft) => removeRuleSet(draft, id))
-  charts.tell(`Removed ${name}. Undo brings it back.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => removeRuleSet(draft, id))) return
+  charts.tell(`Removed ${name}. Undo brings it back.`, 'info', 'undo')
 }
 </script>
 
@@ -71,7 +67,7 @@ function remove() {
           :value="set.name"
           label="Name of the rules"
           required
-          @change="(name) => change('Rename', (own) => void (own.name = name))"
+          @change="(name) => change('Rename', 'name', name)"
         />
         <template v-else>{{ set.name }}</template>
       </h2>
@@ -92,11 +88,7 @@ function remove() {
       </span>
     </header>
     <p v-if="!isOwn && set.notes" class="notes">{{ set.notes }}</p>
-    <NotesField
-      v-if="isOwn"
-      :value="set.notes ?? ''"
-      @change="(notes: string) => change('Notes', (own) => void (own.notes = notes))"
-    />
+    <NotesField v-if="isOwn" :value="set.notes ?? ''" @change="(notes: string) => change('Notes', 'notes', notes)" />
     <div class="blocks">
       <div>
         <fieldset :disabled="!isOwn">
@@ -121,13 +113,7 @@ function remove() {
               class="field"
               aria-label="Clothes"
               :value="set.gi === undefined ? '' : set.gi ? 'gi' : 'no-gi'"
-              @change="
-                change('Clothes', (own) => {
-                  const said = ($event.target as HTMLSelectElement).value
-                  if (said) own.gi = said === 'gi'
-                  else delete own.gi
-                })
-              "
+              @change="setClothes(($event.target as HTMLSelectElement).value)"
             >
               <option value="">gi or no-gi</option>
               <option value="gi">gi</option>
@@ -137,7 +123,7 @@ function remove() {
               :value="set.level ?? ''"
               label="Level"
               placeholder="for whom"
-              @change="(level) => change('Level', (own) => void (own.level = level))"
+              @change="(level) => change('Level', 'level', level)"
             />
           </div>
         </fieldset>
@@ -151,7 +137,7 @@ function remove() {
             class="field tiny"
             :value="set.points?.[score] ?? 0"
             :aria-label="`Points for ${name}`"
-            @change="setPoints(score, $event)"
+            @change="setActionPoints(score, $event)"
           />
         </label>
         <label class="score">

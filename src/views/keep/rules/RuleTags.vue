@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '../../../components/figureText'
-import { changeRuleSet } from '../../../core/chart/edits/ruleSets'
+import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
 import { useCharts } from '../../../stores/charts'
 
@@ -9,13 +9,13 @@ const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
 const charts = useCharts()
 const movesWith = (tag: string) => charts.chart!.moves.filter(({ tags }) => tags?.includes(tag)).length
 
-function change(label: string, by: (set: RuleSet) => void) {
-  charts.edit(`${label}, ${props.set.name}`, (draft) => changeRuleSet(draft, props.set.id, by))
-}
 function forbid(tag: string, isForbidden: boolean) {
-  change(isForbidden ? 'Forbid' : 'Allow', (set) => {
-    set.forbids = isForbidden ? [...set.forbids, tag] : set.forbids.filter((one) => one !== tag)
-  })
+  const { id, name } = props.set
+  charts.edit(`${isForbidden ? 'Forbid' : 'Allow'}, ${name}`, (draft) => setForbidden(draft, id, tag, isForbidden))
+}
+function forbidFinishes(isForbidden: boolean) {
+  const { id, name } = props.set
+  charts.edit(`Finishes, ${name}`, (draft) => setRule(draft, id, 'noFinish', isForbidden || undefined))
 }
 const isOn = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
@@ -24,11 +24,7 @@ const isOn = (event: Event) => (event.target as HTMLInputElement).checked
   <fieldset :disabled="!isOwn">
     <legend>What is out</legend>
     <label>
-      <input
-        type="checkbox"
-        :checked="set.noFinish ?? false"
-        @change="change('Finishes', (own) => void (own.noFinish = isOn($event)))"
-      />
+      <input type="checkbox" :checked="set.noFinish ?? false" @change="forbidFinishes(isOn($event))" />
       <span>every finish: control is the goal</span>
     </label>
     <label v-for="(name, tag) in RULE_TAGS" :key="tag">

@@ -63,7 +63,7 @@ function copy(id: string) {
 </script>
 
 <template>
-  <main v-if="charts.chart" class="rules">
+  <div class="rules">
     <section class="sets" aria-label="Sets of rules">
       <h1>Rules</h1>
       <p class="muted small">What an event allows, what it scores, and what this chart is worth under it.</p>
@@ -102,8 +102,7 @@ function copy(id: string) {
       </p>
     </section>
     <RuleSheet v-if="set" :key="set.id" :set="set" :is-own="isOwn" @copy="copy(set.id)" />
-  </main>
-  <p v-else class="muted" style="padding: 20px">Open a chart first: rules are in force in a chart’s scenario.</p>
+  </div>
 </template>
 
 <style scoped>

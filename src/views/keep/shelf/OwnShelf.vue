@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { SHELF_EXTENSION } from '../../../core/shelf/shelfFile'
+import { fileName } from '../../../core/files/fileKinds'
+import { SHELF_KIND } from '../../../core/shelf/shelfKind'
 import type { ShelfRegion } from '../../../core/shelf/shelf'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
@@ -25,7 +26,7 @@ async function remove() {
     <button
       type="button"
       class="button quiet"
-      @click="downloadJson(store.exportText(region.id), `${region.id}${SHELF_EXTENSION}`)"
+      @click="downloadJson(store.exportText(region.id), fileName(SHELF_KIND, region.id))"
     >
       Export
     </button>

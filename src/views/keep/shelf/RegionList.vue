@@ -19,7 +19,7 @@ watch(
 )
 const region = computed(() => lookUp(props.shelf.regions, place.value.region))
 const groups = computed(() => [
-  { name: '', regions: props.shelf.regions.filter((one) => !store.own.includes(one)) },
+  { name: '', regions: props.shelf.regions.filter((one) => !store.own.some(({ id }) => id === one.id)) },
   { name: 'Yours', regions: store.own },
 ])
 const attacked = computed(() =>

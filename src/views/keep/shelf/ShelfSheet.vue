@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Found } from '../../../core/shelf/search'
 import { needsOf, type Need } from '../../../core/shelf/needs'
-import { wantedOfRegion } from '../../../core/shelf/pull'
+import { wantedOfRegion } from '../../../core/shelf/edits/pull'
 import type { Shelf } from '../../../core/shelf/shelf'
 import { counted } from '../../../components/figureText'
 import { keptFrom } from '../../../core/chart/rules/ruleSets'
@@ -35,6 +35,7 @@ const everything = computed((): Found[] => {
   ]
 })
 /** What this chart's group is protected from stays off the Shelf too. */
+const isOwn = computed(() => store.own.some(({ id }) => id === region.value?.id))
 const kept = computed(() => keptFrom(charts.chart?.settings?.group, charts.chart?.settings?.shownBecause))
 const isKept = ({ kind, id }: Found) =>
   kind === 'move' && lookUp(props.shelf.moves, id)?.tags?.some((tag) => kept.value.includes(tag))
@@ -92,7 +93,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
           Bring all of it into the chart
         </button>
       </header>
-      <OwnShelf v-if="region && store.own.includes(region)" :region="region" @gone="go({ region: '', at: '' })" />
+      <OwnShelf v-if="region && isOwn" :region="region" @gone="go({ region: '', at: '' })" />
       <ShelfUpdates :shelf="shelf" />
       <p class="muted small">
         Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what

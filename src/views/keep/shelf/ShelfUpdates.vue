@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { counted } from '../../../components/figureText'
 import type { Shelf, ShelfMove } from '../../../core/shelf/shelf'
-import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/updates'
+import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
 
 /** Moves of the open chart of which the Shelf now says something else than when they came in: it offers, and changes nothing itself. */

@@ -6,7 +6,7 @@ import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { ReactionId } from '../../../core/chart/ids'
 import { couldAdd, couldAnswer } from '../../../core/shelf/additions'
-import { pullIn } from '../../../core/shelf/pull'
+import { pullIn } from '../../../core/shelf/edits/pull'
 import { useFigures } from '../../../stores/figures'
 import { useShelf } from '../../../stores/shelf'
 import { useTrials } from '../../../stores/trials'
@@ -15,7 +15,7 @@ import { useWorksheet } from '../inspectors/sheet'
 
 /** What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings it in. */
 /** With a reaction: only what answers it. */
-const props = defineProps<{ reaction?: ReactionId }>()
+const props = defineProps<{ reaction?: ReactionId | undefined }>()
 const { chart, position } = useWorksheet()
 const figures = useFigures()
 const store = useShelf()

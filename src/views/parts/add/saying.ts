@@ -1,6 +1,6 @@
 import { ref } from 'vue'
-import type { LineError } from '../../../core/notation/sayLines'
-import { sayLines } from '../../../core/notation/sayLines'
+import type { LineError } from '../../../core/notation/edits/sayLines'
+import { sayLines } from '../../../core/notation/edits/sayLines'
 import { counted } from '../../../components/figureText'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'

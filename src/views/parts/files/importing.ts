@@ -1,8 +1,11 @@
 import { shallowRef } from 'vue'
-import { CHART_EXTENSION } from '../../../core/files/chartFile'
-import { MAX_BYTES } from '../../../core/files/guard'
+import { CHART_KIND } from '../../../core/chart/chartKind'
+import { fileName, kindNameOf } from '../../../core/files/fileKinds'
+import { MAX_BYTES } from '../../../core/document/guard'
 import type { Problem } from '../../../core/problem'
+import { SHELF_KIND } from '../../../core/shelf/shelfKind'
 import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
 import type { Imported } from '../../../stores/importing'
 import { downloadJson } from './download'
 
@@ -15,22 +18,40 @@ export interface Report {
 
 const report = shallowRef<Report | null>(null)
 
-/** Reads a file as a chart; what is open stays as it is unless the chart is good. */
+/** Reads a file as the document that it says it is; what is open stays as it is unless the file is good. */
 export async function importFile(file: File): Promise<void> {
-  const charts = useCharts()
   report.value = null
   if (file.size > MAX_BYTES) {
     const message = `the file is larger than ${MAX_BYTES / 1024 / 1024} MB`
     report.value = { file: file.name, problems: [{ code: 'too-large', path: [], message }] }
     return
   }
-  const imported = await charts.importText(await file.text())
+  const text = await file.text()
+  if (kindNameIn(text) === SHELF_KIND.name) return importShelf(file.name, text)
+  const charts = useCharts()
+  const imported = await charts.importText(text)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
   else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
   else charts.tell(`Imported ${charts.chart?.title}.`)
 }
 
+async function importShelf(file: string, text: string): Promise<void> {
+  const shelf = useShelf()
+  await shelf.load()
+  const imported = await shelf.importText(text)
+  if (!imported.ok) report.value = { file, problems: imported.problems }
+  else useCharts().tell('The shelf stands on the Shelf, below ours.')
+}
+
+function kindNameIn(text: string): string | undefined {
+  try {
+    return kindNameOf(JSON.parse(text))
+  } catch {
+    return undefined
+  }
+}
+
 export const useImport = () => ({ report, close: () => (report.value = null) })
 
 /** Gives the open chart to the browser's downloads. */
-export const downloadChart = (text: string, id: string): void => downloadJson(text, `${id}${CHART_EXTENSION}`)
+export const downloadChart = (text: string, id: string): void => downloadJson(text, fileName(CHART_KIND, id))

@@ -12,13 +12,13 @@ const { chart } = useWorksheet()
 const charts = useCharts()
 const ours = computed(() => (chart.value.holds ?? []).filter((hold) => holder(hold) === 'ours'))
 /** Chosen while the other is not yet. */
-const draft = ref({ hold: '', next: '' })
-const gate = computed(() => ({ ...draft.value, ...props.checkpoint.gate }))
+const chosen = ref({ hold: '', next: '' })
+const gate = computed(() => ({ ...chosen.value, ...props.checkpoint.gate }))
 
 function set(part: 'hold' | 'next', id: string) {
-  draft.value = { ...gate.value, [part]: id }
-  const { hold, next } = draft.value
-  charts.edit(`Gate of ${props.move.name}`, (chart) => setGate(chart, props.move.id, props.checkpoint.id, hold, next))
+  chosen.value = { ...gate.value, [part]: id }
+  const { hold, next } = chosen.value
+  charts.edit(`Gate of ${props.move.name}`, (draft) => setGate(draft, props.move.id, props.checkpoint.id, hold, next))
 }
 </script>
 

@@ -4,8 +4,9 @@ import { useRouter } from 'vue-router'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SecondsField from '../../../components/SecondsField.vue'
-import { moveIn } from '../../../core/chart/edits/find'
+import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
+import { setLanding } from '../../../core/chart/edits/records'
 import { holder } from '../../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
 import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
@@ -30,63 +31,38 @@ const figures = useFigures()
 const router = useRouter()
 const stalls = computed(() => props.move.stallsIn ?? '')
 
-function set(label: string, change: (move: Move) => void) {
-  charts.edit(`${label} of ${props.move.name}`, (draft) => change(moveIn(draft, props.move.id)))
+function set<F extends keyof Move>(label: string, field: F, value: Move[F] | undefined) {
+  const { id, name } = props.move
+  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'moves', id, field, value))
 }
 
 function toggleTag(tag: string) {
-  set('What it is for the rules', (draft) => {
-    const others = (draft.tags ?? []).filter((one) => one !== tag)
-    const tags = draft.tags?.includes(tag) ? others : [...others, tag]
-    if (tags.length) draft.tags = tags
-    else delete draft.tags
-  })
+  const tags = props.move.tags ?? []
+  set('What it is for the rules', 'tags', tags.includes(tag) ? tags.filter((one) => one !== tag) : [...tags, tag])
 }
 
 /** Only their holds take from what we can do. */
 const theyHold = computed(() => chart.value.holds?.some((hold) => holder(hold) === 'theirs'))
 
-function setUses(uses: string[]) {
-  set('What it uses', (draft) => {
-    if (uses.length) draft.uses = uses
-    else delete draft.uses
-  })
-}
-
 function setList(field: HoldField['field'], ids: string[]) {
   const { id, name } = props.move
-  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, moveIn(draft, id), field, ids))
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, 'moves', id, field, ids))
 }
 
 async function setFrom(from: string) {
   const { id, name } = props.move
-  charts.edit(`Move ${name}`, (draft) => (moveIn(draft, id).from = from as Move['from']))
+  charts.edit(`Move ${name}`, (draft) => setField(draft, 'moves', id, 'from', from as Move['from']))
   await router.push({ path: `/worksheet/${from}`, query: { move: id } })
 }
 
 function setTo(to: string) {
-  set('Landing', (move) => {
-    move.to = to as Move['to']
-    if (to === 'finish') move.kind = 'submission'
-  })
-}
-
-function setStalls(place: string) {
-  set('Stalling', (move) => {
-    if (place) move.stallsIn = place as Move['stallsIn']
-    else delete move.stallsIn
-  })
+  const { id, name } = props.move
+  charts.edit(`Landing of ${name}`, (draft) => setLanding(draft, id, to as Move['to']))
 }
 
 function setAliases(text: string) {
-  const aliases = text
-    .split(',')
-    .map((alias) => alias.trim())
-    .filter(Boolean)
-  set('Other names', (move) => {
-    if (aliases.length) move.aliases = aliases
-    else delete move.aliases
-  })
+  const aliases = text.split(',').map((alias) => alias.trim())
+  set('Other names', 'aliases', aliases.filter(Boolean))
 }
 </script>
 
@@ -98,7 +74,7 @@ function setAliases(text: string) {
     </header>
     <CheckpointList :move="move" />
     <GoverningList :move="move" />
-    <HazardNote :move="move" @set="(hazard) => set('Caution', (draft) => (draft.hazard = hazard))" />
+    <HazardNote :move="move" @set="(hazard) => set('Caution', 'hazard', hazard)" />
     <div class="fields">
       <label class="across"
         ><span class="label">Tried from</span>
@@ -115,7 +91,13 @@ function setAliases(text: string) {
       </label>
       <label class="across"
         ><span class="label">If nothing comes of it</span>
-        <select class="field" :value="stalls" @change="setStalls(($event.target as HTMLSelectElement).value)">
+        <select
+          class="field"
+          :value="stalls"
+          @change="
+            set('Stalling', 'stallsIn', (($event.target as HTMLSelectElement).value || undefined) as Move['stallsIn'])
+          "
+        >
           <option value="">we are still here</option>
           <option value="caught">they finish us</option>
           <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
@@ -128,14 +110,14 @@ function setAliases(text: string) {
         <select
           class="field"
           :value="move.kind"
-          @change="set('Kind', (draft) => (draft.kind = ($event.target as HTMLSelectElement).value as Move['kind']))"
+          @change="set('Kind', 'kind', ($event.target as HTMLSelectElement).value as Move['kind'])"
         >
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
       </label>
       <SecondsField
         :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
-        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @change="(seconds) => set('Seconds', 'seconds', seconds)"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
       <div class="across">
@@ -147,7 +129,12 @@ function setAliases(text: string) {
           @change="setAliases"
         />
       </div>
-      <UsesField v-if="theyHold" who="We" :uses="move.uses ?? []" @change="setUses" />
+      <UsesField
+        v-if="theyHold"
+        who="We"
+        :uses="move.uses ?? []"
+        @change="(uses) => set('What it uses', 'uses', uses)"
+      />
       <HoldLists :record="move" :fields="HOLDS_OF_MOVE" @change="setList" />
       <TurnsField :move="move" />
       <details class="across">
@@ -162,7 +149,7 @@ function setAliases(text: string) {
         </label>
       </details>
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
-      <NotesField :value="move.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+      <NotesField :value="move.notes" @change="(notes) => set('Notes', 'notes', notes)" />
     </div>
   </div>
 </template>

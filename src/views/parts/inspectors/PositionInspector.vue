@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import NotesField from '../../../components/NotesField.vue'
-import { positionIn } from '../../../core/chart/edits/find'
-import { removePosition } from '../../../core/chart/edits/records'
+import { setField } from '../../../core/chart/edits/fields'
+import { removePosition, setThreat } from '../../../core/chart/edits/records'
 import { setUnprompted } from '../../../core/chart/edits/tries'
 import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
@@ -28,46 +28,35 @@ const others = computed(() =>
   chart.value.reactions.filter(({ id }) => props.position.unprompted?.reactions[id] === undefined),
 )
 
-function set(label: string, change: (position: Position) => void) {
-  charts.edit(`${label} of ${props.position.name}`, (draft) => change(positionIn(draft, props.position.id)))
+function set<F extends keyof Position>(label: string, field: F, value: Position[F] | undefined) {
+  const { id, name } = props.position
+  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'positions', id, field, value))
 }
 
-type NumberField = 'breakUp' | 'endWorth'
-function setNumber(field: NumberField, event: Event, least: number, most: number) {
-  const input = event.target as HTMLInputElement
-  const value = Number(input.value)
-  const isFine = input.value === '' || (Number.isFinite(value) && value >= least && value <= most)
-  if (!isFine) {
-    input.value = String(props.position[field] ?? '')
-    return charts.tell(`A number from ${least} to ${most}, or nothing.`, 'warning')
-  }
-  set(field === 'breakUp' ? 'Break-up' : 'Worth', (position) => {
-    if (input.value === '') delete position[field]
-    else position[field] = value
-  })
+/** A number, or nothing; what it may be, the chart says. */
+function setNumber(label: string, field: 'breakUp' | 'endWorth', event: Event) {
+  const { value } = event.target as HTMLInputElement
+  set(label, field, value === '' ? undefined : Number(value))
 }
 
-function setThreat(event: Event) {
-  const every = Number((event.target as HTMLInputElement).value)
-  set('Threat', (position) => {
-    if (every >= 1) position.threat = { ...position.threat, every }
-    else delete position.threat
-  })
+function setEvery(event: Event) {
+  const { value } = event.target as HTMLInputElement
+  const { id, name } = props.position
+  const every = value === '' ? undefined : Number(value)
+  charts.edit(`Threat of ${name}`, (draft) => setThreat(draft, id, every))
 }
 
 function setStill(every: number, reactions: Record<string, number>) {
-  if (!(every >= 1)) return charts.tell('Mean seconds, at least 1.', 'warning')
-  charts.edit(`Unprompted in ${props.position.name}`, (draft) =>
-    setUnprompted(draft, props.position.id, every, reactions),
-  )
+  const { id, name } = props.position
+  charts.edit(`Unprompted in ${name}`, (draft) => setUnprompted(draft, id, every, reactions))
 }
 
 async function remove() {
   const { id, name } = props.position
   const lost = chart.value.moves.filter(({ from, to }) => from === id || to === id).length
   await router.push('/worksheet')
-  charts.edit(`Remove ${name}`, (draft) => removePosition(draft, id))
-  charts.tell(`Removed ${name} with ${counted(lost, 'move')}.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => removePosition(draft, id))) return
+  charts.tell(`Removed ${name} with ${counted(lost, 'move')}.`, 'info', 'undo')
 }
 </script>
 
@@ -84,9 +73,7 @@ async function remove() {
           class="field"
           list="families"
           :value="position.family"
-          @change="
-            set('Family', (draft) => (draft.family = ($event.target as HTMLInputElement).value.trim() || draft.family))
-          "
+          @change="set('Family', 'family', ($event.target as HTMLInputElement).value.trim())"
         />
         <datalist id="families"><option v-for="family in FAMILIES" :key="family" :value="family" /></datalist>
       </label>
@@ -95,7 +82,7 @@ async function remove() {
         <select
           class="field"
           :value="position.ahead"
-          @change="set('Ahead', (draft) => (draft.ahead = ($event.target as HTMLSelectElement).value as Ahead))"
+          @change="set('Ahead', 'ahead', ($event.target as HTMLSelectElement).value as Ahead)"
         >
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
@@ -108,7 +95,7 @@ async function remove() {
           min="1"
           placeholder="as usual"
           :value="position.breakUp"
-          @change="setNumber('breakUp', $event, 1, 86400)"
+          @change="setNumber('Break-up', 'breakUp', $event)"
         />
       </label>
       <label
@@ -121,7 +108,7 @@ async function remove() {
           step="0.05"
           placeholder="as usual"
           :value="position.endWorth"
-          @change="setNumber('endWorth', $event, -1, 1)"
+          @change="setNumber('Worth', 'endWorth', $event)"
         />
       </label>
       <label class="across"
@@ -132,10 +119,10 @@ async function remove() {
           min="1"
           placeholder="they do not"
           :value="position.threat?.every"
-          @change="setThreat"
+          @change="setEvery"
         />
       </label>
-      <NotesField :value="position.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+      <NotesField :value="position.notes" @change="(notes) => set('Notes', 'notes', notes)" />
     </div>
     <section aria-label="While we hold still">
       <h3>While we hold still they…</h3>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { costText, counted, share } from '../../../components/figureText'
 import NotesField from '../../../components/NotesField.vue'
 import SecondsField from '../../../components/SecondsField.vue'
-import { reactionIn } from '../../../core/chart/edits/find'
+import { setField } from '../../../core/chart/edits/fields'
 import { removeReaction } from '../../../core/chart/edits/records'
 import type { Move } from '../../../core/chart/move'
 import { DEFAULT_REACTION_SECONDS, type Reaction } from '../../../core/chart/reaction'
@@ -18,7 +18,7 @@ import UsesField from './UsesField.vue'
 import { useWorksheet } from './sheet'
 
 /** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
-const props = defineProps<{ reaction: Reaction; move?: Move }>()
+const props = defineProps<{ reaction: Reaction; move?: Move | undefined }>()
 const { chart, position, select } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
@@ -32,36 +32,26 @@ const asked = computed(() => ({
   reaction: props.reaction.id,
 }))
 
-function set(label: string, change: (reaction: Reaction) => void) {
-  charts.edit(`${label} of ${props.reaction.name}`, (draft) => change(reactionIn(draft, props.reaction.id)))
+function set<F extends keyof Reaction>(label: string, field: F, value: Reaction[F] | undefined) {
+  const { id, name } = props.reaction
+  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'reactions', id, field, value))
 }
 
 function toggleBreak(id: string, isBroken: boolean) {
-  set('Broken checkpoint', (reaction) => {
-    const others = (reaction.breaks ?? []).filter((one) => one !== id)
-    const breaks = isBroken ? [...others, id] : others
-    if (breaks.length) reaction.breaks = breaks
-    else delete reaction.breaks
-  })
-}
-
-function setUses(uses: string[]) {
-  set('What it uses', (reaction) => {
-    if (uses.length) reaction.uses = uses
-    else delete reaction.uses
-  })
+  const others = (props.reaction.breaks ?? []).filter((one) => one !== id)
+  set('Broken checkpoint', 'breaks', isBroken ? [...others, id] : others)
 }
 
 function setList(field: HoldField['field'], ids: string[]) {
   const { id, name } = props.reaction
-  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, reactionIn(draft, id), field, ids))
+  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, 'reactions', id, field, ids))
 }
 
 function remove() {
   const { id, name } = props.reaction
   select(props.move?.id)
-  charts.edit(`Remove ${name} everywhere`, (draft) => removeReaction(draft, id))
-  charts.tell(`Removed ${name} everywhere.`)
+  if (!charts.edit(`Remove ${name} everywhere`, (draft) => removeReaction(draft, id))) return
+  charts.tell(`Removed ${name} everywhere.`, 'info', 'undo')
 }
 </script>
 
@@ -107,9 +97,7 @@ function remove() {
         <select
           class="field"
           :value="reaction.endsIn"
-          @change="
-            set('End', (draft) => (draft.endsIn = ($event.target as HTMLSelectElement).value as Reaction['endsIn']))
-          "
+          @change="set('End', 'endsIn', ($event.target as HTMLSelectElement).value as Reaction['endsIn'])"
         >
           <option value="caught">they finish us</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
@@ -117,12 +105,12 @@ function remove() {
       </label>
       <SecondsField
         :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
-        @change="(seconds) => set('Seconds', (draft) => (draft.seconds = seconds))"
+        @change="(seconds) => set('Seconds', 'seconds', seconds)"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
-      <UsesField :uses="reaction.uses ?? []" @change="setUses" />
+      <UsesField :uses="reaction.uses ?? []" @change="(uses) => set('What it uses', 'uses', uses)" />
       <HoldLists :record="reaction" :fields="HOLDS_OF_REACTION" @change="setList" />
-      <NotesField :value="reaction.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+      <NotesField :value="reaction.notes" @change="(notes) => set('Notes', 'notes', notes)" />
     </div>
     <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
       <h3>It works when this is missing</h3>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { moveIn } from '../../../core/chart/edits/find'
+import { setField } from '../../../core/chart/edits/fields'
+import { setTurn } from '../../../core/chart/edits/records'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Move } from '../../../core/chart/move'
 import { frameOf } from '../../../core/sides/frames'
@@ -19,22 +20,13 @@ const turns = computed(() => TURN_IDS.filter((turn) => turnConcerns(turn).some((
 const wrong = computed(() => sidesDisagree(chart.value, props.move))
 
 function toggle(turn: Turn, isOn: boolean) {
-  charts.edit(`Sides of ${props.move.name}`, (draft) => {
-    const record = moveIn(draft, props.move.id)
-    const turns = { ...record.turns }
-    if (isOn) turns[turn] = true
-    else delete turns[turn]
-    if (Object.keys(turns).length) record.turns = turns
-    else delete record.turns
-  })
+  const { id, name } = props.move
+  charts.edit(`Sides of ${name}`, (draft) => setTurn(draft, id, turn, isOn))
 }
 
 function setAcross(isAcross: boolean) {
-  charts.edit(`Sides of ${props.move.name}`, (draft) => {
-    const record = moveIn(draft, props.move.id)
-    if (isAcross) record.across = true
-    else delete record.across
-  })
+  const { id, name } = props.move
+  charts.edit(`Sides of ${name}`, (draft) => setField(draft, 'moves', id, 'across', isAcross))
 }
 </script>
 

@@ -18,7 +18,7 @@ interface Worksheet {
   position: ComputedRef<Position | undefined>
   moves: ComputedRef<Move[]>
   /** What the inspector shows; and whether an answer is to be picked at once. */
-  selected: ComputedRef<{ move?: Move; reaction?: Reaction; picksAnswer: boolean }>
+  selected: ComputedRef<{ move?: Move | undefined; reaction?: Reaction | undefined; picksAnswer: boolean }>
   letters: ComputedRef<Map<string, string>>
   /** How many moves meet a reaction. */
   timesMet: ComputedRef<Map<string, number>>

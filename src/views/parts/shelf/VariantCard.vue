@@ -14,7 +14,7 @@ const props = defineProps<{
   variant: Variant
   /** What the start would be worth with one way only, against now, by `variant view`; absent where it is not tried out. */
   worths?: Map<string, Worths | null>
-  now?: { start: number; position: number }
+  now?: { start: number; position: number } | undefined
 }>()
 const charts = useCharts()
 const chosen = computed(() => charts.chart?.settings?.ways?.find((way) => way.variant === props.variant.id)?.view)

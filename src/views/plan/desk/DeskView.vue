@@ -6,7 +6,6 @@ import FirstSteps from './FirstSteps.vue'
 import HundredExchanges from './HundredExchanges.vue'
 import LooseEnds from './LooseEnds.vue'
 import MovesInUse from './MovesInUse.vue'
-import WelcomePanel from '../../frame/WelcomePanel.vue'
 import WorstLeaks from './WorstLeaks.vue'
 
 const charts = useCharts()
@@ -14,8 +13,7 @@ const figures = useFigures()
 </script>
 
 <template>
-  <WelcomePanel v-if="!charts.chart" />
-  <div v-else class="desk">
+  <div v-if="charts.chart" class="desk">
     <header>
       <h1>{{ charts.chart.title }}</h1>
     </header>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { positionIn } from '../../../core/chart/edits/find'
+import { setField, setWord } from '../../../core/chart/edits/fields'
+import { setFact } from '../../../core/chart/edits/records'
 import { factsOf, frameOf, FRAMES, whoControls } from '../../../core/sides/frames'
 import { pairsOfFrame, type WordPair } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
@@ -21,34 +22,17 @@ const said = ({ pair: [one, two] }: WordPair) => `${words.value[one] ?? one} ${w
 /** Every text of the chart says these two words then, in this school's way. */
 function setWords({ pair }: WordPair, chosen: string) {
   const own = chosen.split(' ')
-  charts.edit(`Say ${own.join(' and ')}`, (draft) => {
-    const next = { ...draft.settings?.words }
-    pair.forEach((word, i) => {
-      if (own[i] === word) delete next[word]
-      else next[word] = own[i]
-    })
-    draft.settings = { ...draft.settings, words: next }
-    if (!Object.keys(next).length) delete draft.settings.words
-  })
+  charts.edit(`Say ${own.join(' and ')}`, (draft) => pair.forEach((word, i) => setWord(draft, word, own[i] ?? '')))
 }
 
-function setFrame(id: string) {
-  charts.edit(`Frame of ${position.value!.name}`, (draft) => {
-    const record = positionIn(draft, position.value!.id)
-    if (id) record.frame = id
-    else delete record.frame
-  })
+function setFrame(frame: string) {
+  const { id, name } = position.value!
+  charts.edit(`Frame of ${name}`, (draft) => setField(draft, 'positions', id, 'frame', frame))
 }
 
-function setFact(key: string, side: string) {
-  charts.edit(`Sides of ${position.value!.name}`, (draft) => {
-    const record = positionIn(draft, position.value!.id)
-    const orientation = { ...record.orientation }
-    if (side) orientation[key] = side
-    else delete orientation[key]
-    if (Object.keys(orientation).length) record.orientation = orientation
-    else delete record.orientation
-  })
+function setSide(key: string, side: string) {
+  const { id, name } = position.value!
+  charts.edit(`Sides of ${name}`, (draft) => setFact(draft, id, key, side))
 }
 </script>
 
@@ -71,7 +55,7 @@ function setFact(key: string, side: string) {
       <select
         class="field"
         :value="String(position!.orientation?.[fact.key] ?? '')"
-        @change="setFact(fact.key, ($event.target as HTMLSelectElement).value)"
+        @change="setSide(fact.key, ($event.target as HTMLSelectElement).value)"
       >
         <option value="">not said</option>
         <option value="left">left</option>
@@ -83,7 +67,7 @@ function setFact(key: string, side: string) {
       <select
         class="field"
         :value="position!.orientation?.below ?? ''"
-        @change="setFact('below', ($event.target as HTMLSelectElement).value)"
+        @change="setSide('below', ($event.target as HTMLSelectElement).value)"
       >
         <option value="">they are</option>
         <option value="ours">we are</option>

@@ -4,7 +4,8 @@ import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { changeText, finer } from '../../../components/figureText'
-import { holdIn, removeHold, setDenial, setLimbs } from '../../../core/chart/edits/holds'
+import { setField } from '../../../core/chart/edits/fields'
+import { removeHold, setDenial, setLimbs } from '../../../core/chart/edits/holds'
 import { holder, type Hold } from '../../../core/chart/hold'
 import { LIMBS, type Limb } from '../../../core/chart/words'
 import { CAPABILITY_IDS, capabilityWords, limbWords } from '../../../core/holds/limbWords'
@@ -32,8 +33,9 @@ const worth = computed(() => {
   return isOn.value ? { with: now, without: tried.position } : { with: tried.position, without: now }
 })
 
-function set(label: string, change: (hold: Hold) => void) {
-  charts.edit(`${label} of ${props.hold.name}`, (draft) => change(holdIn(draft, props.hold.id)))
+function set<F extends keyof Hold>(label: string, field: F, value: Hold[F] | undefined) {
+  const { id, name } = props.hold
+  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'holds', id, field, value))
 }
 
 function toggleLimb(limb: Limb) {
@@ -58,8 +60,8 @@ function deny(capability: string, event: Event) {
 function remove() {
   const { id, name } = props.hold
   select(undefined)
-  charts.edit(`Remove ${name}`, (draft) => removeHold(draft, id))
-  charts.tell(`Removed ${name} everywhere. Undo brings it back.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => removeHold(draft, id))) return
+  charts.tell(`Removed ${name} everywhere. Undo brings it back.`, 'info', 'undo')
 }
 </script>
 
@@ -71,7 +73,7 @@ function remove() {
           :value="hold.name"
           label="Name of the hold"
           required
-          @change="(name) => set('Name', (draft) => (draft.name = name))"
+          @change="(name) => set('Name', 'name', name)"
         />
       </h2>
       <p class="muted small">
@@ -95,7 +97,7 @@ function remove() {
         :value="hold.on ?? ''"
         label="What it is on"
         placeholder="where it holds"
-        @change="(part) => set('Part', (draft) => (draft.on = part || undefined))"
+        @change="(part) => set('Part', 'on', part)"
       />
     </label>
     <fieldset class="denies">
@@ -113,7 +115,7 @@ function remove() {
         />
       </label>
     </fieldset>
-    <NotesField :value="hold.notes" @change="(notes) => set('Notes', (draft) => (draft.notes = notes))" />
+    <NotesField :value="hold.notes" @change="(notes) => set('Notes', 'notes', notes)" />
     <button type="button" class="button" @click="remove">Remove this hold everywhere</button>
   </div>
 </template>

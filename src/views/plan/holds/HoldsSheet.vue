@@ -74,7 +74,10 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
         }}.
       </p>
     </section>
-    <section v-else class="sheet muted">Name a position on the left: where do you start from?</section>
+    <section v-else class="sheet">
+      <h1>Where do you start from?</h1>
+      <p class="muted">Name a position on the left.</p>
+    </section>
     <aside v-if="selected" aria-label="The hold in detail"><HoldInspector :key="selected.id" :hold="selected" /></aside>
   </div>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { changeText } from '../../../components/figureText'
+import { putOnKnown } from '../../../core/chart/edits/holds'
 import { lookUp } from '../../../core/chart/lookUp'
 import { smallestShuttingSet } from '../../../core/holds/oneMore'
 import { leftWords, limbsWords } from '../../../core/holds/limbWords'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
-import { putOnKnown, useHolds } from './holds'
+import { useHolds } from './holds'
 
 /** What one more control would take from them, and the fewest that shut all. */
 const { chart, position, next, more, worths } = useHolds()

@@ -1,7 +1,7 @@
 import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'
-import { putOn, takeOff } from '../../../core/chart/edits/holds'
+import { putOnKnown, takeOff } from '../../../core/chart/edits/holds'
 import { holder, type Hold } from '../../../core/chart/hold'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Chart } from '../../../core/chart/chart'
@@ -10,9 +10,8 @@ import type { Worths } from '../../../core/insight/figures'
 import { nextHolds, type NextHold } from '../../../core/holds/oneMore'
 import { pinCheck, type PinCheck } from '../../../core/holds/pinCheck'
 import { useFigures } from '../../../stores/figures'
-import type { Trial } from '../../../workers/trialsClient'
 import { holdsOnShelf } from '../../../core/shelf/additions'
-import { useTrials } from '../../../stores/trials'
+import { useTrials, type Trial } from '../../../stores/trials'
 import { useShelf } from '../../../stores/shelf'
 import { provideSheet } from '../../parts/inspectors/sheet'
 
@@ -88,11 +87,4 @@ function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold
     .slice(0, TRIED)
     .map(({ hold }) => ({ key: hold, chart: variant((draft) => putOnKnown(draft, id, hold, onShelf)) }))
   return [...without, ...more]
-}
-
-/** Puts a hold on, one that the chart has or one of `more`, which then comes into it. */
-export function putOnKnown(draft: Chart, position: Position['id'], id: string, more: readonly Hold[]): void {
-  const known = more.find((hold) => hold.id === id)
-  if (known && !draft.holds?.some((hold) => hold.id === id)) draft.holds = [...(draft.holds ?? []), { ...known }]
-  putOn(draft, position, id)
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
-import { continueRun, shortenRun } from '../../../core/chart/edits/runs'
+import { continueRun } from '../../../core/chart/edits/runs'
 import { nextSteps } from '../../../core/limbScore/nextSteps'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
@@ -22,13 +22,14 @@ function find(text: string): Choice[] {
 function pick({ id, value }: Choice) {
   isAdding.value = false
   const { step } = choices.value[Number(id)]
-  const at = played.value.beats.length - 1
-  charts.edit(`${value} in ${run.value!.name}`, (draft) => continueRun(draft, run.value!.id, at, step))
+  const { id: of, name, steps } = run.value!
+  const kept = steps.slice(0, played.value.beats.length - 1)
+  charts.edit(`${value} in ${name}`, (draft) => continueRun(draft, of, kept, step))
 }
 
 function shorten() {
-  const count = run.value!.steps.length - 1
-  charts.edit(`A step less in ${run.value!.name}`, (draft) => shortenRun(draft, run.value!.id, count))
+  const { id, name, steps } = run.value!
+  charts.edit(`A step less in ${name}`, (draft) => continueRun(draft, id, steps.slice(0, -1)))
 }
 </script>
 

@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import InlineText from '../../../components/InlineText.vue'
 import { finer } from '../../../components/figureText'
-import { addRun, removeRun, runIn } from '../../../core/chart/edits/runs'
+import { setField } from '../../../core/chart/edits/fields'
+import { addRun, removeRun } from '../../../core/chart/edits/runs'
 import type { PositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { bestRunFrom } from '../../../core/insight/bestRun'
@@ -36,13 +37,13 @@ function begin({ id, value }: Choice) {
 
 function rename(name: string) {
   const { id } = run.value!
-  charts.edit(`Name of ${name}`, (draft) => void (runIn(draft, id).name = name))
+  charts.edit(`Name of ${name}`, (draft) => setField(draft, 'runs', id, 'name', name))
 }
 
 function remove() {
   const { id, name } = run.value!
-  charts.edit(`Remove ${name}`, (draft) => removeRun(draft, id))
-  charts.tell(`Removed the run ${name}. Undo brings it back.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => removeRun(draft, id))) return
+  charts.tell(`Removed the run ${name}. Undo brings it back.`, 'info', 'undo')
   open(undefined)
 }
 </script>

@@ -16,6 +16,7 @@ import { useFigures } from '../../../stores/figures'
 import { useRange } from '../../../stores/range'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import HowSure from '../../parts/figures/HowSure.vue'
+import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import { download } from '../../parts/files/download'
 import { printPart } from '../../parts/print/printPart'
 import { scenarioLine } from '../../parts/print/scenarioLine'
@@ -96,9 +97,9 @@ const covered = computed(() =>
 const save = () =>
   download(
     new Blob([scriptAsMarkdown(title.value, [scenario.value, covered.value, ...loops.value], told.value, hundred)], {
-      type: 'text/markdown',
+      type: OUTPUTS.markdown.type,
     }),
-    `${chart.value.id}-chain.md`,
+    fileName(OUTPUTS.markdown, chart.value.id, 'chain'),
   )
 const goTo = (number: number) => document.getElementById(`told-${number}`)?.scrollIntoView({ block: 'start' })
 </script>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { share } from '../../../components/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
+import { setEndBehind } from '../../../core/chart/edits/group'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
@@ -22,9 +23,7 @@ function setLimit(event: Event) {
   limit.value = text ? per / 100 : null
 }
 function plan(worth: number) {
-  charts.edit('Never risk more', (draft) => {
-    draft.settings = { ...draft.settings, ends: { ...draft.settings?.ends, theirs: worth } }
-  })
+  charts.edit('Never risk more', (draft) => setEndBehind(draft, worth))
 }
 </script>
 

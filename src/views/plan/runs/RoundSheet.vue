@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
 import { computed } from 'vue'
 import type { PositionalRound } from '../../../core/chart/positionalRound'
-import { answerOfRound, changeRound, removeRound, tally } from '../../../core/chart/edits/positionalRounds'
+import { setField } from '../../../core/chart/edits/fields'
+import { answerOfRound, removeRound, setRoundSeconds, tallyRound } from '../../../core/chart/edits/positionalRounds'
+import { talliedRounds } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayRound } from '../../../core/say/positionalRound'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -16,8 +19,8 @@ const figures = useFigures()
 const chart = computed(() => charts.chart!)
 const said = computed(() => sayRound(chart.value, props.card))
 const answer = computed(() => answerOfRound(chart.value, props.card))
-const rounds = computed(() => answer.value?.answer.tries?.rounds ?? { worked: 0, failed: 0 })
-const answerName = computed(() => lookUp(chart.value.moves, answer.value?.answer.move)?.name ?? '')
+const rounds = computed(() => talliedRounds(answer.value?.tries ?? {}))
+const answerName = computed(() => lookUp(chart.value.moves, answer.value?.move)?.name ?? '')
 const met = computed(() => figures.met(props.card.move ?? props.card.position, props.card.reaction))
 const asked = computed(() => ({
   of: 'net' as const,
@@ -35,22 +38,17 @@ const ROWS = [
 ] as const
 
 function count(worked: boolean) {
-  charts.edit(worked ? 'A round that worked' : 'A round that did not', (draft) => tally(draft, props.card.id, worked))
+  const { id } = props.card
+  const today = dayjs().format('YYYY-MM-DD')
+  charts.edit(worked ? 'A round that worked' : 'A round that did not', (draft) => tallyRound(draft, id, worked, today))
 }
 function setSeconds(event: Event) {
   const seconds = Number((event.target as HTMLInputElement).value)
-  if (!Number.isInteger(seconds) || seconds < 5 || seconds > 600)
-    return charts.tell('A round lasts from 5 to 600 seconds.')
-  charts.edit('Length of the round', (draft) =>
-    changeRound(draft, props.card.id, (card) => void (card.seconds = seconds)),
-  )
+  charts.edit('Length of the round', (draft) => setRoundSeconds(draft, props.card.id, seconds))
 }
 function setPositionOnly(isOnly: boolean) {
   charts.edit('Goal of the round', (draft) =>
-    changeRound(draft, props.card.id, (card) => {
-      if (isOnly) card.positionOnly = true
-      else delete card.positionOnly
-    }),
+    setField(draft, 'cards', props.card.id, 'positionOnly', isOnly || undefined),
   )
 }
 const remove = () => charts.edit('Remove the card', (draft) => removeRound(draft, props.card.id))

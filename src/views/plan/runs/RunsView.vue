@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
@@ -11,25 +10,26 @@ import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
-const charts = useCharts()
 const figures = useFigures()
 const route = useRoute()
 const what = computed(() => String(route.params.what ?? ''))
 </script>
 
 <template>
-  <main class="runs">
+  <div class="runs">
     <RunsTabs :at="what" />
-    <template v-if="charts.chart && figures.figures">
-      <BeatenPanel v-if="what === 'beat'" :key="charts.chart.id" />
-      <RoundSheets v-else-if="what === 'rounds'" :key="`rounds ${charts.chart.id}`" />
-      <WhatIf v-else-if="what === 'what-if'" :key="`if ${charts.chart.id}`" />
-      <SideBySide v-else-if="what === 'side-by-side'" :key="`side ${charts.chart.id}`" />
-      <ChainSaid v-else :key="charts.chart.id" />
+    <template v-if="figures.figures">
+      <BeatenPanel v-if="what === 'beat'" />
+      <RoundSheets v-else-if="what === 'rounds'" />
+      <WhatIf v-else-if="what === 'what-if'" />
+      <SideBySide v-else-if="what === 'side-by-side'" />
+      <ChainSaid v-else />
     </template>
-    <p v-else-if="charts.chart" class="muted">There is nothing to say yet: chart a position and a move from it.</p>
-    <p v-else class="muted">Open a chart first.</p>
-  </main>
+    <template v-else>
+      <h1>Runs</h1>
+      <p class="muted">There is nothing to say yet: chart a position and a move from it.</p>
+    </template>
+  </div>
 </template>
 
 <style scoped>

@@ -2,7 +2,8 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { counted, hundred } from '../../../components/figureText'
 import InlineText from '../../../components/InlineText.vue'
-import { runIn } from '../../../core/chart/edits/runs'
+import { setField } from '../../../core/chart/edits/fields'
+import { shiftRun } from '../../../core/chart/edits/runs'
 import { scores } from '../../../core/chart/rules/ruleSets'
 import { pointsOf } from '../../../core/insight/points'
 import { sayLetGo } from '../../../core/say/giveUp'
@@ -67,18 +68,10 @@ function toggle(id: string) {
   chosen.value = now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-MAX_RUNS)
 }
 function annotate(id: string, notes: string) {
-  charts.edit('Notes on the run', (draft) => {
-    const run = runIn(draft, id)
-    if (notes) run.notes = notes
-    else delete run.notes
-  })
+  charts.edit('Notes on the run', (draft) => setField(draft, 'runs', id, 'notes', notes))
 }
 function shift(id: string, by: 1 | -1) {
-  charts.edit('Order of the runs', (draft) => {
-    const at = draft.runs!.findIndex((run) => run.id === id)
-    const [run] = draft.runs!.splice(at, 1)
-    draft.runs!.splice(Math.max(0, at + by), 0, run)
-  })
+  charts.edit('Order of the runs', (draft) => shiftRun(draft, id, by))
 }
 const sheet = ref<HTMLElement>()
 const print = () =>

@@ -2,7 +2,6 @@
 import { computed, reactive, watch } from 'vue'
 import { clockText, counted, finer, hundred, readClock, share } from '../../../components/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'
 import { holder } from '../../../core/chart/hold'
@@ -10,7 +9,8 @@ import { capabilityWords, limbWords } from '../../../core/holds/limbWords'
 import { allMet, keyOfMet } from '../../../core/questions/met'
 import { whereMet } from '../../../core/say/beaten'
 import { figuresOfTries, sayChange, sayWhatIf } from '../../../core/say/whatIf'
-import { supposed, type Ifs } from '../../../core/questions/whatIf'
+import { planSupposed } from '../../../core/questions/edits/planSupposed'
+import type { Ifs } from '../../../core/questions/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
@@ -23,7 +23,6 @@ import SurePanel from './SurePanel.vue'
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => charts.chart!)
-const SUPPOSED = 'supposed'
 const asked = reactive({
   figure: '',
   ofTen: 0,
@@ -90,14 +89,8 @@ function setClock(event: Event) {
 /** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
 const canPlan = computed(() => isAsked.value && !asked.theyCannot && !asked.weCannot)
 function planForIt() {
-  const { ifs: what, scenario } = { ifs: ifs.value, scenario: figures.scenario! }
-  const change = (draft: Chart) => {
-    const { moves, answers, positions } = supposed(draft, scenario, what).chart
-    Object.assign(draft, { moves, answers, positions })
-  }
-  const { seconds = scenario.seconds, sharpness = scenario.sharpness } = what
-  if (what.seconds !== undefined || what.sharpness !== undefined) figures.setScenario({ seconds, sharpness }, SUPPOSED)
-  charts.edit('Plan for what was supposed', change, SUPPOSED)
+  const [what, seen] = [ifs.value, chart.value]
+  charts.edit('Plan for what was supposed', (draft) => planSupposed(draft, what, seen))
   clear()
   charts.tell('The chart now goes as was supposed. Undo takes it back.')
 }

@@ -203,6 +203,7 @@ const print = (pages: 'one' | 'tiled') =>
 
 <template>
   <div class="slope">
+    <h1 class="readers-only">The Slope of {{ chart.title }}</h1>
     <SlopeTools :panel="panel" @zoom="zoom" @panel="togglePanel" @tidy="tidy" @save="save" @print="print" />
     <div class="middle">
       <div

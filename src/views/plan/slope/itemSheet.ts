@@ -21,7 +21,10 @@ export function provideItemSheet({ chart, at, goTo }: Pick<ReturnType<typeof use
   })
 }
 
-function sheetOf(chart: Chart, item: Item): { position?: string; move?: string; reaction?: string } {
+function sheetOf(
+  chart: Chart,
+  item: Item,
+): { position?: string | undefined; move?: string | undefined; reaction?: string } {
   if (item.kind === 'place') return { position: item.place }
   if (item.kind === 'escape') return { position: item.position, move: item.move ?? undefined, reaction: item.reaction }
   const move = item.kind === 'move' ? item.move : item.answer

@@ -1,13 +1,12 @@
-import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue'
+import { ref, shallowRef, watch, type ComputedRef } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
 import { layoutTask } from '../../../core/slope/ledges'
 import type { SlopeGraph } from '../../../core/slope/graph'
 import type { LayoutTask, SlopeLayout } from '../../../core/slope/places'
+import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
-import { LayoutClient } from '../../../workers/layoutClient'
+import { useNewest } from '../../../stores/workers'
 import { facesLoaded, measureText } from './measureText'
-
-const layoutWorker = () => new Worker(new URL('../../../workers/layout.worker.ts', import.meta.url), { type: 'module' })
 
 /** The layout of the open chart, made in the background, kept as it is, and grown by what is new. */
 export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGraph>) {
@@ -18,15 +17,7 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
   const isRead = ref(false)
   let asked: LayoutTask | undefined
 
-  const client = new LayoutClient(
-    layoutWorker,
-    (next) => {
-      layout.value = next
-      keep()
-    },
-    (message) => charts.tell(message, 'warning'),
-  )
-  onScopeDispose(() => client.stop())
+  const newest = useNewest()
 
   void charts.viewOf(id).then((view) => {
     layout.value = view?.layout ?? null
@@ -48,7 +39,17 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
     const isSame = asked && JSON.stringify({ ...asked, known: 0 }) === JSON.stringify({ ...task, known: 0 })
     if (isSame && known) return
     asked = task
-    client.ask(task)
+    void lay(task)
+  }
+
+  async function lay(task: LayoutTask) {
+    const found = await newest.ask({ of: 'layout', task })
+    if (!found) return
+    if (!found.ok) {
+      return charts.tell(`The picture could not be laid out: ${found.problems.map(problemText).join('; ')}`, 'warning')
+    }
+    layout.value = found.value
+    keep()
   }
 
   function keep() {

@@ -1,3 +1,4 @@
+import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
 
@@ -66,10 +67,10 @@ export async function savePicture(
   title: string,
   kind: 'svg' | 'png',
 ): Promise<string | null> {
-  const name = `${title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}-slope.${kind}`
+  const name = fileName(OUTPUTS[kind], title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, ''), 'slope')
   const copy = standalone(root, scene)
   if (kind === 'svg') {
-    download(new Blob([new XMLSerializer().serializeToString(copy)], { type: 'image/svg+xml' }), name)
+    download(new Blob([new XMLSerializer().serializeToString(copy)], { type: OUTPUTS.svg.type }), name)
     return null
   }
   try {

@@ -50,7 +50,8 @@ export function provideSlope(): Slope {
   const steady = useSteadyChart()
   const drawn = computed(() => charts.chart?.settings?.slope)
   const chart = computed((): Chart => {
-    return { ...steady.value, settings: { ...steady.value.settings, slope: drawn.value } }
+    const { slope: _, ...settings } = steady.value.settings ?? {}
+    return { ...steady.value, settings: drawn.value ? { ...settings, slope: drawn.value } : settings }
   })
   const graph = computed(() => slopeGraph(chart.value))
   const { layout, folded, toggleFold, tidy } = useLayout(chart, graph)

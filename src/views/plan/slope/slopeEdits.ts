@@ -1,17 +1,16 @@
 import { ref } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
-import { addNewAnswer, answersTo, removeAnswer } from '../../../core/chart/edits/answers'
+import { addNewAnswer, removeAnswer } from '../../../core/chart/edits/answers'
 import {
   addMove,
   addPosition,
+  dropUnprompted,
   removeMove,
   removePosition,
   rename,
   unmeetReaction,
 } from '../../../core/chart/edits/records'
-import { positionIn } from '../../../core/chart/edits/find'
 import { putByHand } from '../../../core/chart/edits/slope'
-import { setUnprompted } from '../../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { positionFromName } from '../../../core/notation/families'
@@ -71,13 +70,8 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
   }
 
   function renameTo(item: Item, name: string) {
-    if (item.kind === 'place') charts.edit(`Rename ${name}`, (draft) => rename(draft, 'positions', item.place, name))
-    else if (item.kind === 'escape') {
-      charts.edit(`Rename ${name}`, (draft) => rename(draft, 'reactions', item.reaction, name))
-    } else {
-      const move = item.kind === 'move' ? item.move : item.answer
-      charts.edit(`Rename ${name}`, (draft) => rename(draft, 'moves', move, name))
-    }
+    const [list, id] = recordOf(item)
+    charts.edit(`Rename ${name}`, (draft) => rename(draft, list, id, name))
   }
 
   /** Takes away what is selected, else what one stands on. */
@@ -88,7 +82,8 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
       const done = charts.edit(`Remove ${places.length} positions`, (draft) => {
         places.forEach((id) => removePosition(draft, id as PositionId))
       })
-      if (done) charts.tell(`Removed ${places.length} positions with what leads there. Undo brings them back.`)
+      if (done)
+        charts.tell(`Removed ${places.length} positions with what leads there. Undo brings them back.`, 'info', 'undo')
       selection.value = new Set()
       return
     }
@@ -96,7 +91,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     const name = nameOf(item)
     const whole = wholeOfItem(chart.value, item)
     if (!charts.edit(`Remove ${name}`, (draft) => removeItem(draft, item))) return
-    charts.tell(`Removed ${name}. Undo brings it back.`)
+    charts.tell(`Removed ${name}. Undo brings it back.`, 'info', 'undo')
     goTo(whole ?? item)
   }
 
@@ -111,6 +106,13 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
   }
 
   return { asking, nameOf, newPosition, draw, renameTo, remove, push }
+}
+
+/** The record that an item of the picture shows. */
+function recordOf(item: Item): ['positions' | 'moves' | 'reactions', string] {
+  if (item.kind === 'place') return ['positions', item.place]
+  if (item.kind === 'escape') return ['reactions', item.reaction]
+  return ['moves', item.kind === 'move' ? item.move : item.answer]
 }
 
 /** Where the places would be; none goes beyond the left edge or above its band. */
@@ -128,13 +130,7 @@ function removeItem(draft: Chart, item: Item): void {
   if (item.kind === 'place') {
     if (draft.positions.some(({ id }) => id === item.place)) removePosition(draft, item.place as PositionId)
   } else if (item.kind === 'move') removeMove(draft, item.move)
-  else if (item.kind === 'answer') {
-    const found = answersTo(draft, item.reaction).find(({ answer }) => answer.move === item.answer)
-    if (found) removeAnswer(draft, { index: found.index, reaction: item.reaction, move: item.answer })
-  } else if (item.move) unmeetReaction(draft, item.move, item.reaction)
-  else {
-    const { unprompted } = positionIn(draft, item.position)
-    if (unprompted)
-      setUnprompted(draft, item.position, unprompted.every, { ...unprompted.reactions, [item.reaction]: 0 })
-  }
+  else if (item.kind === 'answer') removeAnswer(draft, { reaction: item.reaction, move: item.answer })
+  else if (item.move) unmeetReaction(draft, item.move, item.reaction)
+  else dropUnprompted(draft, item.position, item.reaction)
 }

@@ -4,9 +4,10 @@ import TenTries from '../../../components/TenTries.vue'
 import type { Answer } from '../../../core/chart/answer'
 import type { Chart } from '../../../core/chart/chart'
 import { NEW_ANSWER, removeAnswer, shiftAnswer } from '../../../core/chart/edits/answers'
-import type { AnswerRef } from '../../../core/chart/edits/find'
+import { answerRefAt, type AnswerRef } from '../../../core/chart/edits/find'
 import { borrowTries, setTries } from '../../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
+import { talliedRounds } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -24,8 +25,9 @@ const emit = defineEmits<{ gone: [] }>()
 const { chart, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
 const move = computed(() => lookUp(chart.value.moves, props.answer.move)!)
-const place = computed(() => ({ index: props.index, reaction: props.answer.reaction, move: props.answer.move }))
+const place = computed(() => answerRefAt(charts.chart!, props.index))
 const name = computed(() => `${move.value.name} in answer`)
+const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 
 /** Which answer is meant is settled when the edit is made: it may be done again on another tab's chart. */
 function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknown) {
@@ -35,7 +37,7 @@ function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknow
 
 function remove() {
   edit(`Remove the answer ${move.value.name}`, removeAnswer)
-  charts.tell(`Removed the answer ${move.value.name}.`)
+  charts.tell(`Removed the answer ${move.value.name}.`, 'info', 'undo')
   emit('gone')
 }
 
@@ -67,8 +69,8 @@ function onKey(event: KeyboardEvent) {
       @keydown="onKey"
       >{{ move.name }}</RouterLink
     >
-    <span v-if="answer.tries?.rounds" class="muted small" title="Rounds on the mat in which it worked">
-      {{ answer.tries.rounds.worked }} of {{ answer.tries.rounds.worked + answer.tries.rounds.failed }} rounds
+    <span v-if="answer.tries?.tallies" class="muted small" title="Rounds on the mat in which it worked">
+      {{ rounds.worked }} of {{ rounds.worked + rounds.failed }} rounds
     </span>
     <TenTries
       v-if="answer.tries"

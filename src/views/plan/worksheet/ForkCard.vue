@@ -53,8 +53,8 @@ const isSelected = computed(() => selected.value.move?.id === props.move.id)
 function remove() {
   const { id, name } = props.move
   goToRow(card.value!, -1)
-  charts.edit(`Remove ${name}`, (draft) => removeMove(draft, id))
-  charts.tell(`Removed ${name}.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => removeMove(draft, id))) return
+  charts.tell(`Removed ${name}.`, 'info', 'undo')
 }
 
 function shift(by: 1 | -1) {

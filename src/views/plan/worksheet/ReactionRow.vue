@@ -71,8 +71,8 @@ function remove() {
   const { name } = reaction.value!
   if (!move) return
   goToRow(row.value!, -1)
-  charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))
-  charts.tell(`Removed ${name} from ${move.name}.`)
+  if (!charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))) return
+  charts.tell(`Removed ${name} from ${move.name}.`, 'info', 'undo')
 }
 
 async function shift(by: 1 | -1) {

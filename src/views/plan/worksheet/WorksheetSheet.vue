@@ -53,7 +53,10 @@ useEventListener(document, 'keydown', (event) => {
       <ShelfSays :key="`says ${position.id}`" />
       <FromShelf :key="`shelf ${position.id}`" />
     </section>
-    <section v-else class="sheet muted">Name a position on the left: where do you start from?</section>
+    <section v-else class="sheet">
+      <h1>Where do you start from?</h1>
+      <p class="muted">Name a position on the left.</p>
+    </section>
     <aside v-if="position" aria-label="In detail">
       <MoveInspector v-if="selected.move && !selected.reaction" :key="selected.move.id" :move="selected.move" />
       <ReactionInspector

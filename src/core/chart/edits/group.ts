@@ -1,0 +1,14 @@
+import type { Chart } from '../chart'
+import type { Group } from '../rules/ruleSets'
+import { setSetting } from './fields'
+
+/** Who trains with the chart; a reason to show them everything was given for another group, and goes. */
+export function setGroup(chart: Chart, group: Group | undefined): void {
+  setSetting(chart, 'group', group)
+  setSetting(chart, 'shownBecause', undefined)
+}
+
+/** What ending an exchange behind is worth. */
+export function setEndBehind(chart: Chart, worth: number): void {
+  setSetting(chart, 'ends', { ...chart.settings?.ends, theirs: worth })
+}

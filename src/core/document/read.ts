@@ -1,0 +1,127 @@
+import { failure, success, type Problem, type Result } from '../problem'
+import type { DocumentDiff } from './diff'
+import { MAX_BYTES, unsafeContent } from './guard'
+import { oldestVersion, type AnyDocument, type DocumentKind } from './kind'
+import { checkFields, checkRecords, checkStructure } from './structure'
+
+/*
+ * The one door for documents: files, what the browser keeps and what the interface edits all pass the same checks, so
+ * that whatever can be stored can be read again.
+ */
+
+type Parsed = Record<string, unknown>
+
+/** The text of a document's file: UTF-8 JSON with the fields in the order in which they came. */
+export function makeDocument(document: AnyDocument): string {
+  return JSON.stringify(document, null, 2) + '\n'
+}
+
+/** The document in a file's text, or every problem with its place. Fields that this build does not know are kept. */
+export function parseDocument<D extends AnyDocument>(kind: DocumentKind<D>, text: string): Result<D> {
+  if (utf8Bytes(text) > MAX_BYTES) {
+    return failure({
+      code: 'too-large',
+      path: [],
+      message: `the file is larger than ${MAX_BYTES / 1024 / 1024} MB`,
+    })
+  }
+  let data: unknown
+  try {
+    data = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch (error) {
+    return failure({ code: 'not-json', path: [], message: `the file is not JSON: ${(error as Error).message}` })
+  }
+  return readDocument(kind, data)
+}
+
+/** The document in parsed JSON: migrated, normalised and checked; or every problem with its place. */
+export function readDocument<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<D> {
+  const modern = modernised(kind, data)
+  if (!modern.ok) return modern
+  const problems = checkDocument(kind, modern.value)
+  return problems.length ? failure(...problems) : success(modern.value as unknown as D)
+}
+
+/** Parsed JSON at the present version and in today's form, not checked yet. What is passed in is not changed. */
+export function modernised<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<Parsed> {
+  const unsafe = unsafeContent(data)
+  if (unsafe.length) return failure(...unsafe)
+  const { name, format, version, migrations, normalisers } = kind
+  const notThis = (message: string, path: Problem['path'] = []) =>
+    failure<Parsed>({ code: `not-a-${name}`, path, message: `the file is not a ${name}: ${message}` })
+  if (typeof data !== 'object' || data === null || Array.isArray(data)) return notThis('it should be one object')
+  const file = data as Parsed
+  const oldest = oldestVersion(kind)
+  const isReadable = Number.isInteger(file.version) && (file.version as number) >= oldest
+  const isOld = isReadable && (file.version as number) < version
+  if (file.format !== format && !(isOld && file.format === undefined)) {
+    return notThis(`its format should be "${format}"`, ['format'])
+  }
+  if (!isReadable || (file.version as number) > version) {
+    const found = file.version === undefined ? 'none' : JSON.stringify(file.version)
+    const message = `this build reads version ${version}; the file has ${found}`
+    return failure({ code: 'unsupported-version', path: ['version'], message })
+  }
+  const migrated = migrations
+    .slice((file.version as number) - oldest)
+    .reduce((before, migrate, i) => ({ ...migrate(before), version: (file.version as number) + i + 1 }), file)
+  return success(normalisers.reduce((before, normalise) => normalise(before), migrated))
+}
+
+/** Every problem of a document of today's form. References are looked at once all records are sound. */
+export function checkDocument<D extends AnyDocument>(kind: DocumentKind<D>, document: object): Problem[] {
+  const structure = checkStructure(kind, document)
+  const problems = structure.length ? structure : kind.checkReferences(document as D)
+  return problems.map((problem) => named(problem, document))
+}
+
+/**
+ * Every problem that an edit brought into a sound document: in the records and fields that it touched, and in what
+ * refers to them.
+ */
+export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D, diff: DocumentDiff): Problem[] {
+  const structure = [
+    ...(Object.keys(diff.fields).length ? checkFields(kind, after) : []),
+    ...Object.entries(diff.lists).flatMap(([list, { records }]) => {
+      const touched = new Set<unknown>(records.map((record) => record.after))
+      const all = (after as unknown as Parsed)[list] as object[]
+      return checkRecords(
+        kind,
+        list,
+        all.flatMap((record, index) => (touched.has(record) ? [{ index, record }] : [])),
+      )
+    }),
+    ...Object.keys(diff.fields).flatMap((list) => {
+      const all = (after as unknown as Parsed)[list]
+      if (!(list in kind.lists) || !Array.isArray(all)) return []
+      return checkRecords(
+        kind,
+        list,
+        (all as object[]).map((record, index) => ({ record, index })),
+      )
+    }),
+  ]
+  const problems = structure.length ? structure : kind.checkReferences(after)
+  return problems.map((problem) => named(problem, after))
+}
+
+/** Puts the record's id before the message, since nobody counts to `moves[37]`. */
+function named(problem: Problem, data: object): Problem {
+  const [list, index] = problem.path
+  const records = (data as Parsed)[String(list)]
+  if (typeof index !== 'number' || !Array.isArray(records)) return problem
+  const record = records[index] as Parsed | null
+  const label = record?.id ?? (record?.reaction && record.move ? `${record.reaction} > ${record.move}` : undefined)
+  return typeof label === 'string' ? { ...problem, message: `(${label}) ${problem.message}` } : problem
+}
+
+/** Bytes of the text in UTF-8, without the platform's encoder. */
+function utf8Bytes(text: string): number {
+  if (text.length > MAX_BYTES) return text.length
+  let bytes = text.length
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i)
+    if (code > 0x7f) bytes += code > 0x7ff && (code < 0xd800 || code > 0xdfff) ? 2 : 1
+  }
+  return bytes
+}

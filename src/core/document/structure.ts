@@ -1,0 +1,89 @@
+import { plainToInstance } from 'class-transformer'
+import { validateSync, type ValidationError } from 'class-validator'
+import type { Problem, ProblemCode } from '../problem'
+import { badCounts } from './constraints'
+import type { AnyDocument, DocumentKind, RecordClass } from './kind'
+
+/**
+ * Checks every record's own fields against the decorated classes of the kind.
+ * `data` is parsed JSON; nothing of it is changed. Returns all problems at once, in file order.
+ */
+export function checkStructure<D extends AnyDocument>(kind: DocumentKind<D>, data: object): Problem[] {
+  return problemsIn(kind.root, data, [])
+}
+
+/** The same for single records of a list, each with its index in the document. */
+export function checkRecords<D extends AnyDocument>(
+  kind: DocumentKind<D>,
+  list: string,
+  records: readonly { index: number; record: object }[],
+): Problem[] {
+  return records.flatMap(({ index, record }) => problemsIn(kind.lists[list]!, record, [list, index]))
+}
+
+/** The same for the fields that are not lists. */
+export function checkFields<D extends AnyDocument>(kind: DocumentKind<D>, document: D): Problem[] {
+  const emptied = Object.fromEntries(
+    Object.entries(document).map(([field, value]) => [
+      field,
+      field in kind.lists && Array.isArray(value) ? [] : (value as unknown),
+    ]),
+  )
+  return checkStructure(kind, emptied)
+}
+
+function problemsIn(record: RecordClass, data: object, at: Problem['path']): Problem[] {
+  const instance = plainToInstance(record, data)
+  const errors = validateSync(instance, { forbidUnknownValues: true, validationError: { target: false } })
+  return errors.flatMap((error) => problemsOf(error, at))
+}
+
+function problemsOf(error: ValidationError, above: Problem['path']): Problem[] {
+  const step = /^\d+$/.test(error.property) ? Number(error.property) : error.property
+  const path = [...above, step]
+  const own = Object.entries(error.constraints ?? {}).flatMap(([name, says]) =>
+    ownProblems(name, says, path, error.value),
+  )
+  const below = (error.children ?? []).flatMap((child) => problemsOf(child, path))
+  return [...firstOnly(own), ...below]
+}
+
+/** A wrong type fails several constraints of one field; the coach needs to hear of it once. */
+function firstOnly(problems: Problem[]): Problem[] {
+  return problems.filter((problem) => problem.code === 'bad-count' || problem === problems[0])
+}
+
+function ownProblems(name: string, says: string, path: Problem['path'], value: unknown): Problem[] {
+  if (name === 'isTryMap' && value !== undefined) {
+    return badCounts(value).map(({ key, reason }) => ({
+      code: 'bad-count',
+      path: key === null ? path : [...path, key],
+      message: reason,
+    }))
+  }
+  if (value === undefined) return [{ code: 'missing', path, message: 'is missing' }]
+  return [{ code: CODES[name] ?? 'wrong-type', path, message: plain(says, String(path.at(-1))) }]
+}
+
+const CODES: Partial<Record<string, ProblemCode>> = {
+  isRecordId: 'malformed-id',
+  isPositionId: 'malformed-id',
+  isSeconds: 'bad-seconds',
+  isMeanSeconds: 'bad-seconds',
+  isMeanSecondsOrNever: 'bad-seconds',
+  isTryCount: 'bad-count',
+  isFactor: 'out-of-range',
+  isFraction: 'out-of-range',
+  isWorth: 'out-of-range',
+  isSignedUnit: 'out-of-range',
+  isTryWeight: 'bad-count',
+  isIn: 'unknown-word',
+}
+
+/** class-validator puts the field first; the path already names it. */
+function plain(says: string, field: string): string {
+  return says
+    .replace(`each value in ${field} `, 'each value ')
+    .replace(`nested property ${field} `, '')
+    .replace(`${field} `, '')
+}

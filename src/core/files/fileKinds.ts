@@ -1,0 +1,31 @@
+import { CHART_KIND } from '../chart/chartKind'
+import type { AnyDocument, DocumentKind } from '../document/kind'
+import { SHELF_KIND } from '../shelf/shelfKind'
+
+/*
+ * Every kind of file that comes in or goes out. What comes in is a document; what else goes out is made from one and is
+ * never read again.
+ */
+
+/** The kinds of documents, in the order in which a file is held against them. */
+const DOCUMENT_KINDS: readonly Pick<DocumentKind<AnyDocument>, 'name' | 'format' | 'extension'>[] = [
+  CHART_KIND,
+  SHELF_KIND,
+]
+
+/** What can be made from a document, with its file name's ending and its media type. */
+export const OUTPUTS = {
+  markdown: { extension: '.md', type: 'text/markdown' },
+  svg: { extension: '.svg', type: 'image/svg+xml' },
+  png: { extension: '.png', type: 'image/png' },
+} as const
+
+/** The name of a file for the document of an id, perhaps of a part of it: `tern-street-chain.md`. */
+export const fileName = ({ extension }: { extension: string }, id: string, part?: string): string =>
+  `${id}${part ? `-${part}` : ''}${extension}`
+
+/** The name of the kind that parsed JSON says it is; undefined where it says none that we know. */
+export function kindNameOf(data: unknown): string | undefined {
+  const format = typeof data === 'object' && data !== null ? (data as { format?: unknown }).format : undefined
+  return DOCUMENT_KINDS.find((kind) => kind.format === format)?.name
+}

@@ -1,0 +1,204 @@
+import type { Answer } from '../../chart/answer'
+import type { Chart } from '../../chart/chart'
+import type { MoveId, PositionId, ReactionId } from '../../chart/ids'
+import { idFromName } from '../../document/ids'
+import type { Move } from '../../chart/move'
+import type { Reaction } from '../../chart/reaction'
+import { comesToSomething, type Tries } from '../../chart/tries'
+import { guessFamily } from '../families'
+import {
+  nameKey,
+  WORDS,
+  type Body,
+  type Fork,
+  type ForkAnswer,
+  type ForkError,
+  type ForkReaction,
+  type ForkResult,
+  type Name,
+} from '../fork'
+import { findAnswer, findMove, findPosition, findReaction } from '../names'
+
+/** What saying a fork did, by name. */
+export interface Said {
+  move: MoveId
+  created: { kind: 'position' | 'move' | 'reaction'; name: string }[]
+}
+
+/**
+ * Makes or changes the fork of a move from a position, in place: what is named and charted is used, what is not is
+ * created. What the line does not speak of (holds, checkpoints, seconds, hazards) stays. On an error the chart may be
+ * half changed; work on a copy.
+ */
+export function applyFork(chart: Chart, position: PositionId, fork: Fork): ForkResult<Said> {
+  const speaker = new Speaker(chart, position)
+  const move = speaker.say(fork)
+  if (speaker.errors.length) return { ok: false, errors: speaker.errors }
+  return { ok: true, value: { move, created: speaker.created } }
+}
+
+/** Charts the move that a fork begins with, where it is new and says where it leads; adds to `created`. */
+export function nameHead(chart: Chart, position: PositionId, { move, place }: Fork, created: Said['created']): void {
+  if (move.byId || !place || findMove(chart, position, move)) return
+  const speaker = new Speaker(chart, position)
+  speaker.newMove(move, place, position)
+  created.push(...speaker.created)
+}
+
+class Speaker {
+  readonly errors: ForkError[] = []
+  readonly created: Said['created'] = []
+
+  constructor(
+    private readonly chart: Chart,
+    private readonly position: PositionId,
+  ) {}
+
+  say({ move: name, place, body }: Fork): MoveId {
+    const known = findMove(this.chart, this.position, name)
+    const move = known ?? this.newMove(name, place, this.position)
+    if (known && place) move.to = this.destination(place, true) as Move['to']
+    move.tries = this.tries(body, move, move.tries)
+    if (!comesToSomething(move.tries)) this.fail(name, 'at least one try must land or meet a reaction')
+    for (const reaction of body.reactions) if (reaction.answers) this.setAnswers(reaction, move)
+    return move.id
+  }
+
+  newMove(name: Name, place: Name | undefined, from: PositionId): Move {
+    if (name.byId) this.fail(name, `there is no move #${name.text} here`)
+    else if (!place) {
+      this.fail(name, `"${name.text}" is new: say where it leads behind it, such as (mount) or (finish)`)
+    }
+    const to = place ? this.destination(place, true) : from
+    const here = this.chart.positions.find(({ id }) => id === from)
+    const kind =
+      to === WORDS.finish ? 'submission' : here?.ahead === 'theirs' ? 'escape' : to === from ? 'hold' : 'advance'
+    const id = idFromName(name.text, idsOf(this.chart.moves)) as MoveId
+    const move: Move = {
+      id,
+      name: asTitle(name.text),
+      kind,
+      from,
+      to: to as Move['to'],
+      tries: { lands: 5, stalls: 5 },
+    }
+    this.chart.moves.push(move)
+    this.created.push({ kind: 'move', name: move.name })
+    return this.chart.moves[this.chart.moves.length - 1]
+  }
+
+  /** The id of a place: charted, a word, or a new position. */
+  private destination(name: Name, mayFinish: boolean): string {
+    const key = nameKey(name.text)
+    if (!name.byId && key === WORDS.finish) {
+      if (!mayFinish) this.fail(name, 'they cannot finish for us: say a position, or "caught"')
+      return WORDS.finish
+    }
+    if (!name.byId && key === WORDS.caught) {
+      if (mayFinish) this.fail(name, 'a move of ours lands in a position or in a finish')
+      return WORDS.caught
+    }
+    const known = findPosition(this.chart, name)
+    if (known) return known.id
+    if (name.byId) {
+      this.fail(name, `there is no position #${name.text}`)
+      return this.position
+    }
+    const here = this.chart.positions.find(({ id }) => id === this.position)
+    const id = idFromName(name.text, idsOf(this.chart.positions)) as PositionId
+    const family = guessFamily(name.text) ?? here?.family ?? 'standing'
+    this.chart.positions.push({ id, name: asTitle(name.text), family, ahead: here?.ahead ?? 'even' })
+    this.created.push({ kind: 'position', name: asTitle(name.text) })
+    return id
+  }
+
+  private tries(body: Body, move: Move, before: Tries | undefined): Tries {
+    const tries: Tries = { ...before, lands: body.lands, stalls: body.stalls, elsewhere: {}, reactions: {} }
+    for (const { count, place } of body.elsewhere) add(tries.elsewhere!, this.destination(place, false), count)
+    for (const said of body.reactions) add(tries.reactions!, this.reaction(said, move).id, said.count)
+    for (const field of ['lands', 'stalls'] as const)
+      if (!tries[field] && before?.[field] === undefined) delete tries[field]
+    for (const field of ['elsewhere', 'reactions'] as const) {
+      if (!Object.keys(tries[field]!).length && !before?.[field]) delete tries[field]
+    }
+    return tries
+  }
+
+  private reaction({ name, place }: ForkReaction, move: Move): Reaction {
+    const endsIn = place && this.destination(place, false)
+    const known = findReaction(this.chart, name, endsIn, move)
+    if (known) return known
+    const elsewhere = endsIn && findReaction(this.chart, name, undefined, move)
+    if (elsewhere && !this.isShared(elsewhere.id, move)) {
+      elsewhere.endsIn = endsIn as Reaction['endsIn']
+      return elsewhere
+    }
+    if (name.byId) this.fail(name, `there is no reaction #${name.text}`)
+    const id = idFromName(name.text, idsOf(this.chart.reactions)) as ReactionId
+    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: (endsIn ?? move.from) as PositionId })
+    this.created.push({ kind: 'reaction', name: asTitle(name.text) })
+    return this.chart.reactions[this.chart.reactions.length - 1]
+  }
+
+  /** True when something else than this move meets the reaction too, so that it may not change for both. */
+  private isShared(id: ReactionId, move: Move): boolean {
+    const meets = (tries: Tries | undefined) => tries?.reactions?.[id] !== undefined
+    return (
+      this.chart.moves.some((other) => other.id !== move.id && meets(other.tries)) ||
+      this.chart.answers.some(({ tries }) => meets(tries)) ||
+      this.chart.positions.some(({ unprompted }) => unprompted?.reactions[id] !== undefined)
+    )
+  }
+
+  /** The reaction's answers are those that are said, in that order; each keeps what the line does not speak of. */
+  private setAnswers(said: ForkReaction, move: Move): void {
+    const reaction = this.reaction(said, move)
+    const before = this.chart.answers.filter((answer) => answer.reaction === reaction.id)
+    const answers = (said.answers ?? []).map((answer) => this.answer(answer, reaction, before))
+    if (sameAnswers(before, answers)) return
+    const at = this.chart.answers.findIndex((answer) => answer.reaction === reaction.id)
+    const others = this.chart.answers.filter((answer) => answer.reaction !== reaction.id)
+    others.splice(at < 0 ? others.length : at, 0, ...answers)
+    this.chart.answers = others
+  }
+
+  private answer({ name, place, tries }: ForkAnswer, reaction: Reaction, before: Answer[]): Answer {
+    const known = findAnswer(this.chart, name, reaction)
+    const move = known ?? this.newAnswerMove(name, place, reaction)
+    if (known && place) move.to = this.destination(place, true) as Move['to']
+    const { tries: hadTries, ...had } = before.find((answer) => answer.move === move.id) ?? {
+      reaction: reaction.id,
+      move: move.id,
+    }
+    if (!tries) return had
+    const own = this.tries(tries, move, hadTries)
+    if (!comesToSomething(own)) this.fail(name, 'at least one try must land or meet a reaction')
+    return { ...had, tries: own }
+  }
+
+  private newAnswerMove(name: Name, place: Name | undefined, reaction: Reaction): Move {
+    if (reaction.endsIn === WORDS.caught) {
+      this.fail(name, 'they finish us there: it can only be answered by a move charted elsewhere')
+      return this.newMove(name, place, this.position)
+    }
+    return this.newMove(name, place, reaction.endsIn)
+  }
+
+  private fail({ at, end }: Name, message: string): void {
+    this.errors.push({ at, end, message })
+  }
+}
+
+const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id }) => id))
+
+/** New records begin with a capital, however they were typed; they are found by either. */
+function asTitle(name: string): string {
+  const clean = name.trim().replace(/\s+/g, ' ')
+  return clean[0].toUpperCase() + clean.slice(1)
+}
+
+function add(counts: Record<string, number>, id: string, n: number): void {
+  if (n > 0) counts[id] = (counts[id] ?? 0) + n
+}
+
+const sameAnswers = (a: Answer[], b: Answer[]) => JSON.stringify(a) === JSON.stringify(b)

@@ -1,0 +1,55 @@
+import type { Chart } from '../../chart/chart'
+import type { MoveId, PositionId } from '../../chart/ids'
+import { applyFork, nameHead, type Said } from './applyFork'
+import type { Fork, ForkError } from '../fork'
+import { readFork } from '../readFork'
+
+export interface LineError extends ForkError {
+  /** Counted from 0. */
+  line: number
+}
+
+export type SayResult =
+  { ok: true; value: { moves: MoveId[]; created: Said['created'] } } | { ok: false; errors: LineError[] }
+
+/**
+ * Says several forks of one position, a line each; blank lines do not count. All moves that the lines begin with are
+ * there before any answer is looked up, so that their order does not matter. The chart changes only if every line is
+ * right.
+ */
+export function sayLines(chart: Chart, position: PositionId, text: string): SayResult {
+  const errors: LineError[] = []
+  const forks: { line: number; fork: Fork }[] = []
+  text.split(/\r?\n/).forEach((line, i) => {
+    if (!line.trim()) return
+    const fork = readFork(line)
+    if (fork.ok) forks.push({ line: i, fork: fork.value })
+    else errors.push(...fork.errors.map((error) => ({ ...error, line: i })))
+  })
+  const copy = structuredCopy(chart)
+  const created: Said['created'] = []
+  const moves: MoveId[] = []
+  if (!errors.length) for (const { fork } of forks) nameHead(copy, position, fork, created)
+  for (const { line, fork } of errors.length ? [] : forks) {
+    const said = applyFork(copy, position, fork)
+    if (!said.ok) errors.push(...said.errors.map((error) => ({ ...error, line })))
+    else {
+      moves.push(said.value.move)
+      created.push(...said.value.created)
+    }
+  }
+  if (errors.length) return { ok: false, errors }
+  for (const kind of LISTS) takeOver(chart, kind, copy)
+  return { ok: true, value: { moves, created } }
+}
+
+const LISTS = ['positions', 'moves', 'reactions', 'answers'] as const
+
+/** Puts the copy's records in the chart's place, but for those that are the same: they stay the very records they were. */
+function takeOver<K extends (typeof LISTS)[number]>(chart: Chart, kind: K, copy: Chart): void {
+  const before = new Map<string, Chart[K][number]>(chart[kind].map((record) => [JSON.stringify(record), record]))
+  chart[kind] = copy[kind].map((record) => before.get(JSON.stringify(record)) ?? record) as Chart[K]
+}
+
+/** Charts are JSON, and the core has no platform's clone. */
+const structuredCopy = (chart: Chart): Chart => JSON.parse(JSON.stringify(chart)) as Chart

@@ -1,0 +1,153 @@
+import type { Chart } from '../../chart/chart'
+import type { Hold } from '../../chart/hold'
+import { lookUp } from '../../chart/lookUp'
+import type { Move } from '../../chart/move'
+import type { Tries } from '../../chart/tries'
+import { bare, copyOf } from '../bare'
+import { inChart } from '../search'
+import type { Shelf } from '../shelf'
+import { leaveUpdate } from './updates'
+
+/** What is to come into a chart; everything that it needs comes along. */
+export interface Wanted {
+  positions?: readonly string[]
+  moves?: readonly string[]
+  reactions?: readonly string[]
+  /** Where a move lands in a position that is new to the chart, how many moves on to bring along, so that it leads somewhere. */
+  onward?: number
+}
+
+/**
+ * Brings parts of the Shelf into a chart (a draft) with their holds, reactions and answers. What the chart has already,
+ * by id or by name, stays as it is and is joined to. Returns the ids of the moves that came in.
+ */
+export function pullIn(chart: Chart, shelf: Shelf, wanted: Wanted): string[] {
+  return new Pull(chart, shelf).run(wanted)
+}
+
+/** Everything of a region, and what it leads to. */
+export function wantedOfRegion(shelf: Shelf, region: string): Wanted {
+  const own = shelf.regions.find(({ id }) => id === region)
+  return { positions: (own?.positions ?? []).map(({ id }) => id), moves: (own?.moves ?? []).map(({ id }) => id) }
+}
+
+/** What the tries of the Shelf, honest guesses for peers of equal skill, count for in real tries. */
+export const GUESS_WEIGHT = 3
+
+const guessed = (tries: Tries): Tries => ({ ...tries, weight: GUESS_WEIGHT })
+
+class Pull {
+  /** The chart's id for one of the Shelf's, of positions, holds and reactions. */
+  private readonly ids = new Map<string, string>()
+  private readonly came: string[] = []
+
+  constructor(
+    private readonly chart: Chart,
+    private readonly shelf: Shelf,
+  ) {}
+
+  run({ positions = [], moves = [], reactions = [], onward = 0 }: Wanted): string[] {
+    for (const id of positions) this.position(id)
+    for (const id of new Set(moves)) this.move(id, onward)
+    for (const id of reactions) this.reaction(id)
+    this.answers()
+    this.mirrors()
+    return this.came
+  }
+
+  private position(id: string): string {
+    const known = this.ids.get(`p ${id}`)
+    if (known) return known
+    const record = lookUp(this.shelf.positions, id)!
+    const own = inChart(this.chart.positions, record)
+    this.ids.set(`p ${id}`, own?.id ?? id)
+    if (own) return own.id
+    const holds = record.holds?.map((hold) => this.hold(hold))
+    this.chart.positions.push({ ...bare(record), ...(holds ? { holds: holds as never } : {}) })
+    return id
+  }
+
+  private hold(id: string): string {
+    const record = lookUp(this.shelf.holds, id) as Hold
+    const own = inChart(this.chart.holds ?? [], record)
+    if (own) return own.id
+    this.chart.holds = [...(this.chart.holds ?? []), copyOf(record)]
+    return id
+  }
+
+  private place(id: string): string {
+    return id === 'finish' || id === 'caught' ? id : this.position(id)
+  }
+
+  private reaction(id: string): string {
+    const known = this.ids.get(`r ${id}`)
+    if (known) return known
+    const record = lookUp(this.shelf.reactions, id)!
+    const endsIn = this.place(record.endsIn)
+    const own = this.ownReaction(id, endsIn)
+    this.ids.set(`r ${id}`, own ?? id)
+    if (own) return own
+    this.chart.reactions.push({ ...bare(record), endsIn: endsIn as never })
+    return id
+  }
+
+  /** The chart's reaction that is one of the Shelf's: with its id, or with its name and, if that is asked, its end. */
+  private ownReaction(id: string, endsIn?: string): string | undefined {
+    const own = inChart(this.chart.reactions, lookUp(this.shelf.reactions, id)!)
+    return own && (own.id === id || endsIn === undefined || own.endsIn === endsIn) ? own.id : undefined
+  }
+
+  private move(id: string, onward: number): void {
+    const record = lookUp(this.shelf.moves, id)!
+    const from = this.position(record.from)
+    const own = this.chart.moves.find((one) => one.id === id || (one.from === from && sameName(one, record)))
+    this.ids.set(`m ${id}`, own?.id ?? id)
+    if (own) return
+    const leads = lookUp(this.shelf.positions, record.to)
+    const isNew = leads && !inChart(this.chart.positions, leads)
+    const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
+    const tries = {
+      ...guessed(record.tries),
+      ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}),
+    }
+    this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
+    this.came.push(id)
+    leaveUpdate(this.chart, record)
+    if (isNew && onward > 0) this.onward(leads.id, onward - 1)
+  }
+
+  private onward(position: string, onward: number): void {
+    for (const { id, from } of this.shelf.moves) if (from === position) this.move(id, onward)
+  }
+
+  private mirrors(): void {
+    for (const position of this.chart.positions) keepMirror(position, this.chart.positions)
+    for (const reaction of this.chart.reactions) keepMirror(reaction, this.chart.moves)
+  }
+
+  /** Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go. */
+  private answers(): void {
+    const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
+    for (const answer of this.shelf.answers) {
+      const move = this.ids.get(`m ${answer.move}`) ?? moves.get(answer.move)
+      const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))
+      if (!reaction || this.chart.answers.some((one) => one.reaction === reaction && one.move === move)) continue
+      const tries = answer.tries ? { tries: guessed(answer.tries) } : {}
+      this.chart.answers.push({ ...copyOf(answer), ...tries, reaction: reaction as never, move: move as never })
+    }
+    const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
+    for (const reaction of this.chart.reactions) {
+      const breaks = reaction.breaks?.filter((id) => known.has(id))
+      if (!breaks || breaks.length === reaction.breaks!.length) continue
+      if (breaks.length) reaction.breaks = breaks
+      else delete reaction.breaks
+    }
+  }
+}
+
+/** The other chair of something that is not there is not known to the chart. */
+function keepMirror(record: { mirror?: string }, known: readonly { id: string }[]): void {
+  if (record.mirror && !known.some(({ id }) => id === record.mirror)) delete record.mirror
+}
+
+const sameName = (one: Move, other: Move) => one.name.trim().toLowerCase() === other.name.trim().toLowerCase()

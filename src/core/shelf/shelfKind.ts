@@ -1,0 +1,75 @@
+import { Type } from 'class-transformer'
+import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
+import { Answer, answerKey } from '../chart/answer'
+import { Hold } from '../chart/hold'
+import { Move } from '../chart/move'
+import { FIT_TO_NOTES, RENAME_OVER, ROUNDS_TO_TALLIES } from '../chart/normalise'
+import { Position } from '../chart/position'
+import { Reaction } from '../chart/reaction'
+import { checkReferences } from '../chart/references'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import type { DocumentKind, Normaliser } from '../document/kind'
+import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
+
+const SHELF_FORMAT = 'ataque-shelf'
+const SHELF_VERSION = 1
+
+/** A rule, a difference or a caution: what the Shelf says beside the records. */
+class Saying {
+  @IsRecordId() id!: string
+}
+
+/** A shelf of the coach's own, as it is kept and as its file says it. */
+class Shelf {
+  @Equals(SHELF_FORMAT) format!: typeof SHELF_FORMAT
+  @Equals(SHELF_VERSION) version!: typeof SHELF_VERSION
+  @IsRecordId() id!: string
+  @IsWord() title!: string
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Position) positions!: Position[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Hold) holds!: Hold[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Move) moves!: Move[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
+  @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
+  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) rules!: Saying[]
+  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) variants!: Saying[]
+  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) cautions!: Saying[]
+  @Optional() @IsString() notes?: string
+}
+
+export interface OwnShelf extends ShelfRegion {
+  format: typeof SHELF_FORMAT
+  version: typeof SHELF_VERSION
+}
+
+/** A region as a document of its own. */
+export const ownShelf = (region: ShelfRegion): OwnShelf => ({ format: SHELF_FORMAT, version: SHELF_VERSION, ...region })
+
+/** What the first builds left out: lists that were always empty, and the envelope of those that were kept. */
+const COMPLETE: Normaliser = (file) => {
+  const missing = (['rules', 'variants', 'cautions'] as const).filter((list) => !(list in file))
+  return missing.length ? { ...file, ...Object.fromEntries(missing.map((list) => [list, []])) } : file
+}
+
+/** The coach's own shelves as documents; what holds for a chart's records holds for a shelf's. */
+export const SHELF_KIND: DocumentKind<OwnShelf> = {
+  name: 'shelf',
+  format: SHELF_FORMAT,
+  version: SHELF_VERSION,
+  extension: '.shelf.json',
+  root: Shelf,
+  lists: {
+    positions: Position,
+    holds: Hold,
+    moves: Move,
+    reactions: Reaction,
+    answers: Answer,
+    rules: Saying,
+    variants: Saying,
+    cautions: Saying,
+  },
+  keyOf: (list, record) => (list === 'answers' ? answerKey(record as Answer) : (record as { id: string }).id),
+  migrations: [],
+  normalisers: [COMPLETE, RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES],
+  checkReferences: (shelf) => checkReferences(shelfAsChart(joinRegions([shelf]))),
+  sizeOf: ({ positions }) => positions.length,
+}

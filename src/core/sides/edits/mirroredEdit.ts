@@ -1,0 +1,18 @@
+import { original, produce } from 'immer'
+import type { Chart } from '../../chart/chart'
+import type { Edit } from '../../document/history'
+import { mirrorChart } from '../mirror'
+
+/** An edit of the chart as it is seen from the other side, as one of the chart that is kept. */
+export function mirroredEdit(edit: Edit<Chart>): Edit<Chart> {
+  return (draft) => {
+    const kept = original(draft) as Chart
+    const after = mirrorChart(produce(mirrorChart(kept), (seen) => void edit(seen as Chart)))
+    const fields = new Set([...Object.keys(kept), ...Object.keys(after)]) as Set<keyof Chart>
+    for (const field of fields) {
+      if (after[field] === kept[field]) continue
+      if (after[field] === undefined) delete draft[field]
+      else Object.assign(draft, { [field]: after[field] })
+    }
+  }
+}

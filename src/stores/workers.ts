@@ -1,0 +1,19 @@
+import { defineStore } from 'pinia'
+import { markRaw, onScopeDispose } from 'vue'
+import { Newest } from '../workers/newest'
+import { WorkerPool } from '../workers/pool'
+
+export const newWorker = () => new Worker(new URL('../workers/job.worker.ts', import.meta.url), { type: 'module' })
+
+/** As many as there are cores, within reason. */
+const SIZE = Math.max(2, Math.min(6, globalThis.navigator?.hardwareConcurrency ?? 2))
+
+/** The background workers that all screens share; a chart's figures have one of their own beside them. */
+export const useWorkers = defineStore('workers', () => ({ pool: markRaw(new WorkerPool(newWorker, SIZE)) }))
+
+/** One question at a time of a screen's own, which stops when the screen goes. */
+export function useNewest(): Newest {
+  const newest = new Newest(useWorkers().pool)
+  onScopeDispose(() => newest.stop())
+  return newest
+}

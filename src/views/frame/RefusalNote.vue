@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { useElementBounding, useEventListener } from '@vueuse/core'
+import { computed, nextTick, shallowRef, watch } from 'vue'
+import { useCharts } from '../../stores/charts'
+
+/** Why an edit was refused, said at the field in which it was made. It goes with the next key. */
+const charts = useCharts()
+const field = shallowRef<HTMLElement | null>(null)
+const reasons = computed(() => {
+  const messages = charts.refused?.problems.map(({ message }) => message.replace(/^\([^)]*\) /, '')) ?? []
+  return [...new Set(messages)].slice(0, 3)
+})
+const { left, bottom } = useElementBounding(field)
+/** Where the coach did it: a field that is gone by now leaves the note at the top of the screen. */
+let touched: HTMLElement | null = null
+const FIELDS = 'input, select, textarea, button, [tabindex]'
+
+useEventListener(document, ['change', 'keydown', 'click'], (event) => remember(event.target), { capture: true })
+function remember(target: EventTarget | null) {
+  if (target instanceof Element) touched = target.closest<HTMLElement>(FIELDS)
+}
+
+function clear() {
+  field.value?.removeAttribute('aria-invalid')
+  field.value?.removeAttribute('aria-describedby')
+  field.value = null
+}
+
+watch(
+  () => charts.refused,
+  async (refused) => {
+    clear()
+    if (!refused) return
+    await nextTick()
+    field.value = touched?.isConnected ? touched : null
+    field.value?.setAttribute('aria-invalid', 'true')
+    field.value?.setAttribute('aria-describedby', 'refusal')
+  },
+)
+const close = () => (charts.refused = null)
+useEventListener(document, 'keydown', close)
+</script>
+
+<template>
+  <p
+    v-if="charts.refused"
+    id="refusal"
+    class="refusal"
+    role="alert"
+    :style="field ? { left: `${Math.max(8, left)}px`, top: `${bottom + 4}px` } : { left: '50%', top: '60px' }"
+  >
+    <b>Not done:</b> {{ reasons.join('; ') }}.
+  </p>
+</template>
+
+<style scoped>
+.refusal {
+  position: fixed;
+  z-index: 40;
+  max-width: 320px;
+  padding: 6px 10px;
+  border: 2px solid var(--warning);
+  border-radius: 6px;
+  background: var(--surface);
+  color: var(--ink);
+  box-shadow: var(--shadow);
+}
+</style>

@@ -1,0 +1,156 @@
+import type { Chart } from '../core/chart/chart'
+import { changedSince, touchesPlan, withChanged, type Changed } from '../core/chart/changes'
+import type { PositionId } from '../core/chart/ids'
+import { checkReferences } from '../core/chart/references'
+import type { RunPath } from '../core/chart/run'
+import type { Scenario } from '../core/game/scenario'
+import { worthsAlong } from '../core/insight/along'
+import { explain, type Explanation, type Question as FigureQuestion } from '../core/insight/explain'
+import { costsOf, figuresOf, worthsOf, type Figures, type Worths } from '../core/insight/figures'
+import type { LooseEnd } from '../core/insight/looseEnds'
+import { expectedScoreIn, type ExpectedScore } from '../core/insight/points'
+import { failure, success, type Result } from '../core/problem'
+import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
+import { beatenBy, type Beaten } from '../core/questions/beat'
+import { dependsOn, type Dependence } from '../core/questions/depends'
+import { drillGains, type Gain } from '../core/questions/gains'
+import { giveUps, type GiveUp } from '../core/questions/giveUp'
+import type { Job } from '../core/questions/job'
+import { limitBehind, type Limited } from '../core/questions/limit'
+import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
+import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
+import { whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
+import { layOutSlope } from '../core/slope/layout'
+import type { LayoutTask, SlopeLayout } from '../core/slope/places'
+import type { Solution } from '../core/solve/solution'
+
+/** A loose end of the figures, by its place there. */
+export interface CostedEnd {
+  end: number
+  looseEnd: LooseEnd
+}
+
+/** What an exchange scores; or what loose end `end` costs, null where that cannot be computed, and how many are left. */
+export type CostPart =
+  { of: 'score'; score: ExpectedScore | null } | { of: 'cost'; end: number; cost: number | null; left: number }
+
+/** Every question that a page can ask, by name, with what it asks, what comes before the answer, and the answer. */
+interface Questions {
+  /** All figures of the chart. What the three after it are about is the chart of the last one. */
+  figures: { asks: { scenario: Scenario }; part: never; answer: { figures: Figures; ms: number } }
+  explanation: { asks: { question: FigureQuestion }; part: never; answer: Explanation | null }
+  /** What it is worth to have come to each step of a run. */
+  along: { asks: { run: RunPath }; part: never; answer: (number | null)[] | null }
+  script: { asks: { from: PositionId; length: ScriptLength }; part: never; answer: Script | null }
+  /** `value`: what the start is worth; `scores`: whether what an exchange scores is asked too. */
+  costs: {
+    asks: { scenario: Scenario; ends: CostedEnd[]; value: number; scores: boolean }
+    part: CostPart
+    answer: null
+  }
+  /** What the start and a position would be worth in a chart that is otherwise. */
+  trial: { asks: { scenario: Scenario; position: PositionId; changed: Changed }; part: never; answer: Worths | null }
+  layout: { asks: { task: LayoutTask }; part: never; answer: SlopeLayout }
+  gains: { asks: { scenario: Scenario }; part: never; answer: Gain[] }
+  beaten: { asks: { scenario: Scenario }; part: never; answer: Beaten | null }
+  depends: { asks: { scenario: Scenario }; part: never; answer: Dependence[] }
+  whatIf: { asks: { scenario: Scenario; ifs: Ifs }; part: never; answer: IfResult | null }
+  limit: { asks: { scenario: Scenario; limit: number }; part: never; answer: Limited | null }
+  range: { asks: { scenario: Scenario; places: PositionId[]; part: SamplePart }; part: never; answer: Sampled | null }
+  runs: { asks: { scenario: Scenario; runs: RunPath[] }; part: never; answer: AlongRun[] }
+  giveUps: { asks: { scenario: Scenario }; part: never; answer: GiveUp[] }
+}
+
+type Name = keyof Questions
+export type QuestionOf<N extends Name> = { of: N } & Questions[N]['asks']
+export type Question = { [N in Name]: QuestionOf<N> }[Name]
+export type Answer<Q extends { of: Name }> = Questions[Q['of']]['answer']
+export type Part<Q extends { of: Name }> = Questions[Q['of']]['part']
+
+/** What a worker knows between questions. */
+export interface Bench {
+  chart: Chart | null
+  /** What the last question for figures found, and of which chart that was. */
+  solved: { chart: Chart; solution: Solution } | null
+}
+
+/**
+ * A question being worked on: yields how far it is (0 to 1), or a part of the answer, and returns the answer or why there
+ * is none. Between two yields it is not interrupted.
+ */
+export type Working<N extends Name> = Generator<
+  number | { part: Questions[N]['part'] },
+  Result<Questions[N]['answer']>,
+  void
+>
+
+type JobTable = { [N in Name]: (bench: Bench, question: Questions[N]['asks']) => Working<N> }
+
+/** The work behind each question. */
+export const JOBS: JobTable = {
+  *figures(bench, { scenario }) {
+    const from = performance.now()
+    const chart = soundChart(bench)
+    if (!chart.ok) return chart
+    const known = bench.solved && !touchesPlan(changedSince(bench.solved.chart, chart.value)) ? bench.solved : null
+    bench.solved = null
+    const solved = figuresOf(chart.value, scenario, known?.solution.game)
+    if (!solved.ok) return solved
+    const { figures, solution } = solved.value
+    bench.solved = { chart: chart.value, solution }
+    return success({ figures, ms: performance.now() - from })
+  },
+  *explanation({ solved }, { question }) {
+    return success(solved && explain(solved.solution, question))
+  },
+  *along({ solved }, { run }) {
+    return success(solved && worthsAlong(solved.solution, run))
+  },
+  *script({ solved }, { from, length }) {
+    return success(solved && scriptFrom(solved.solution, from, length))
+  },
+  *costs(bench, { scenario, ends, value, scores }) {
+    const chart = soundChart(bench)
+    if (!chart.ok) return chart
+    if (scores) {
+      const score = expectedScoreIn(chart.value, scenario)
+      yield { part: { of: 'score', score: score.ok ? score.value : null } }
+    }
+    const costOf = ends.length ? costsOf(chart.value, scenario, value) : null
+    for (const [i, { end, looseEnd }] of ends.entries()) {
+      yield { part: { of: 'cost', end, cost: costOf!(looseEnd), left: ends.length - i - 1 } }
+    }
+    return success(null)
+  },
+  *trial({ chart }, { scenario, position, changed }) {
+    const otherwise = withChanged(chart, changed)
+    const problems = checkReferences(otherwise)
+    if (problems.length) return success(null)
+    const worths = worthsOf(otherwise, scenario, position)
+    return success(worths.ok ? worths.value : null)
+  },
+  *layout(_bench, { task }) {
+    return success(layOutSlope(task))
+  },
+  gains: (bench, { scenario }) => ofPlan(bench, (chart) => drillGains(chart, scenario)),
+  beaten: (bench, { scenario }) => ofPlan(bench, (chart) => beatenBy(chart, scenario)),
+  depends: (bench, { scenario }) => ofPlan(bench, (chart) => dependsOn(chart, scenario)),
+  whatIf: (bench, { scenario, ifs }) => ofPlan(bench, (chart) => whatIf(chart, scenario, ifs)),
+  limit: (bench, { scenario, limit }) => ofPlan(bench, (chart) => limitBehind(chart, scenario, limit)),
+  range: (bench, { scenario, places, part }) => ofPlan(bench, (chart) => sampleRange(chart, scenario, places, part)),
+  runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
+  giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
+}
+
+/** A question of the core about the whole plan. */
+function* ofPlan<A>(bench: Bench, work: (chart: Chart) => Job<A>): Generator<number, Result<A>, void> {
+  const chart = soundChart(bench)
+  return chart.ok ? success(yield* work(chart.value)) : chart
+}
+
+/** The chart, if what ties its records together holds: edits are checked where they are made, and this is the last door. */
+function soundChart({ chart }: Bench): Result<Chart> {
+  if (!chart) return failure({ code: 'missing', path: [], message: 'no chart has been asked about yet' })
+  const problems = checkReferences(chart)
+  return problems.length ? failure(...problems) : success(chart)
+}

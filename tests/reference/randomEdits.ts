@@ -1,0 +1,76 @@
+import type { Chart } from '../../src/core/chart/chart'
+import { addAnswer, addNewAnswer, removeAnswer, shiftAnswer } from '../../src/core/chart/edits/answers'
+import {
+  addCheckpoint,
+  removeCheckpoint,
+  setCheckpoint,
+  setFault,
+  shiftCheckpoint,
+} from '../../src/core/chart/edits/checkpoints'
+import { answerRefAt } from '../../src/core/chart/edits/find'
+import * as records from '../../src/core/chart/edits/records'
+import { borrowTries, partsOf, setTries, setUnprompted, withPart } from '../../src/core/chart/edits/tries'
+
+/** Draws from what there is; seeded by whoever makes it. */
+export type Draw = { below(n: number): number; one<T>(list: readonly T[]): T }
+
+const anyAnswer = (chart: Chart, below: Draw['below']) => answerRefAt(chart, below(chart.answers.length))
+
+export function drawWith(random: () => number): Draw {
+  const below = (n: number) => Math.floor(random() * n)
+  return { below, one: (list) => list[below(list.length)] }
+}
+
+/** One edit of each kind that the screens offer, on whatever record the draw falls. */
+export const RANDOM_EDITS: ((chart: Chart, draw: Draw) => void)[] = [
+  (chart) => records.addPosition(chart, { name: 'New place', family: 'side', ahead: 'even' }),
+  (chart, { one }) => {
+    const [from, to] = [one(chart.positions).id, one(chart.positions).id]
+    records.addMove(chart, { name: 'New move', kind: 'advance', from, to, tries: { lands: 1 } })
+  },
+  (chart, { one }) => records.addReaction(chart, one(chart.moves).id, 'New reaction', one(chart.positions).id),
+  (chart, { one }) => records.meetReaction(chart, one(chart.moves).id, one(chart.reactions).id),
+  (chart, { one }) => {
+    const move = one(chart.moves.filter(({ tries }) => Object.keys(tries.reactions ?? {}).length))
+    if (move) records.unmeetReaction(chart, move.id, one(Object.keys(move.tries.reactions!)) as never)
+  },
+  (chart, { one }) => records.rename(chart, 'moves', one(chart.moves).id, 'Other name'),
+  (chart, { one }) => records.swapPositions(chart, one(chart.positions).id, one(chart.positions).id),
+  (chart, { one }) => records.removeMove(chart, one(chart.moves).id),
+  (chart, { one }) => records.removeReaction(chart, one(chart.reactions).id),
+  (chart, { one }) => chart.positions.length > 1 && records.removePosition(chart, one(chart.positions).id),
+  (chart, { one, below }) => records.moveMove(chart, one(chart.moves).id, below(3) ? one(chart.moves).id : null),
+  (chart, { one }) => {
+    const move = one(chart.moves)
+    records.orderReactions(chart, move.id, Object.keys(move.tries.reactions ?? {}).reverse() as never)
+  },
+  (chart, { one }) => addAnswer(chart, one(chart.reactions).id, one(chart.moves).id),
+  (chart, { one }) => {
+    const reaction = one(chart.reactions.filter(({ endsIn }) => endsIn !== 'caught'))
+    if (reaction) addNewAnswer(chart, reaction.id, 'New answer', 'finish')
+  },
+  (chart, { below }) => chart.answers.length && removeAnswer(chart, anyAnswer(chart, below)),
+  (chart, { below }) => chart.answers.length && shiftAnswer(chart, anyAnswer(chart, below), below(2) ? 1 : -1),
+  (chart, { one, below }) => {
+    const move = one(chart.moves)
+    setTries(
+      chart,
+      { of: 'move', move: move.id },
+      { ...withPart(move.tries, one(partsOf(move.tries)), below(5)), lands: 1 },
+    )
+  },
+  (chart, { below }) => chart.answers.length && borrowTries(chart, anyAnswer(chart, below)),
+  (chart, { one, below }) => setUnprompted(chart, one(chart.positions).id, 8, { [one(chart.reactions).id]: below(3) }),
+  (chart, { one }) => {
+    const { id } = one(chart.moves)
+    const checkpoint = addCheckpoint(chart, id, 'Elbow off the ribs')
+    addCheckpoint(chart, id, 'Weight on the chest')
+    setCheckpoint(chart, id, checkpoint, 'test', 'the knee touches the mat')
+    setFault(chart, id, checkpoint, 'fix', 'lift it')
+    shiftCheckpoint(chart, id, checkpoint, 1)
+  },
+  (chart, { one }) => {
+    const move = one(chart.moves.filter(({ checkpoints }) => checkpoints?.length))
+    if (move) removeCheckpoint(chart, move.id, move.checkpoints![0].id)
+  },
+]
