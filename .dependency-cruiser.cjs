@@ -7,7 +7,7 @@ const only = (name, from, to) => ({
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}(/|$)`)
 /** Folders of the core, with those that every one of them stands on. */
-const core = (...folders) => [`^src/core/(${[...folders, 'document', 'problem'].join('|')})`]
+const core = (...folders) => [`^src/core/(${[...folders, 'document', 'problem', 'get'].join('|')})`]
 const RECORDS = npm('class-validator', 'class-transformer', 'reflect-metadata')
 
 module.exports = {
@@ -34,6 +34,7 @@ module.exports = {
       ...RECORDS,
       ...npm('minisearch'),
     ]),
+    only('say-stands-on-all-of-core', '^src/core/say', ['^src/core', ...npm('dayjs')]),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),

@@ -7,7 +7,7 @@ const built = new URL('../dist-cli/ataque.js', import.meta.url)
 const isBuilt = existsSync(fileURLToPath(built)) && !process.env.ATAQUE_UNBUILT
 if (!isBuilt) {
   const { register } = await import('tsx/esm/api')
-  register({ tsconfig: fileURLToPath(new URL('../tsconfig.json', import.meta.url)) })
+  register({ tsconfig: fileURLToPath(new URL('../tsconfig.base.json', import.meta.url)) })
 }
 const { main } = await import(isBuilt ? built.href : new URL('../src/cli/ataque.ts', import.meta.url).href)
 process.exitCode = await main(process.argv.slice(2))

@@ -1,3 +1,4 @@
+import { get } from '../core/get'
 import type { Chart } from '../core/chart/chart'
 import type { PositionId } from '../core/chart/ids'
 import { compileGame } from '../core/game/compileGame'
@@ -90,12 +91,12 @@ function reportOf(chart: Chart, solution: Solution) {
   const { index, ownState } = game.meaning
   const { start, seconds, sharpness, objective, goal, breakUp, repeat } = game.scenario
   const occupancy = occupancyOf(solution)
-  const value = values[game.start]
+  const value = get(values, game.start)
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   const costOf = costsOf(chart, game.scenario, value)
   const reached = index.positions.flatMap(({ record }, p) =>
-    ownState[p] === NONE ? [] : ([[record.id, ownState[p]]] as const),
+    get(ownState, p) === NONE ? [] : ([[record.id, get(ownState, p)]] as const),
   )
   return {
     ...{ start, states: game.reachedCount, seconds, sharpness, objective, goal, breakUp, repeat, value },
@@ -107,7 +108,7 @@ function reportOf(chart: Chart, solution: Solution) {
     even: occupancy.ended[1],
     behind: occupancy.ended[2],
     positions: Object.fromEntries(
-      reached.map(([id, state]) => [id, { value: values[state], best: bestIn(solution, state) }]),
+      reached.map(([id, state]) => [id, { value: get(values, state), best: bestIn(solution, state) }]),
     ),
     nets: netsOf(solution).map(({ move, reaction, value, net, saves, best }) => ({
       ...{ move, reaction, value, net, saves, best },

@@ -11,8 +11,9 @@ export class UsageError extends Error {}
 export function fileAndOptions<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
   try {
     const { values, positionals } = parseArgs({ args, options, allowPositionals: true })
-    if (positionals.length !== 1) throw new UsageError(positionals.length ? 'one FILE at a time' : 'which FILE?')
-    return { file: positionals[0], values }
+    const [file, ...others] = positionals
+    if (file === undefined || others.length) throw new UsageError(file ? 'one FILE at a time' : 'which FILE?')
+    return { file, values }
   } catch (error) {
     if (error instanceof UsageError) throw error
     throw new UsageError((error as Error).message)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finer, signed } from './figureText'
+import { finer, signed } from '../core/say/figureText'
 
 /** Net of an escape attempt: an upward wedge for a trap, a downward one for a leak, a level bar between. */
 const props = defineProps<{ net: number; noteworthy: number }>()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { get } from '../core/get'
 import { computed, ref } from 'vue'
 import { dragged, tryWidth, TypedDigits, type TryPart } from './tryParts'
 
@@ -39,7 +40,7 @@ function beginDrag(event: PointerEvent, left: number) {
   const seam = event.currentTarget as HTMLElement
   seam.setPointerCapture(event.pointerId)
   ;(seam.previousElementSibling as HTMLElement).focus()
-  const counts: [number, number] = [props.parts[left].count, props.parts[left + 1].count]
+  const counts: [number, number] = [get(props.parts, left).count, get(props.parts, left + 1).count]
   dragging.value = { left, from: event.clientX, counts, id: `drag ${++drags}` }
 }
 
@@ -47,7 +48,7 @@ function drag(event: PointerEvent) {
   if (!dragging.value) return
   const { left, from, counts, id } = dragging.value
   const [a, b] = dragged(...counts, Math.round((event.clientX - from) / width.value))
-  const [first, second] = [props.parts[left], props.parts[left + 1]]
+  const [first, second] = [get(props.parts, left), get(props.parts, left + 1)]
   if (first.count !== a || second.count !== b) emit('set', { [first.key]: a, [second.key]: b }, id)
 }
 </script>

@@ -9,7 +9,7 @@ import {
   share,
   signed,
   changeText,
-} from '../../src/components/figureText'
+} from '../../src/core/say/figureText'
 import { dragged, letterOf, tryWidth, TypedDigits } from '../../src/components/tryParts'
 
 describe('figures read', () => {

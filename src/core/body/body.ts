@@ -1,3 +1,4 @@
+import { get } from '../get'
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 import { theirKey, type Orientation } from '../sides/frames'
@@ -159,16 +160,18 @@ const between = ([ax, ay]: Point, [bx, by]: Point, share = 0.5): Point => [
 /** Where a hold is: on the part of the other that it is on; one that is merely placed, at the limb that it is of. */
 function contact(hold: Hold, bodies: Record<Person, Body>): Point {
   const by = holder(hold)
-  return pointOn(hold.on, bodies[by === 'ours' ? 'theirs' : 'ours']) ?? limbPoint(hold.limbs[0], bodies[by])
+  return pointOn(hold.on, bodies[by === 'ours' ? 'theirs' : 'ours']) ?? limbPoint(get(hold.limbs, 0), bodies[by])
 }
 
 function limbPoint(limb: Limb, { head, trunk, limbs }: Body): Point {
   if (limb === 'head') return head
-  if (limb === 'chest') return between(mean(trunk[0], trunk[1]), mean(trunk[2], trunk[3]), 0.3)
-  const [side, part] = limb.split('-')
+  if (limb === 'chest') return between(mean(get(trunk, 0), get(trunk, 1)), mean(get(trunk, 2), get(trunk, 3)), 0.3)
+  const [side, part = ''] = limb.split('-')
   const right = side === 'right' ? 1 : 0
   const arm = ['hand', 'elbow', 'shoulder'].indexOf(part)
-  return arm >= 0 ? limbs[right][2 - arm] : limbs[2 + right][2 - ['foot', 'knee', 'hip'].indexOf(part)]
+  return arm >= 0
+    ? get(get(limbs, right), 2 - arm)
+    : get(get(limbs, 2 + right), 2 - ['foot', 'knee', 'hip'].indexOf(part))
 }
 
 /** A place on someone by the word that a hold says it is on; undefined for a word that is not known. */
@@ -177,20 +180,20 @@ function pointOn(on: string | undefined, body: Body): Point | undefined {
   if (!held) return undefined
   const word = on!.replace(/^(left|right)-/, '')
   const [side] = held.split('-')
-  const [shoulders, hips] = [mean(body.trunk[0], body.trunk[1]), mean(body.trunk[2], body.trunk[3])]
+  const [shoulders, hips] = [mean(get(body.trunk, 0), get(body.trunk, 1)), mean(get(body.trunk, 2), get(body.trunk, 3))]
   if (held === 'head')
     return word === 'neck' || word === 'throat' || word === 'collar' ? between(body.head, shoulders, 0.55) : body.head
   if (held === 'chest') return trunkPoint(word, on!.startsWith('left'), on!.startsWith('right'), body, shoulders, hips)
-  const [thigh, arm] = [body.limbs[side === 'right' ? 3 : 2], body.limbs[side === 'right' ? 1 : 0]]
-  if (word === 'thigh') return between(thigh[0], thigh[1], 0.6)
-  if (word === 'wrist') return between(arm[2], arm[1], 0.15)
-  if (word === 'biceps' || word === 'triceps') return between(arm[0], arm[1])
+  const [arm, thigh] = [get(body.limbs, side === 'right' ? 1 : 0), get(body.limbs, side === 'right' ? 3 : 2)]
+  if (word === 'thigh') return between(get(thigh, 0), get(thigh, 1), 0.6)
+  if (word === 'wrist') return between(get(arm, 2), get(arm, 1), 0.15)
+  if (word === 'biceps' || word === 'triceps') return between(get(arm, 0), get(arm, 1))
   return limbPoint(held, body)
 }
 
 function trunkPoint(word: string, isLeft: boolean, isRight: boolean, body: Body, shoulders: Point, hips: Point): Point {
   if (word === 'armpit' && (isLeft || isRight))
-    return between(body.trunk[isLeft ? 0 : 1], body.trunk[isLeft ? 3 : 2], 0.25)
+    return between(get(body.trunk, isLeft ? 0 : 1), get(body.trunk, isLeft ? 3 : 2), 0.25)
   const down = { belly: 0.6, waist: 0.75, belt: 0.8, hips: 0.95, ribs: 0.45, back: 0.4, spine: 0.4 }[word] ?? 0.3
   return between(shoulders, hips, down)
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import { IsString } from 'class-validator'
 import { Optional } from '../document/constraints'
 
@@ -38,7 +39,7 @@ export function cautionLines(moves: readonly Cautioned[]): string[] {
     const names = [...new Set(all.map(({ name }) => name))].join(', ')
     const heed =
       all.find(({ hazard }) => hazard?.tap)?.hazard?.tap ?? all.find(({ hazard }) => hazard?.caution)?.hazard?.caution
-    return `${part[0].toUpperCase()}${part.slice(1)}: ${names}.${heed ? ` ${heed.replace(/\.?$/, '.')}` : ''}`
+    return `${get(part, 0).toUpperCase()}${part.slice(1)}: ${names}.${heed ? ` ${heed.replace(/\.?$/, '.')}` : ''}`
   })
   return lines.length ? [...lines, ALWAYS] : []
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { NONE, type Game } from './game'
 
@@ -5,8 +6,8 @@ import { NONE, type Game } from './game'
 
 /** Id of the move that an action tries, or `wait` or `concede`. */
 export function actionName(game: Game, a: number): string {
-  const move = game.meaning.actionMove[a]
-  if (move !== NONE) return game.meaning.index.moves[move].record.id
+  const move = get(game.meaning.actionMove, a)
+  if (move !== NONE) return get(game.meaning.index.moves, move).record.id
   return game.groupIsReaction[groupOfAction(game, a)] ? 'concede' : 'wait'
 }
 
@@ -16,19 +17,21 @@ export function groupOfAction(game: Game, a: number): number {
   let high = game.groupCount - 1
   while (low < high) {
     const middle = (low + high + 1) >> 1
-    if (game.groupActions[middle] <= a) low = middle
+    if (get(game.groupActions, middle) <= a) low = middle
     else high = middle - 1
   }
   return low
 }
 
-export const moveId = (game: Game, move: number): MoveId => game.meaning.index.moves[move].record.id
-export const reactionId = (game: Game, reaction: number): ReactionId => game.meaning.index.reactions[reaction].record.id
-export const positionId = (game: Game, position: number): PositionId => game.meaning.index.positions[position].record.id
+export const moveId = (game: Game, move: number): MoveId => get(game.meaning.index.moves, move).record.id
+export const reactionId = (game: Game, reaction: number): ReactionId =>
+  get(game.meaning.index.reactions, reaction).record.id
+export const positionId = (game: Game, position: number): PositionId =>
+  get(game.meaning.index.positions, position).record.id
 
 /** The action by which a move is tried in a group, or NONE; `answer` picks one of several answers with that move. */
 export function actionOfMove(game: Game, group: number, move: number): number {
-  for (let a = game.groupActions[group]; a < game.groupActions[group + 1]; a++) {
+  for (let a = get(game.groupActions, group); a < get(game.groupActions, group + 1); a++) {
     if (game.meaning.actionMove[a] === move) return a
   }
   return NONE
@@ -36,19 +39,21 @@ export function actionOfMove(game: Game, group: number, move: number): number {
 
 /** The move in full of one that may be only shown; NONE stays. */
 export const inFull = ({ meaning }: Game, move: number): number =>
-  move === NONE ? NONE : (meaning.index.moves[move].probeOf ?? move)
+  move === NONE ? NONE : (get(meaning.index.moves, move).probeOf ?? move)
 
 /** True where an action only shows its move. */
 export const isProbe = ({ meaning }: Game, a: number): boolean =>
-  a !== NONE && meaning.actionMove[a] !== NONE && meaning.index.moves[meaning.actionMove[a]].probeOf !== undefined
+  a !== NONE &&
+  meaning.actionMove[a] !== NONE &&
+  get(meaning.index.moves, get(meaning.actionMove, a)).probeOf !== undefined
 
 /** The actions by which a move (in full), or an answer of the chart, is tried in a group: in full, and only shown. */
 export function waysOf(game: Game, g: number, wanted: { move: number } | { answer: number }): number[] {
   const found: number[] = []
-  for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+  for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
     const is =
       'move' in wanted
-        ? inFull(game, game.meaning.actionMove[a]) === wanted.move
+        ? inFull(game, get(game.meaning.actionMove, a)) === wanted.move
         : game.meaning.actionAnswer[a] === wanted.answer
     if (is) found.push(a)
   }
@@ -57,7 +62,7 @@ export function waysOf(game: Game, g: number, wanted: { move: number } | { answe
 
 /** Index of the action of a group that gives an answer of the chart, or NONE. */
 export function actionOfAnswer(game: Game, g: number, answer: number): number {
-  for (let a = game.groupActions[g] + 1; a < game.groupActions[g + 1]; a++) {
+  for (let a = get(game.groupActions, g) + 1; a < get(game.groupActions, g + 1); a++) {
     if (game.meaning.actionAnswer[a] === answer) return a
   }
   return NONE

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { probeOf, type ProbeFactors } from '../chart/probe'
 import type { Tries } from '../chart/tries'
@@ -50,23 +51,28 @@ export class Refill {
     this.guesses = [...chart.moves, ...chart.answers].map(({ tries }) => tries)
     this.counts = this.countsOf(chart)
     this.owner = actionMove.map((m, a) => {
-      const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + actionAnswer[a]
+      const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + get(actionAnswer, a)
       return m === NONE ? NONE : own !== NONE && this.guesses[own] ? own : inFull(game, m)
     })
     this.probe = Array.from(actionMove, (m) => {
-      const { record, probeOf: full } = index.moves[m] ?? {}
-      return full === undefined ? null : probeOf(record.probe, game.scenario.probe)
+      const move = index.moves[m]
+      return move?.probeOf === undefined ? null : probeOf(move.record.probe, game.scenario.probe)
     })
     this.left = new Array<Left | null>(actionMove.length).fill(null)
     this.unprompted = new Array<number[] | null>(game.groupCount).fill(null)
     for (let g = 0; g < game.groupCount; g++) {
-      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
         if (this.owner[a] !== NONE)
-          this.left[a] = leftOf(index, index.moves[actionMove[a]], this.triesOf(a, this.counts), groupHolds[g])
+          this.left[a] = leftOf(
+            index,
+            get(index.moves, get(actionMove, a)),
+            this.triesOf(a, this.counts),
+            get(groupHolds, g),
+          )
       }
       if (game.groupIsReaction[g]) continue
-      const { unprompted } = index.positions[groupPlace[g]]
-      if (unprompted.length) this.unprompted[g] = unprompted.map(([r]) => reactionLeft(index, r, groupHolds[g]))
+      const { unprompted } = get(index.positions, get(groupPlace, g))
+      if (unprompted.length) this.unprompted[g] = unprompted.map(([r]) => reactionLeft(index, r, get(groupHolds, g)))
     }
   }
 
@@ -99,7 +105,7 @@ export class Refill {
     }
     for (let g = 0; g < game.groupCount; g++) {
       if (this.unprompted[g]) this.fillWaiting(filled, g, counts)
-      for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+      for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
         if (!this.fillAction(filled, g, a, counts)) return null
       }
     }
@@ -107,7 +113,7 @@ export class Refill {
   }
 
   private triesOf(a: number, { tries }: Counts): TryCounts {
-    const whole = tries[this.owner[a]]!
+    const whole = tries[get(this.owner, a)]!
     const factors = this.probe[a]
     return factors ? asProbe(whole, factors) : whole
   }
@@ -125,12 +131,12 @@ export class Refill {
   }
 
   private fillWaiting(filled: Game, g: number, counts: Counts): void {
-    const place = this.game.meaning.groupPlace[g]
-    const { every } = this.chart.positions[place].unprompted!
+    const place = get(this.game.meaning.groupPlace, g)
+    const { every } = get(this.chart.positions, place).unprompted!
     fillReactions(
       filled,
-      this.game.groupActions[g],
-      chancesASecond(counts.unprompted[place], every, this.unprompted[g]!),
+      get(this.game.groupActions, g),
+      chancesASecond(get(counts.unprompted, place), every, this.unprompted[g]!),
     )
   }
 
@@ -139,25 +145,25 @@ export class Refill {
     const { game } = this
     const left = this.left[a]
     if (!left) return true
-    const like = game.actionLike[a]
+    const like = get(game.actionLike, a)
     if (like !== a) {
       copyAction(filled, like, a)
       return true
     }
     const { actionMove, groupStalled, outcomeKind } = game.meaning
     const fresh = sharesWith(this.triesOf(a, counts), left)
-    const isAgain = groupStalled[g] !== NONE && inFull(game, actionMove[a]) === groupStalled[g]
+    const isAgain = groupStalled[g] !== NONE && inFull(game, get(actionMove, a)) === groupStalled[g]
     const shares = fresh && isAgain ? triedAgain(fresh, game.scenario.repeat) : fresh
     if (!shares) return false
     let elsewhere = 0
-    for (let o = game.outcomes[a]; o < game.reactionsFrom[a]; o++) {
+    for (let o = get(game.outcomes, a); o < get(game.reactionsFrom, a); o++) {
       const kind = outcomeKind[o]
       filled.outcomeChance[o] =
         kind === OUTCOME.lands
           ? shares.lands
           : kind === OUTCOME.stalls
             ? shares.stalls
-            : shares.elsewhere[elsewhere++][1]
+            : get(shares.elsewhere, elsewhere++)[1]
     }
     fillReactions(filled, a, shares.reactions)
     return true
@@ -165,8 +171,8 @@ export class Refill {
 }
 
 function copyAction({ outcomes, outcomeChance, actionMass }: Game, from: number, to: number): void {
-  outcomeChance.copyWithin(outcomes[to], outcomes[from], outcomes[from + 1])
-  actionMass[to] = actionMass[from]
+  outcomeChance.copyWithin(get(outcomes, to), get(outcomes, from), get(outcomes, from + 1))
+  actionMass[to] = get(actionMass, from)
 }
 
 /** Both are in the order of the chart's reactions. */
@@ -174,9 +180,9 @@ function fillReactions(game: Game, a: number, shares: Shares['reactions']): void
   const { outcomeReaction } = game.meaning
   let at = 0
   let mass = 0
-  for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
-    while (at < shares.length && shares[at][0] < outcomeReaction[o]) at++
-    const chance = shares[at]?.[0] === outcomeReaction[o] ? shares[at][1] : 0
+  for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
+    while (at < shares.length && get(shares, at)[0] < get(outcomeReaction, o)) at++
+    const chance = shares[at]?.[0] === outcomeReaction[o] ? get(shares, at)[1] : 0
     game.outcomeChance[o] = chance
     mass += chance
   }

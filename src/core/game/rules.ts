@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
 import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
@@ -38,7 +39,7 @@ export function sharesWith(tries: TryCounts, left: Left): Shares | null {
   let lost = 0
   const reactions: Shares['reactions'] = []
   for (const [i, [r, count]] of tries.reactions.entries()) {
-    const weight = count * left.reactions[i]
+    const weight = count * get(left.reactions, i)
     lost += count - weight
     if (weight > VANISHING) reactions.push([r, weight])
   }
@@ -56,7 +57,7 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
 export const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>
-  holds.left(reactions[r].record, on, 'ours') * reactions[r].underStrikes
+  holds.left(get(reactions, r).record, on, 'ours') * get(reactions, r).underStrikes
 
 const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
 
@@ -89,7 +90,7 @@ export function triedAgain(shares: Shares, repeat: number): Shares | null {
 
 /** The unprompted reactions in a second of waiting, with their chances, against our holds. */
 export function unpromptedChances(index: ChartIndex, position: number, holds: HoldSet): Shares['reactions'] {
-  const { unprompted, record } = index.positions[position]
+  const { unprompted, record } = get(index.positions, position)
   if (!unprompted.length) return []
   return chancesASecond(
     unprompted,
@@ -106,7 +107,7 @@ export function chancesASecond(
 ): Shares['reactions'] {
   const all = counts.reduce((total, [, count]) => total + count, 0)
   return counts
-    .map(([r, count], i): [number, number] => [r, (count * left[i]) / all / every])
+    .map(([r, count], i): [number, number] => [r, (count * get(left, i)) / all / every])
     .filter(([, chance]) => chance > VANISHING)
 }
 
@@ -118,7 +119,7 @@ export interface Place {
 
 /** The position with its own holds. */
 export function ownPlace(index: ChartIndex, position: number): Place {
-  return { position, holds: position >= 0 ? index.positions[position].own : 0n }
+  return { position, holds: position >= 0 ? get(index.positions, position).own : 0n }
 }
 
 /**
@@ -131,13 +132,13 @@ export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, st
   const changed = table.settle(holds & ~move.drops & ~move.strips, move.adds)
   if (move.to === move.from && !move.across && stayed) return { position: move.to, holds: changed }
   const carried = carriesAll(index, move) ? changed : changed & (move.keeps | move.adds)
-  const { own } = index.positions[move.to]
+  const { own } = get(index.positions, move.to)
   return { position: move.to, holds: table.settle(table.settle(carried, own), move.adds) }
 }
 
 /** False where the move changes the side or the frame, so that only what is kept or added comes along. */
 export function carriesAll(index: ChartIndex, move: IndexedMove): boolean {
-  return !move.across && index.positions[move.from].record.frame === index.positions[move.to].record.frame
+  return !move.across && get(index.positions, move.from).record.frame === get(index.positions, move.to).record.frame
 }
 
 /** The holds when a reaction is met: what the move drops is off, what the reaction strips and adds is done. */
@@ -149,6 +150,6 @@ export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: Ho
 export function concession(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, home: boolean): Place {
   if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
   if (home) return { position: reaction.endsIn, holds }
-  const { own } = index.positions[reaction.endsIn]
+  const { own } = get(index.positions, reaction.endsIn)
   return { position: reaction.endsIn, holds: index.holds.settle(own & ~reaction.strips, reaction.adds) }
 }

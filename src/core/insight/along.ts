@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Run } from '../chart/run'
 import { actionOfAnswer, actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, type Game } from '../game/game'
@@ -12,18 +13,18 @@ export function worthsAlong(
   { start, steps }: Pick<Run, 'start' | 'steps'>,
 ): (number | null)[] {
   const p = game.meaning.index.positionOf.get(start)
-  let state = p === undefined ? NONE : game.meaning.ownState[p]
-  const worths = [state === NONE ? null : values[state]]
+  let state = p === undefined ? NONE : get(game.meaning.ownState, p)
+  const worths = [state === NONE ? null : get(values, state)]
   for (const step of steps) {
     state = state === NONE ? NONE : next(game, state, step)
-    worths.push(state === NONE ? null : values[state])
+    worths.push(state === NONE ? null : get(values, state))
   }
   return worths
 }
 
 function next(game: Game, state: number, step: Run['steps'][number]): number {
   if (state <= TERMINAL.goal) return NONE
-  const g = game.stateGroup[state]
+  const g = get(game.stateGroup, state)
   const a = actionOf(game, g, step)
   if (a === NONE) return NONE
   const wanted = step.reaction
@@ -33,18 +34,18 @@ function next(game: Game, state: number, step: Run['steps'][number]): number {
       : step.stalls || !step.move
         ? OUTCOME.stalls
         : OUTCOME.lands
-  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
-    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return game.outcomeState[o]
+  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
+    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return get(game.outcomeState, o)
   }
   return NONE
 }
 
 function actionOf(game: Game, g: number, { move, reaction }: Run['steps'][number]): number {
-  const first = game.groupActions[g]
+  const first = get(game.groupActions, g)
   if (!move) return game.groupIsReaction[g] === (reaction ? 0 : 1) ? first : NONE
   const index = game.meaning.index.moves.findIndex(({ record }) => record.id === move)
   if (!game.groupIsReaction[g]) return actionOfMove(game, g, index)
-  const { answers } = game.meaning.index.reactions[game.meaning.groupPlace[g]]
+  const { answers } = get(game.meaning.index.reactions, get(game.meaning.groupPlace, g))
   const answer = answers.find(({ record }) => record.move === move)
   return answer ? actionOfAnswer(game, g, answer.index) : NONE
 }
@@ -52,9 +53,11 @@ function actionOf(game: Game, g: number, { move, reaction }: Run['steps'][number
 /** Whether an outcome is the reaction, or leads to the place, that the step names. */
 function isAt(game: Game, o: number, { reaction, elsewhere }: Run['steps'][number]): boolean {
   const { index, outcomeReaction, groupPlace } = game.meaning
-  if (reaction) return index.reactions[outcomeReaction[o]].record.id === reaction
+  if (reaction) return get(index.reactions, get(outcomeReaction, o)).record.id === reaction
   if (!elsewhere) return true
-  const state = game.outcomeState[o]
+  const state = get(game.outcomeState, o)
   if (state === TERMINAL.caught) return elsewhere === 'caught'
-  return state > TERMINAL.goal && index.positions[groupPlace[game.stateGroup[state]]].record.id === elsewhere
+  return (
+    state > TERMINAL.goal && get(index.positions, get(groupPlace, get(game.stateGroup, state))).record.id === elsewhere
+  )
 }

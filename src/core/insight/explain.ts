@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
@@ -51,7 +52,7 @@ export function explain(solution: Solution, question: Question): Explanation | n
   if (question.of === 'move') {
     const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)
     if (move < 0) return null
-    const own = game.meaning.ownState[game.meaning.index.moves[move].from]
+    const own = get(game.meaning.ownState, get(game.meaning.index.moves, move).from)
     return takenApart(solution, bestTried(solution, own, { move })?.action ?? NONE, own)
   }
   const met = metState(game, question)
@@ -60,7 +61,7 @@ export function explain(solution: Solution, question: Question): Explanation | n
   if (question.of === 'net') return difference(solution, state, against)
   if (question.of === 'met') return takenApart(solution, bestAction(solution, state), state)
   if (question.of === 'answer') return takenApart(solution, bestTried(solution, state, question)?.action ?? NONE, state)
-  return takenApart(solution, game.groupActions[game.stateGroup[state]], state)
+  return takenApart(solution, get(game.groupActions, get(game.stateGroup, state)), state)
 }
 
 const bestAction = (solution: Solution, state: number) =>
@@ -68,48 +69,52 @@ const bestAction = (solution: Solution, state: number) =>
 
 function ownState(game: Game, position: PositionId): number {
   const p = game.meaning.index.positionOf.get(position)
-  return p === undefined ? NONE : game.meaning.ownState[p]
+  return p === undefined ? NONE : get(game.meaning.ownState, p)
 }
 
 /** The state in which a reaction is met, and the one that its net is measured against. */
 function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
-  const group = game.stateGroup[own]
+  const group = get(game.stateGroup, own)
   const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
-  const a = move === null ? game.groupActions[group] : actionOfMove(game, group, m)
+  const a = move === null ? get(game.groupActions, group) : actionOfMove(game, group, m)
   if (a === NONE) return null
-  for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
-    if (reactionId(game, game.meaning.outcomeReaction[o]) !== reaction) continue
-    return { state: game.outcomeState[o], against: move === null ? own : game.meaning.stalledState[m] }
+  for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
+    if (reactionId(game, get(game.meaning.outcomeReaction, o)) !== reaction) continue
+    return { state: get(game.outcomeState, o), against: move === null ? own : get(game.meaning.stalledState, m) }
   }
   return null
 }
 
 function difference({ values }: Solution, state: number, against: number): Explanation {
   const terms: Term[] = [
-    { kind: 'met', chance: 1, value: values[state] },
-    { kind: 'stalled', chance: -1, value: values[against] },
+    { kind: 'met', chance: 1, value: get(values, state) },
+    { kind: 'stalled', chance: -1, value: get(values, against) },
   ]
-  return { total: values[state] - values[against], terms }
+  return { total: get(values, state) - get(values, against), terms }
 }
 
 function takenApart(solution: Solution, a: number, state: number): Explanation | null {
   const { game, evaluator } = solution
   const t = fullClock(solution)
-  if (a === NONE || game.actionSeconds[a] > t) return null
-  const g = game.stateGroup[state]
-  const seconds = game.actionSeconds[a]
-  const { alive, broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], seconds)
+  if (a === NONE || get(game.actionSeconds, a) > t) return null
+  const g = get(game.stateGroup, state)
+  const seconds = get(game.actionSeconds, a)
+  const { alive, broken, caught } = overSeconds(get(game.groupBreak, g), get(game.groupThreat, g), seconds)
   const terms: Term[] = []
   const ways = new Ways()
   follow(evaluator, a, t, state, ways)
   for (let i = 0; i < ways.count; i++) {
-    if (ways.chance[i] <= 0) continue
-    const value = evaluator.table.at(ways.state[i], t - seconds)
-    terms.push({ ...meaningOf(game, a, ways.outcome[i], ways.state[i]), chance: alive * ways.chance[i], value })
+    if (get(ways.chance, i) <= 0) continue
+    const value = evaluator.table.at(get(ways.state, i), t - seconds)
+    terms.push({
+      ...meaningOf(game, a, get(ways.outcome, i), get(ways.state, i)),
+      chance: alive * get(ways.chance, i),
+      value,
+    })
   }
-  if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: game.groupWorth[g] })
+  if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: get(game.groupWorth, g) })
   if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
   return {
     total: evaluator.actionInState(a, t, state),
@@ -124,7 +129,7 @@ function meaningOf(game: Game, a: number, outcome: number, next: number): Pick<T
   const place = placeOf(game, next)
   if (outcome === NONE) return { kind: actionName(game, a) === 'wait' ? 'waits' : 'nothing', place }
   if (game.meaning.outcomeReaction[outcome] !== NONE) {
-    return { kind: 'reaction', reaction: reactionId(game, game.meaning.outcomeReaction[outcome]) }
+    return { kind: 'reaction', reaction: reactionId(game, get(game.meaning.outcomeReaction, outcome)) }
   }
   if (actionName(game, a) === 'concede') return { kind: 'conceded', place }
   const kind = game.meaning.outcomeKind[outcome]
@@ -135,6 +140,6 @@ function placeOf(game: Game, state: number): Term['place'] {
   if (state === TERMINAL.finish) return 'finish'
   if (state === TERMINAL.caught) return 'caught'
   if (state === TERMINAL.goal) return 'goal'
-  const g = game.stateGroup[state]
-  return game.groupIsReaction[g] ? undefined : positionId(game, game.meaning.groupPlace[g])
+  const g = get(game.stateGroup, state)
+  return game.groupIsReaction[g] ? undefined : positionId(game, get(game.meaning.groupPlace, g))
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Position } from '../chart/position'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
@@ -20,36 +21,36 @@ export interface LooseEnd {
 
 /** All loose ends in file order: of moves, then of answers with tries of their own, then unprompted. */
 export function looseEndsOf(index: ChartIndex): LooseEnd[] {
-  const own = (move: IndexedMove) => index.positions[move.from].own
-  const place = (move: IndexedMove) => index.positions[move.from].record.id
+  const own = (move: IndexedMove) => get(index.positions, move.from).own
+  const place = (move: IndexedMove) => get(index.positions, move.from).record.id
   const whole = index.moves.filter(({ probeOf }) => probeOf === undefined)
   const ofMoves = whole.flatMap((move) =>
     openReactions(index, move, move.tries, own(move)).map((r): LooseEnd => ({
       met: { by: 'move', move: move.record.id },
       position: place(move),
-      reaction: index.reactions[r].record.id,
+      reaction: get(index.reactions, r).record.id,
     })),
   )
   const answers = index.reactions
     .flatMap((reaction) => reaction.answers)
-    .filter(({ record, move }) => record.tries && index.moves[move].probeOf === undefined)
+    .filter(({ record, move }) => record.tries && get(index.moves, move).probeOf === undefined)
   const ofAnswers = answers
     .sort((a, b) => a.index - b.index)
     .flatMap((answer) => {
-      const move = index.moves[answer.move]
+      const move = get(index.moves, answer.move)
       return openReactions(index, move, answer.tries, own(move)).map((r): LooseEnd => ({
         met: { by: 'answer', move: move.record.id, answer: answer.index },
         position: place(move),
-        reaction: index.reactions[r].record.id,
+        reaction: get(index.reactions, r).record.id,
       }))
     })
   const unprompted = index.positions.flatMap((position, p) =>
     unpromptedChances(index, p, position.own)
-      .filter(([r]) => !isAnswered(index, r, metHolds(index, index.reactions[r], position.own, 0n)))
+      .filter(([r]) => !isAnswered(index, r, metHolds(index, get(index.reactions, r), position.own, 0n)))
       .map(([r]): LooseEnd => ({
         met: { by: 'unprompted' },
         position: position.record.id,
-        reaction: index.reactions[r].record.id,
+        reaction: get(index.reactions, r).record.id,
       })),
   )
   return [...ofMoves, ...ofAnswers, ...unprompted]
@@ -60,12 +61,12 @@ function openReactions(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
   if (!shares) return []
   return shares.reactions
     .map(([r]) => r)
-    .filter((r) => !isAnswered(index, r, metHolds(index, index.reactions[r], holds, move.drops)))
+    .filter((r) => !isAnswered(index, r, metHolds(index, get(index.reactions, r), holds, move.drops)))
 }
 
 function isAnswered(index: ChartIndex, r: number, holds: HoldSet): boolean {
-  return index.reactions[r].answers.some(
-    (answer) => sharesOf(index, index.moves[answer.move], answer.tries, holds) !== null,
+  return get(index.reactions, r).answers.some(
+    (answer) => sharesOf(index, get(index.moves, answer.move), answer.tries, holds) !== null,
   )
 }
 
@@ -110,15 +111,15 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
     ),
   )
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
+    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
       const meets = meetingKey(
-        inFull(game, actionMove[a]),
-        ownTries.has(actionAnswer[a]) ? actionAnswer[a] : NONE,
-        groupPlace[g],
+        inFull(game, get(actionMove, a)),
+        ownTries.has(get(actionAnswer, a)) ? get(actionAnswer, a) : NONE,
+        get(groupPlace, g),
       )
-      for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
-        const key = `${meets} ${index.reactions[outcomeReaction[o]].record.id}`
-        visits.set(key, (visits.get(key) ?? 0) + occupancy.outcomes[o])
+      for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
+        const key = `${meets} ${get(index.reactions, get(outcomeReaction, o)).record.id}`
+        visits.set(key, (visits.get(key) ?? 0) + get(occupancy.outcomes, o))
       }
     }
   }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Position } from '../chart/position'
 import { SCORING_ACTIONS, type RuleSet, type ScoringAction } from '../chart/rules/ruleSet'
@@ -131,7 +132,7 @@ class ScoringPass {
   /** A control that one begins in is not scored by that. */
   private begin(t: number): void {
     const { game, flow, places } = this
-    const place = places[game.meaning.groupPlace[game.stateGroup[game.start]]]
+    const place = get(places, get(game.meaning.groupPlace, get(game.stateGroup, game.start)))
     const at = this.at(t, game.start)
     flow.fill(0)
     flow[CHANCE] = 1
@@ -163,12 +164,12 @@ class ScoringPass {
       if (chances[from] === 0) continue
       here.set(chances.subarray(from, from + WIDTH))
       chances.fill(0, from, from + WIDTH)
-      all += here[CHANCE]
-      const a = policy[at + state]
+      all += get(here, CHANCE)
+      const a = get(policy, at + state)
       if (a === NONE) continue
       if (!courses.isStill(state, a, t)) courses.set(state, a, t)
       this.dwell(state, a, here)
-      const left = after(game.actionSeconds[a])
+      const left = after(get(game.actionSeconds, a))
       courses.forEachWay(state, (outcome, to, share) => this.go(here, a, outcome, to, share, left))
     }
     return all
@@ -177,29 +178,29 @@ class ScoringPass {
   /** Seconds of control that go by while an action lasts, or until it is broken off. */
   private dwell(state: number, a: number, here: Float64Array): void {
     const { groupBreak, groupThreat, stateGroup, actionSeconds } = this.game
-    const g = stateGroup[state]
-    const alive = (1 - groupBreak[g]) * (1 - groupThreat[g])
-    const seconds = alive === 1 ? actionSeconds[a] : (1 - alive ** actionSeconds[a]) / (1 - alive)
-    this.result.ours.controlSeconds += here[WE_HOLD] * seconds
-    this.result.theirs.controlSeconds += here[THEY_HOLD] * seconds
+    const g = get(stateGroup, state)
+    const alive = (1 - get(groupBreak, g)) * (1 - get(groupThreat, g))
+    const seconds = alive === 1 ? get(actionSeconds, a) : (1 - alive ** get(actionSeconds, a)) / (1 - alive)
+    this.result.ours.controlSeconds += get(here, WE_HOLD) * seconds
+    this.result.theirs.controlSeconds += get(here, THEY_HOLD) * seconds
   }
 
   private go(here: Float64Array, a: number, outcome: number, to: number, share: number, t: number): void {
     const { game, flow, chances, places } = this
     if (to < TERMINALS || share === 0) return
-    for (let k = 0; k < WIDTH; k++) flow[k] = here[k] * share
+    for (let k = 0; k < WIDTH; k++) flow[k] = get(here, k) * share
     const at = this.at(t, to)
-    const g = game.stateGroup[to]
+    const g = get(game.stateGroup, to)
     if (game.groupIsReaction[g]) {
-      for (let k = 0; k < WIDTH; k++) chances[at + k] += flow[k]
+      for (let k = 0; k < WIDTH; k++) chances[at + k] = get(chances, at + k) + get(flow, k)
       return
     }
     const { actionMove, outcomeKind, index, groupPlace } = game.meaning
     const isTakedown =
       outcome !== NONE &&
       outcomeKind[outcome] === OUTCOME.lands &&
-      index.moves[actionMove[a]]?.record.kind === 'takedown'
-    this.arrive(places[groupPlace[g]], at, isTakedown)
+      index.moves[get(actionMove, a)]?.record.kind === 'takedown'
+    this.arrive(get(places, get(groupPlace, g)), at, isTakedown)
   }
 
   /** Counts what coming to a position scores, and sets what is known there. */
@@ -208,22 +209,22 @@ class ScoringPass {
     this.score(place, byTakedown)
     this.control(place)
     if (place.zone === NONE) flow[WE_HOLD] = flow[THEY_HOLD] = 0
-    else for (const zone of ZONES) flow[zone] = zone === place.zone ? flow[CHANCE] : 0
-    for (let k = 0; k < WIDTH; k++) chances[at + k] += flow[k]
+    else for (const zone of ZONES) flow[zone] = zone === place.zone ? get(flow, CHANCE) : 0
+    for (let k = 0; k < WIDTH; k++) chances[at + k] = get(chances, at + k) + get(flow, k)
   }
 
   private score({ zone, isGround, isPast, isBack, ahead }: Place, byTakedown: boolean): void {
     const { flow } = this
     const { ours, theirs } = this.result
     if (zone === THEY_GUARD) {
-      if (byTakedown) ours.takedown += flow[FEET]
-      ours.sweep += flow[WE_GUARD]
-    } else if (zone === WE_GUARD) theirs.sweep += flow[THEY_GUARD]
+      if (byTakedown) ours.takedown += get(flow, FEET)
+      ours.sweep += get(flow, WE_GUARD)
+    } else if (zone === WE_GUARD) theirs.sweep += get(flow, THEY_GUARD)
     if (!isGround) return
     const [mine, under, over] = ahead === 'ours' ? [ours, WE_GUARD, THEY_GUARD] : [theirs, THEY_GUARD, WE_GUARD]
-    mine.takedown += flow[FEET]
-    if (!isBack) mine.sweep += flow[under]
-    if (isPast) mine.pass += flow[over]
+    mine.takedown += get(flow, FEET)
+    if (!isBack) mine.sweep += get(flow, under)
+    if (isPast) mine.pass += get(flow, over)
   }
 
   private control({ control, ahead }: Place): void {
@@ -233,7 +234,7 @@ class ScoringPass {
     if (control === NONE) return
     const k = (ahead === 'ours' ? OUR_CONTROLS : THEIR_CONTROLS) + control
     const mine = ahead === 'ours' ? this.result.ours : this.result.theirs
-    mine[CONTROLS[control]] += flow[CHANCE] - flow[k]
-    flow[k] = flow[CHANCE]
+    mine[get(CONTROLS, control)] += get(flow, CHANCE) - get(flow, k)
+    flow[k] = get(flow, CHANCE)
   }
 }

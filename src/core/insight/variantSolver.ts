@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { compileGame } from '../game/compileGame'
 import type { Game } from '../game/game'
@@ -35,6 +36,6 @@ export class VariantSolver {
   /** What the start is worth there; null where that cannot be computed. */
   startWorth(other: Chart): number | null {
     const solved = this.solve(other)
-    return solved.ok ? solved.value.values[solved.value.game.start] : null
+    return solved.ok ? get(solved.value.values, solved.value.game.start) : null
   }
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { holder, sharesLimb } from '../chart/hold'
 import type { HoldId } from '../chart/ids'
@@ -119,7 +120,7 @@ function brokenRemark(run: Run, { broken }: Played): Remark[] {
   if (!broken) return []
   return [
     {
-      ...{ kind: 'broken', key: `broken ${run.steps[broken.step].move ?? ''}`, step: broken.step + 1 },
+      ...{ kind: 'broken', key: `broken ${get(run.steps, broken.step).move ?? ''}`, step: broken.step + 1 },
       says: `The run cannot go on: ${broken.reason}.`,
       fix: 'Take this step and those after it away, or chart what leads to it.',
     },

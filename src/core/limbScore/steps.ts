@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -24,7 +25,7 @@ export interface Taken {
 /** The steps of a run that could be played. */
 export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
   return beats.slice(1).map((after, i): Taken => {
-    const before = beats[i]
+    const before = get(beats, i)
     const { move, reaction, elsewhere, stalls } = after.step!
     return {
       ...{ number: i + 1, before, after },

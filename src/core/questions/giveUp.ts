@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { totalOf, withTallies, type Tries } from '../chart/tries'
@@ -91,25 +92,27 @@ function bestWith(
 }
 
 const bestAt = (solution: Solution, position: PositionId): string | null =>
-  bestIn(solution, solution.game.meaning.ownState[solution.game.meaning.index.positionOf.get(position)!]).best
+  bestIn(solution, get(solution.game.meaning.ownState, solution.game.meaning.index.positionOf.get(position)!)).best
 
 /** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
 function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   const { index, ownState, stalledState, outcomeKind, outcomeReaction, groupPlace } = game.meaning
   const m = index.moves.findIndex(({ record }) => record.id === id)
-  const own = ownState[index.moves[m].from]
-  const a = actionOfMove(game, game.stateGroup[own], m)
-  const level = values[stalledState[m]]
+  const own = get(ownState, get(index.moves, m).from)
+  const a = actionOfMove(game, get(game.stateGroup, own), m)
+  const level = get(values, get(stalledState, m))
   const reactions = new Set<string>()
   const elsewhere = new Set<string>()
   let stalls = false
   if (a === NONE) return { reactions, elsewhere, stalls }
-  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
-    const to = game.outcomeState[o]
-    if (values[to] >= level - 1e-9) continue
-    if (outcomeKind[o] === OUTCOME.reaction) reactions.add(index.reactions[outcomeReaction[o]].record.id)
+  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
+    const to = get(game.outcomeState, o)
+    if (get(values, to) >= level - 1e-9) continue
+    if (outcomeKind[o] === OUTCOME.reaction) reactions.add(get(index.reactions, get(outcomeReaction, o)).record.id)
     if (outcomeKind[o] === OUTCOME.elsewhere)
-      elsewhere.add(to < TERMINALS ? 'caught' : index.positions[groupPlace[game.stateGroup[to]]].record.id)
+      elsewhere.add(
+        to < TERMINALS ? 'caught' : get(index.positions, get(groupPlace, get(game.stateGroup, to))).record.id,
+      )
     if (outcomeKind[o] === OUTCOME.stalls) stalls = true
   }
   return { reactions, elsewhere, stalls }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { compileGame, type CompileOptions } from '../game/compileGame'
 import type { Scenario } from '../game/scenario'
@@ -17,5 +18,5 @@ export function solved(chart: Chart, scenario: Scenario, how: CompileOptions & S
 /** What the start would be worth in a chart that is otherwise; null where that cannot be computed. */
 export function startWorth(chart: Chart, scenario: Scenario): number | null {
   const solution = solved(chart, scenario, { roots: 'start' })
-  return solution && solution.values[solution.game.start]
+  return solution && get(solution.values, solution.game.start)
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Script, ScriptStep } from './script'
 
 /** Places of the plan from each of which it comes back to the others, and how it ends for who has come there. */
@@ -21,9 +22,9 @@ export function loopsOf(script: Script): Loop[] {
     .filter((keys) => new Set(keys.map((key) => steps.get(key)!.position)).size > 1)
     .map((keys) => {
       const sorted = [...keys].sort((a, b) => steps.get(b)!.reach - steps.get(a)!.reach)
-      return { steps: sorted, ...endOf(steps, new Set(keys), sorted[0]) }
+      return { steps: sorted, ...endOf(steps, new Set(keys), get(sorted, 0)) }
     })
-    .sort((a, b) => steps.get(b.steps[0])!.reach - steps.get(a.steps[0])!.reach)
+    .sort((a, b) => steps.get(get(b.steps, 0))!.reach - steps.get(get(a.steps, 0))!.reach)
 }
 
 const targets = ({ ways }: ScriptStep) =>

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import { randomGamma, randomLcg } from 'd3-random'
 import { talliedRounds, totalOf, weightOf, withTallies, type Tries } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
@@ -27,7 +28,7 @@ export class Sampler {
     return {
       tries: counts.tries.map((one, i) => {
         if (!one) return one
-        const scale = this.scales[i]
+        const scale = get(this.scales, i)
         const { lands, stalls, elsewhere, reactions } = one
         return {
           lands: draw(lands, scale),

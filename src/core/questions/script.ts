@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
@@ -59,7 +60,7 @@ const ENDS = { [TERMINAL.finish]: 'finish', [TERMINAL.caught]: 'caught', [TERMIN
 export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
   const { game } = solution
   const p = game.meaning.index.positionOf.get(position)
-  const start = p === undefined ? NONE : game.meaning.ownState[p]
+  const start = p === undefined ? NONE : get(game.meaning.ownState, p)
   return start < TERMINALS ? null : new Telling(solution, length).from(start)
 }
 
@@ -102,19 +103,20 @@ class Telling {
       ...placeOf(game, state),
       does: nameOf(game, state, action),
       ...(isProbe(game, action) ? { isShown: true } : {}),
-      value: values[state],
+      value: get(values, state),
       reach,
-      alive: action === NONE ? 0 : game.actionAlive[action],
+      alive: action === NONE ? 0 : get(game.actionAlive, action),
       ways: [],
     }
     this.told.set(state, step)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)
-    const after = this.solution.seconds === null ? left : left - game.actionSeconds[action]
+    const after = this.solution.seconds === null ? left : left - get(game.actionSeconds, action)
     const { count, outcome, state: to, chance } = this.ways
-    const found = Array.from({ length: count }, (_, i) => this.way(outcome[i], to[i], chance[i]))
+    const found = Array.from({ length: count }, (_, i) => this.way(get(outcome, i), get(to, i), get(chance, i)))
     step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
-    for (let i = 0; i < count; i++) this.expect(to[i], reach * chance[i] * game.actionAlive[action], after, state)
+    for (let i = 0; i < count; i++)
+      this.expect(get(to, i), reach * get(chance, i) * get(game.actionAlive, action), after, state)
     if (step.isShown) this.tellExpected(step)
   }
 
@@ -130,9 +132,9 @@ class Telling {
 
   private way(o: number, to: number, share: number): ScriptWay {
     const { game } = this.solution
-    const kind = o === NONE ? OUTCOME.stalls : game.meaning.outcomeKind[o]
-    const name = (['lands', 'nothing', 'elsewhere', 'reaction'] as const)[kind]
-    const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, game.meaning.outcomeReaction[o]) } : {}
+    const kind = o === NONE ? OUTCOME.stalls : get(game.meaning.outcomeKind, o)
+    const name = get(['lands', 'nothing', 'elsewhere', 'reaction'] as const, kind)
+    const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, get(game.meaning.outcomeReaction, o)) } : {}
     if (to < TERMINALS) return { kind: name, ...met, share, to: ENDS[to as 0], position: ENDS[to as 0] }
     return { kind: name, ...met, share, to, position: placeOf(game, to).position }
   }
@@ -148,26 +150,27 @@ class Telling {
 
 function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActions }: Game, state: number) {
   const game = { meaning } as Game
-  const g = stateGroup[state]
-  const place = meaning.groupPlace[g]
+  const g = get(stateGroup, state)
+  const place = get(meaning.groupPlace, g)
   if (groupIsReaction[g]) {
-    const { endsIn } = meaning.index.reactions[place]
+    const { endsIn } = get(meaning.index.reactions, place)
     return {
       key: state,
       reaction: reactionId(game, place),
       position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn),
     }
   }
-  const stalled = stateStalled[state]
-  const move = stalled === NONE || stalled < groupActions[g] ? meaning.groupStalled[g] : meaning.actionMove[stalled]
+  const stalled = get(stateStalled, state)
+  const move =
+    stalled === NONE || stalled < get(groupActions, g) ? get(meaning.groupStalled, g) : get(meaning.actionMove, stalled)
   return { key: state, position: positionId(game, place), ...(move === NONE ? {} : { stalled: moveId(game, move) }) }
 }
 
 function nameOf(game: Game, state: number, action: number): ScriptStep['does'] {
   if (action === NONE) return null
-  const move = game.meaning.actionMove[action]
+  const move = get(game.meaning.actionMove, action)
   if (move !== NONE) return moveId(game, move)
-  return game.groupIsReaction[game.stateGroup[state]] ? 'concede' : 'wait'
+  return game.groupIsReaction[get(game.stateGroup, state)] ? 'concede' : 'wait'
 }
 
 /** From the start on, each step followed by what comes of it most. */

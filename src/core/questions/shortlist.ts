@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { PositionId } from '../chart/ids'
 import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
@@ -21,11 +22,11 @@ export function rankDrills(solution: Solution, occupancy: Occupancy): DrillTarge
   const answers = ownTries(game)
   const promises = new Map<string, { target: DrillTarget; promise: number }>()
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-      const move = game.meaning.actionMove[a]
+    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+      const move = get(game.meaning.actionMove, a)
       const more = move === NONE ? 0 : promiseOf(solution, occupancy, g, a)
       if (more <= 0) continue
-      const answer = game.meaning.actionAnswer[a]
+      const answer = get(game.meaning.actionAnswer, a)
       const isOwn = answers.has(answer)
       const key = isOwn ? `answer ${answer}` : `move ${inFull(game, move)}`
       const target: DrillTarget = isOwn ? { of: 'answer', answer } : { of: 'move', move: moveId(game, move) }
@@ -43,14 +44,14 @@ function ownTries({ meaning }: Game): Set<number> {
 /** What one action promises: as often as it is taken; or as far as it would overtake what is better now. */
 function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number): number {
   const { game, values, evaluator } = solution
-  const worth = TENTH * game.actionAlive[a] * landingOverRest(solution, a)
+  const worth = TENTH * get(game.actionAlive, a) * landingOverRest(solution, a)
   let promise = 0
-  for (let state = game.groupStates[g]; state < game.groupStates[g + 1]; state++) {
+  for (let state = get(game.groupStates, g); state < get(game.groupStates, g + 1); state++) {
     if (occupancy.states[state] === 0) continue
-    const over = evaluator.actionInState(a, fullClock(solution), state) + worth - values[state]
-    if (over > 0) promise += occupancy.states[state] * over
+    const over = evaluator.actionInState(a, fullClock(solution), state) + worth - get(values, state)
+    if (over > 0) promise += get(occupancy.states, state) * over
   }
-  return Math.max(promise, occupancy.actions[a] * worth)
+  return Math.max(promise, get(occupancy.actions, a) * worth)
 }
 
 /** How much better landing is than what comes of it otherwise. */
@@ -58,22 +59,22 @@ function landingOverRest({ game, values }: Solution, a: number): number {
   let rest = 0
   let mass = 0
   let landing: number | null = null
-  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
+  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
     if (game.meaning.outcomeKind[o] === OUTCOME.lands) {
-      landing = values[game.outcomeState[o]]
+      landing = get(values, get(game.outcomeState, o))
       continue
     }
-    rest += game.outcomeChance[o] * values[game.outcomeState[o]]
-    mass += game.outcomeChance[o]
+    rest += get(game.outcomeChance, o) * get(values, get(game.outcomeState, o))
+    mass += get(game.outcomeChance, o)
   }
   if (mass === 0) return 0
   return (landing ?? whereItWouldLand(game, values, a)) - rest / mass
 }
 
 function whereItWouldLand({ meaning }: Game, values: Float64Array, a: number): number {
-  const { to } = meaning.index.moves[meaning.actionMove[a]]
+  const { to } = get(meaning.index.moves, get(meaning.actionMove, a))
   if (to === FINISH) return 1
-  return to < 0 || meaning.ownState[to] === NONE ? -1 : values[meaning.ownState[to]]
+  return to < 0 || meaning.ownState[to] === NONE ? -1 : get(values, get(meaning.ownState, to))
 }
 
 /** The loose ends, those first that cost most as often as they are met. */
@@ -83,12 +84,12 @@ export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: 
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   const fall = ({ position, reaction }: LooseEnd) => {
-    const from = values[ownState[index.positionOf.get(position)!]]
+    const from = get(values, get(ownState, index.positionOf.get(position)!))
     const { endsIn } = index.reactions.find(({ record }) => record.id === reaction)!
-    return from - (endsIn < 0 ? -1 : values[ownState[endsIn]])
+    return from - (endsIn < 0 ? -1 : get(values, get(ownState, endsIn)))
   }
   return ends
-    .map((end, i) => ({ end, visits: visits[i] }))
+    .map((end, i) => ({ end, visits: get(visits, i) }))
     .sort((a, b) => b.visits * fall(b.end) - a.visits * fall(a.end) || fall(b.end) - fall(a.end))
 }
 
@@ -96,10 +97,10 @@ export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: 
 export function mostVisited({ game }: Solution, occupancy: Occupancy): PositionId[] {
   const visits = new Map<number, number>()
   for (let state = TERMINALS; state < game.stateCount; state++) {
-    const g = game.stateGroup[state]
+    const g = get(game.stateGroup, state)
     if (game.groupIsReaction[g] || occupancy.states[state] === 0) continue
-    const place = game.meaning.groupPlace[g]
-    visits.set(place, (visits.get(place) ?? 0) + occupancy.states[state])
+    const place = get(game.meaning.groupPlace, g)
+    visits.set(place, (visits.get(place) ?? 0) + get(occupancy.states, state))
   }
   return [...visits].sort((a, b) => b[1] - a[1]).map(([place]) => positionId(game, place))
 }
@@ -110,19 +111,19 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
   const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
   const promises = new Map<string, number>()
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {
-      const answer = actionAnswer[a]
+    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+      const answer = get(actionAnswer, a)
       const by = own.has(answer)
         ? `answer ${answer}`
         : actionMove[a] === NONE
           ? game.groupIsReaction[g]
             ? ''
-            : positionId(game, groupPlace[g])
-          : moveId(game, actionMove[a])
-      for (let o = game.reactionsFrom[a]; o < game.outcomes[a + 1]; o++) {
-        const key = `${by} ${index.reactions[outcomeReaction[o]].record.id}`
-        const below = choiceBeside(game, values, g, a, o) - values[game.outcomeState[o]]
-        promises.set(key, (promises.get(key) ?? 0) + occupancy.outcomes[o] * below)
+            : positionId(game, get(groupPlace, g))
+          : moveId(game, get(actionMove, a))
+      for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
+        const key = `${by} ${get(index.reactions, get(outcomeReaction, o)).record.id}`
+        const below = choiceBeside(game, values, g, a, o) - get(values, get(game.outcomeState, o))
+        promises.set(key, (promises.get(key) ?? 0) + get(occupancy.outcomes, o) * below)
       }
     }
   }
@@ -133,11 +134,11 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
 function choiceBeside(game: Game, values: Float64Array, g: number, a: number, but: number): number {
   let total = 0
   let mass = 0
-  for (let o = game.outcomes[a]; o < game.outcomes[a + 1]; o++) {
+  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
     const kind = game.meaning.outcomeKind[o]
     if (o === but || (kind !== OUTCOME.stalls && kind !== OUTCOME.reaction)) continue
-    total += game.outcomeChance[o] * values[game.outcomeState[o]]
-    mass += game.outcomeChance[o]
+    total += get(game.outcomeChance, o) * get(values, get(game.outcomeState, o))
+    mass += get(game.outcomeChance, o)
   }
-  return mass > 0 ? total / mass : values[game.groupStates[g]]
+  return mass > 0 ? total / mass : get(values, get(game.groupStates, g))
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
 import type { PositionId } from '../chart/ids'
@@ -87,8 +88,8 @@ function compared(now: Figures, then: Figures): IfResult {
     .map((position) => ({
       position,
       was: now.positions[position]?.best ?? null,
-      now: then.positions[position].best,
-      visits: Math.max(now.positions[position]?.visits ?? 0, then.positions[position].visits),
+      now: get(then.positions, position).best,
+      visits: Math.max(now.positions[position]?.visits ?? 0, get(then.positions, position).visits),
     }))
     .filter(({ was, now: best, visits }) => was !== best && visits >= SELDOM)
     .sort((a, b) => b.visits - a.visits)

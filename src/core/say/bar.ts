@@ -1,3 +1,4 @@
+import { get } from '../get'
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 import { limbsWords } from '../holds/limbWords'
@@ -19,14 +20,14 @@ export const rowName = ({ by, limb }: Row, part?: Limb): string =>
 
 /** "over, top": everything that a limb is called as they lie; empty where there is no word for it. */
 export const rowWords = ({ by, parts }: Row, { frame, orientation }: Sides, vocabulary: Vocabulary): string =>
-  sideWords(frame, orientation, by, parts[0])
+  sideWords(frame, orientation, by, get(parts, 0))
     .map((word) => spoken(word, vocabulary))
     .join(', ')
 
 /** A part of someone in words: "their bottom wrist", "their neck". */
 export function partWords(by: Person, on: string, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const [, side, part] = /^(left|right)-(.+)$/.exec(on) ?? []
-  if (!side) return `${WHOSE[by]} ${on.replaceAll('-', ' ')}`
+  if (!side || !part) return `${WHOSE[by]} ${on.replaceAll('-', ' ')}`
   const limb = partHeld(on) ?? (`${side}-hand` as Limb)
   const [word] = sideWords(frame, orientation, by, limb)
   return `${WHOSE[by]} ${word ? spoken(word, vocabulary) : side} ${part.replaceAll('-', ' ')}`
@@ -43,11 +44,11 @@ export function barWords({ hold, role }: Bar, sides: Sides, vocabulary: Vocabula
 /** "our under hand", "both our feet": the limbs that hold, as they are called then. */
 function limbsInWords(hold: Hold, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const by = holder(hold)
-  const [limb] = hold.limbs
+  const limb = get(hold.limbs, 0)
   const row = rowOf(by, limb)
   // A hand and its elbow are one arm.
   if (hold.limbs.length > 1 && hold.limbs.every((other) => row.parts.includes(other))) {
-    const [side, part] = row.limb.split('-')
+    const [side = '', part = ''] = row.limb.split('-')
     return `${WHOSE[by]} ${spoken(sideWords(frame, orientation, by, limb)[0] ?? side, vocabulary)} ${part}`
   }
   if (hold.limbs.length > 1) return limbsWords(hold.limbs, WHOSE[by])

@@ -1,10 +1,11 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import type { MoveId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Explanation, Question, Term } from '../insight/explain'
 import type { Figures } from '../insight/figures'
-import { clockText } from '../../components/figureText'
+import { clockText } from './figureText'
 
 /** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */
 export interface Explained {
@@ -85,7 +86,7 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
 function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
   const move = lookUp(chart.moves, id)
   const reactionOf = (answer: number) => lookUp(chart.reactions, chart.answers[answer]?.reaction)?.name ?? ''
-  const { uses, usedAs } = figures.moves[id]
+  const { uses, usedAs } = get(figures.moves, id)
   const rows = usedAs.map(({ answer, uses: times }) => ({
     text: answer === null ? 'tried from its own position' : `in answer to: ${reactionOf(answer)}`,
     chance: 1,

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
@@ -146,7 +147,7 @@ class Saying {
 
   private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
     const where = ways.length
-      ? this.whereTo(ways[0])
+      ? this.whereTo(get(ways, 0))
       : position === 'caught'
         ? 'they finish us'
         : `we are ${inPlace(this.placeName(position))}`

@@ -1,3 +1,5 @@
+import { get } from '../get'
+
 /* How a coach's names become parts of sentences. What is not known to be a verb is said as a thing, in the coach's words. */
 
 /** Verbs that names of moves and of what they do begin with. */
@@ -18,8 +20,8 @@ const PARTS =
 const MANY = /^(both|hands|arms|elbows|knees|legs|feet|shoulders)\b/i
 
 export const lowerFirst = (text: string): string =>
-  /^[A-Z][a-z’' ]/.test(text) ? text[0].toLowerCase() + text.slice(1) : text
-export const upperFirst = (text: string): string => text && text[0].toUpperCase() + text.slice(1)
+  /^[A-Z][a-z’' ]/.test(text) ? get(text, 0).toLowerCase() + text.slice(1) : text
+export const upperFirst = (text: string): string => text && get(text, 0).toUpperCase() + text.slice(1)
 
 /** Words that are as often things as verbs: a verb only before one of those that follow verbs. */
 const ALSO_THINGS = new Set(
@@ -39,7 +41,7 @@ const isVerb = (word: string) => VERBS.has(word)
 /** A move as it is told to do: "Snap the head down" -> "snap the head down", "Kimura" -> "go for the kimura". */
 export function tellMove(name: string): string {
   const said = lowerFirst(name.trim())
-  const [first, next] = said.split(' ')
+  const [first = '', next] = said.split(' ')
   if (next && isVerb(wordOf(first)) && (!ALSO_THINGS.has(wordOf(first)) || AFTER_VERBS.has(next))) return said
   if (PARTS.test(said)) return `bring ${MANY.test(said) || /^(a|an|the|our) /.test(said) ? '' : 'the '}${said}`
   if (/^(a|an|the|our|your) /.test(said)) return `go for ${said}`
@@ -62,11 +64,11 @@ export function commitTo(name: string): string {
 /** What they do after an "if": "Sprawls on us" -> "they sprawl on us"; what is no verb stays as the coach says it. */
 export function whenThey(name: string): string {
   const words = name.trim().split(' ')
-  const base = baseOf(words[0])
+  const base = baseOf(get(words, 0))
   if (!base) return `they answer with “${lowerFirst(name.trim())}”`
   const rest = words
     .slice(1)
-    .map((word, i) => (/^and$|,$/.test(words[i]) ? (baseOf(word, words[i + 2]) ?? word) : word))
+    .map((word, i) => (/^and$|,$/.test(get(words, i)) ? (baseOf(word, words[i + 2]) ?? word) : word))
   return `they ${[base, ...rest].join(' ')}`
 }
 
@@ -102,16 +104,19 @@ export const listed = (parts: readonly string[], and = 'and'): string =>
 export function timesOfTen(share: number): string {
   const n = Math.round(share * 10)
   if (n <= 0) return share > 0 ? 'now and then' : 'never'
-  return [
-    'once in ten',
-    'twice in ten',
-    'three times of ten',
-    'four times of ten',
-    'half of the time',
-    'six times of ten',
-    'seven times of ten',
-    'eight times of ten',
-    'nine times of ten',
-    'nearly always',
-  ][n - 1]
+  return get(
+    [
+      'once in ten',
+      'twice in ten',
+      'three times of ten',
+      'four times of ten',
+      'half of the time',
+      'six times of ten',
+      'seven times of ten',
+      'eight times of ten',
+      'nine times of ten',
+      'nearly always',
+    ],
+    n - 1,
+  )
 }

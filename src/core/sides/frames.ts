@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Position } from '../chart/position'
 import type { Limb, Person } from '../chart/words'
 
@@ -34,7 +35,7 @@ export interface Frame {
 }
 
 /** The key of the fact that is the same of them. */
-export const theirKey = (key: string): string => `their${key[0].toUpperCase()}${key.slice(1)}`
+export const theirKey = (key: string): string => `their${get(key, 0).toUpperCase()}${key.slice(1)}`
 
 /** A fact of whoever controls, asked of us and of them: the same words with the people changed. */
 function eitherWay(fact: Fact, askOfThem: string): Fact[] {
@@ -195,7 +196,7 @@ export function limbInWords(
   limb: Limb,
   vocabulary: Partial<Record<string, string>> = {},
 ): string {
-  const [side, part] = limb.split('-')
+  const [side = '', part] = limb.split('-')
   const [word, ...more] = sideWords(frame, orientation, by, limb).map((one) => vocabulary[one] ?? one)
   if (!part) return side
   return word ? `${word} ${part}${more.length ? ` (${more.join(', ')})` : ''}` : `${side} ${part}`

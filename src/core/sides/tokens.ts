@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Limb, Person } from '../chart/words'
 import { sideWords, type Orientation } from './frames'
 import { spoken, wordsMeant, wordsOfFrame, type Vocabulary } from './vocabulary'
@@ -23,7 +24,7 @@ const SIDES = ['left', 'right'] as const
  */
 export function sayTokens(text: string, { frame, orientation }: Sides, vocabulary: Vocabulary = {}): string {
   return text.replace(TOKEN, (_, whose: string, word: string | undefined, part: string) => {
-    const wordsAt = (side: string) => sideWords(frame, orientation, BY[whose], `${side}-${PARTS[part]}` as Limb)
+    const wordsAt = (side: string) => sideWords(frame, orientation, get(BY, whose), `${side}-${PARTS[part]}` as Limb)
     if (word === 'left' || word === 'right') {
       const [first] = wordsAt(word)
       return first ? `${whose} ${spoken(first, vocabulary)} ${part} (${word})` : `${whose} ${word} ${part}`
@@ -41,7 +42,7 @@ export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary 
   const words = wordsOfFrame(frame)
   return ['our', 'their'].flatMap((whose) =>
     Object.entries(PARTS).flatMap(([said, part]) => {
-      const given = SIDES.flatMap((side) => sideWords(frame, orientation, BY[whose], `${side}-${part}` as Limb))
+      const given = SIDES.flatMap((side) => sideWords(frame, orientation, get(BY, whose), `${side}-${part}` as Limb))
       const own = words.filter((word) => given.includes(word)).map((word) => spoken(word, vocabulary))
       return [...(own.length ? own : SIDES)].map((word) => `{${whose} ${word} ${said}}`)
     }),

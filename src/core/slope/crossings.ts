@@ -1,3 +1,5 @@
+import { get } from '../get'
+
 /** A straight line between two places. */
 export interface Segment {
   ax: number
@@ -32,14 +34,16 @@ export function countCrossings(segments: readonly Segment[]): number {
   const [top, bottom] = [column((s) => Math.min(s.ay, s.by)), column((s) => Math.max(s.ay, s.by))]
   let crossings = 0
   for (let i = 0; i < n; i++) {
-    const [x, y, dx, dy] = [ax[i], ay[i], bx[i] - ax[i], by[i] - ay[i]]
-    const [l, r, low] = [left[i], right[i], bottom[i]]
-    for (let j = i + 1; j < n && top[j] <= low; j++) {
-      if (right[j] < l || r < left[j]) continue
-      const ours = (dx * (ay[j] - y) - dy * (ax[j] - x)) * (dx * (by[j] - y) - dy * (bx[j] - x))
+    const [x, y, dx, dy] = [get(ax, i), get(ay, i), get(bx, i) - get(ax, i), get(by, i) - get(ay, i)]
+    const [l, r, low] = [get(left, i), get(right, i), get(bottom, i)]
+    for (let j = i + 1; j < n && get(top, j) <= low; j++) {
+      if (get(right, j) < l || r < get(left, j)) continue
+      const ours = (dx * (get(ay, j) - y) - dy * (get(ax, j) - x)) * (dx * (get(by, j) - y) - dy * (get(bx, j) - x))
       if (ours >= 0) continue
-      const [ex, ey] = [bx[j] - ax[j], by[j] - ay[j]]
-      const theirs = (ex * (y - ay[j]) - ey * (x - ax[j])) * (ex * (by[i] - ay[j]) - ey * (bx[i] - ax[j]))
+      const [ex, ey] = [get(bx, j) - get(ax, j), get(by, j) - get(ay, j)]
+      const theirs =
+        (ex * (y - get(ay, j)) - ey * (x - get(ax, j))) *
+        (ex * (get(by, i) - get(ay, j)) - ey * (get(bx, i) - get(ax, j)))
       if (theirs < 0) crossings++
     }
   }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
@@ -93,6 +94,6 @@ function nextMove(chart: Chart, figures: Figures, place: string): string | null 
   const best = figures.positions[place as keyof typeof figures.positions]?.best
   if (best && best !== 'wait') return best
   const own = chart.moves.filter(({ from, id }) => from === place && (figures.moves[id]?.uses ?? 0) >= ON_PLAN)
-  own.sort((a, b) => figures.moves[b.id].uses - figures.moves[a.id].uses)
+  own.sort((a, b) => get(figures.moves, b.id).uses - get(figures.moves, a.id).uses)
   return own[0]?.id ?? null
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import type { SlopeEdge } from './graph'
 import type { LayoutTask, Place, SlopeLayout } from './places'
 import { spread } from './spread'
@@ -63,12 +64,15 @@ function findRoom(
   const aim = wish ?? layout.width / 2
   let best: Place | undefined
   for (const { row, ids } of rows) {
-    const taken = ids.map((id) => [places[id].x - widths.get(id)! / 2 - gap, places[id].x + widths.get(id)! / 2 + gap])
-    const starts = [0, ...taken.map(([, right]) => right)]
-    const ends = [...taken.map(([left]) => left), Math.max(layout.width, aim + half)]
+    const taken = ids.map((id) => {
+      const reach = (widths.get(id) ?? 0) / 2 + gap
+      return { left: get(places, id).x - reach, right: get(places, id).x + reach }
+    })
+    const starts = [0, ...taken.map(({ right }) => right)]
+    const ends = [...taken.map(({ left }) => left), Math.max(layout.width, aim + half)]
     starts.forEach((start, i) => {
-      if (ends[i] - start < width) return
-      const x = Math.min(Math.max(aim, start + half), ends[i] - half)
+      if (get(ends, i) - start < width) return
+      const x = Math.min(Math.max(aim, start + half), get(ends, i) - half)
       if (!best || Math.abs(x - aim) < Math.abs(best.x - aim)) best = { band: key, row, x }
     })
   }
@@ -82,7 +86,7 @@ function rowsOf(places: Record<string, Place>): Row[] {
     if (!rows.has(key)) rows.set(key, { band, row, ids: [] })
     rows.get(key)!.ids.push(id)
   }
-  for (const { ids } of rows.values()) ids.sort((a, b) => places[a].x - places[b].x)
+  for (const { ids } of rows.values()) ids.sort((a, b) => get(places, a).x - get(places, b).x)
   return [...rows.values()]
 }
 
@@ -93,16 +97,16 @@ function giveWay(
   widths: ReadonlyMap<string, number>,
   width: number,
 ): void {
-  const wanted = ids.map((id) => ({ wish: places[id].x, width: widths.get(id)!, still: Boolean(byHand?.[id]) }))
+  const wanted = ids.map((id) => ({ wish: get(places, id).x, width: widths.get(id)!, still: Boolean(byHand?.[id]) }))
   const right = wanted.reduce((most, place) => Math.max(most, place.wish + place.width / 2), width)
   const centres = spread(wanted, LEAST_GAP, right)
-  ids.forEach((id, i) => (places[id] = { ...places[id], x: Math.round(centres[i] * 10) / 10 }))
+  ids.forEach((id, i) => (places[id] = { ...get(places, id), x: Math.round(get(centres, i) * 10) / 10 }))
 }
 
 /** Rows without places close up, so that a band is no taller than it needs to be. */
 function closeRows(rows: Row[], places: Record<string, Place>): void {
   for (const { band, row, ids } of rows) {
     const above = rows.filter((other) => other.band === band && other.row < row).length
-    for (const id of ids) places[id] = { ...places[id], row: above }
+    for (const id of ids) places[id] = { ...get(places, id), row: above }
   }
 }

@@ -1,3 +1,4 @@
+import { get } from '../get'
 import { LEDGE_HEIGHT, MARGIN, PORCH, type Ledge, type RowBox } from './ledges'
 import { spread } from './spread'
 
@@ -46,13 +47,13 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
       passagesOf.get(passage.row)!.push(passage)
     })
   }
-  for (const [row, passages] of passagesOf) passGaps(rows[row], passages, width)
+  for (const [row, passages] of passagesOf) passGaps(get(rows, row), passages, width)
   return new Map(
     planned.map(({ way, passages, start, end, upOut, upIn }) => {
       const from = 'point' in way.from ? way.from.point : ports.out.get(way.key)!
       const through = passages.flatMap(({ row, x }): Point[] => {
-        const top = rows[row].y - 2
-        const bottom = rows[row].y + rows[row].height + 2
+        const top = get(rows, row).y - 2
+        const bottom = get(rows, row).y + get(rows, row).height + 2
         return end < start
           ? [
               [x, bottom],
@@ -154,7 +155,7 @@ function passGaps(row: RowBox, passages: Passage[], width: number): void {
       0,
       right - left - 4,
     )
-    own.forEach((passage, i) => (passage.x = left + 2 + lanes[i]))
+    own.forEach((passage, i) => (passage.x = left + 2 + get(lanes, i)))
   }
 }
 
@@ -162,13 +163,13 @@ const fine = (n: number) => String(Math.round(n * 10) / 10)
 
 /** The part of a way on which something may hang: the first that bends, from one point to the next. */
 export function bentPart(points: readonly Point[]): [Point, Point] {
-  const i = points.length > 2 && points[0][0] === points[1][0] ? 1 : 0
-  return [points[i], points[i + 1]]
+  const i = points.length > 2 && get(points, 0)[0] === get(points, 1)[0] ? 1 : 0
+  return [get(points, i), get(points, i + 1)]
 }
 
 /** The points as a smooth path that runs upright through each; a way back to the same row hangs below it. */
 export function pathOf(points: readonly Point[]): string {
-  const [[x0, y0], ...rest] = points
+  const [[x0, y0], ...rest] = [get(points, 0), ...points.slice(1)] as const
   let path = `M${fine(x0)} ${fine(y0)}`
   let [px, py] = [x0, y0]
   for (const [x, y] of rest) {

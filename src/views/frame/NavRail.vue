@@ -2,7 +2,7 @@
 import { useDark, useNow, useToggle } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { savedText } from '../../components/figureText'
+import { savedText } from '../../core/say/figureText'
 import { useCharts } from '../../stores/charts'
 
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()

@@ -2,7 +2,7 @@
 import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { clockText, readClock, signed } from '../../components/figureText'
+import { clockText, readClock, signed } from '../../core/say/figureText'
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'

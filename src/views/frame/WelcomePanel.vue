@@ -9,9 +9,11 @@ const charts = useCharts()
 const router = useRouter()
 const file = ref<HTMLInputElement>()
 
+/** Who has gone elsewhere in the meantime stays there. */
 async function begin() {
+  const { fullPath } = router.currentRoute.value
   await charts.create('New plan')
-  await router.push('/worksheet')
+  if (router.currentRoute.value.fullPath === fullPath) await router.push('/worksheet')
 }
 
 function chosen(event: Event) {

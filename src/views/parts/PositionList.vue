@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { get } from '../../core/get'
 import Fuse from 'fuse.js'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { hundred } from '../../components/figureText'
+import { hundred } from '../../core/say/figureText'
 import { bandsOf, type Band } from '../../core/chart/bands'
 import { addPosition, swapPositions } from '../../core/chart/edits/records'
 import { alsoSaid } from '../../core/sides/vocabulary'
@@ -53,7 +54,7 @@ async function onArrow(event: KeyboardEvent, band: Band, i: number) {
   const other = band.positions[event.key === 'ArrowUp' ? i - 1 : i + 1]
   if (!event.altKey || !other) return
   event.preventDefault()
-  const { id, name } = band.positions[i]
+  const { id, name } = get(band.positions, i)
   charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()

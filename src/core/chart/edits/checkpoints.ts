@@ -1,3 +1,4 @@
+import { get } from '../../get'
 import type { Chart } from '../chart'
 import type { HoldId, MoveId } from '../ids'
 import { idFromName } from '../../document/ids'
@@ -29,23 +30,23 @@ export function setCheckpoint(
   value: string,
 ): void {
   const { list, index } = at(chart, move, id)
-  if (value.trim() || field === 'text') list[index][field] = value.trim()
-  else delete list[index][field]
+  if (value.trim() || field === 'text') get(list, index)[field] = value.trim()
+  else delete get(list, index)[field]
 }
 
 /** Sets the release gate in holds; without both there is none. */
 export function setGate(chart: Chart, move: MoveId, id: string, hold: string, next: string): void {
   const { list, index } = at(chart, move, id)
-  if (hold && next) list[index].gate = { hold: hold as HoldId, next: next as HoldId }
-  else delete list[index].gate
+  if (hold && next) get(list, index).gate = { hold: hold as HoldId, next: next as HoldId }
+  else delete get(list, index).gate
 }
 
 /** Sets a part of its usual mistake; a mistake with nothing in it goes. */
 export function setFault(chart: Chart, move: MoveId, id: string, field: keyof Fault, value: string): void {
   const { list, index } = at(chart, move, id)
-  const fault = { ...{ mistake: '', result: '', fix: '' }, ...list[index].fault, [field]: value.trim() }
-  if (fault.mistake || fault.result || fault.fix) list[index].fault = fault
-  else delete list[index].fault
+  const fault = { ...{ mistake: '', result: '', fix: '' }, ...get(list, index).fault, [field]: value.trim() }
+  if (fault.mistake || fault.result || fault.fix) get(list, index).fault = fault
+  else delete get(list, index).fault
 }
 
 export function removeCheckpoint(chart: Chart, move: MoveId, id: string): void {

@@ -27,8 +27,7 @@ export const idsIn = (records: readonly { id: string }[]): Set<string> => new Se
 /** Takes the record from where it is to where `before` is, or to the end. Both are of the same list. */
 export function moveBefore<R>(list: R[], from: number, before: number): void {
   if (from < 0 || from === before) return
-  const [record] = list.splice(from, 1)
-  list.splice(before > from ? before - 1 : before, 0, record)
+  list.splice(before > from ? before - 1 : before, 0, ...list.splice(from, 1))
 }
 
 /** An answer has no id: it is known by what it answers with what. `nth`: which one of several that say the same, from 0. */

@@ -1,3 +1,4 @@
+import { get } from '../../get'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import { idFromName } from '../../document/ids'
@@ -168,5 +169,8 @@ export function orderReactions(chart: Chart, move: MoveId, order: ReactionId[]):
   const before = record.tries.reactions ?? {}
   const known = order.filter((id) => before[id] !== undefined)
   const others = Object.keys(before).filter((id) => !order.includes(id as ReactionId))
-  record.tries = { ...record.tries, reactions: Object.fromEntries([...known, ...others].map((id) => [id, before[id]])) }
+  record.tries = {
+    ...record.tries,
+    reactions: Object.fromEntries([...known, ...others].map((id) => [id, get(before, id)])),
+  }
 }

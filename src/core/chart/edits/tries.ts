@@ -1,3 +1,4 @@
+import { get } from '../../get'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
@@ -46,12 +47,12 @@ export function partsOf(tries: Tries): Part[] {
 /** Sets the tries; an answer gets its own. */
 export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
   if (owner.of === 'move') moveIn(chart, owner.move).tries = tries
-  else chart.answers[answerPlace(chart, owner.answer)].tries = tries
+  else get(chart.answers, answerPlace(chart, owner.answer)).tries = tries
 }
 
 /** An answer without tries of its own goes as its move goes. */
 export function borrowTries(chart: Chart, answer: AnswerRef): void {
-  delete chart.answers[answerPlace(chart, answer)].tries
+  delete get(chart.answers, answerPlace(chart, answer)).tries
 }
 
 /** What they do in reply to nothing: sets how often, in seconds, or takes it away. */

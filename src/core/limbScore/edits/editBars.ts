@@ -1,3 +1,4 @@
+import { get } from '../../get'
 import { Refusal } from '../../problem'
 import type { Chart } from '../../chart/chart'
 import { holdIn, putOn, takeOff } from '../../chart/edits/holds'
@@ -45,9 +46,9 @@ const fits = ({ from, to }: Stretch, beats: number) => from >= 0 && from <= to &
 
 /** Where it was on already, the step at which it begins now puts it on and no other; the step after its end lets go. */
 function mendEnds(chart: Chart, beats: readonly Beat[], hold: Hold, before: Stretch | null, want: Stretch): void {
-  if (before && covers(before, want.from) && want.from > before.from) comesOn(chart, beats[want.from], hold)
-  if (before && want.from < before.from && covers(want, before.from)) staysOn(chart, beats[before.from], hold)
-  if (want.to + 1 < beats.length && !covers(before, want.to + 1)) comesOff(chart, beats[want.to + 1], hold, true)
+  if (before && covers(before, want.from) && want.from > before.from) comesOn(chart, get(beats, want.from), hold)
+  if (before && want.from < before.from && covers(want, before.from)) staysOn(chart, get(beats, before.from), hold)
+  if (want.to + 1 < beats.length && !covers(before, want.to + 1)) comesOff(chart, get(beats, want.to + 1), hold, true)
 }
 
 const without = (ids: HoldId[] | undefined, id: HoldId) => ids?.filter((other) => other !== id)

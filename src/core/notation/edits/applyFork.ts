@@ -1,3 +1,4 @@
+import { get } from '../../get'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../../chart/ids'
@@ -84,7 +85,7 @@ class Speaker {
     }
     this.chart.moves.push(move)
     this.created.push({ kind: 'move', name: move.name })
-    return this.chart.moves[this.chart.moves.length - 1]
+    return get(this.chart.moves, this.chart.moves.length - 1)
   }
 
   /** The id of a place: charted, a word, or a new position. */
@@ -137,7 +138,7 @@ class Speaker {
     const id = idFromName(name.text, idsOf(this.chart.reactions)) as ReactionId
     this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: (endsIn ?? move.from) as PositionId })
     this.created.push({ kind: 'reaction', name: asTitle(name.text) })
-    return this.chart.reactions[this.chart.reactions.length - 1]
+    return get(this.chart.reactions, this.chart.reactions.length - 1)
   }
 
   /** True when something else than this move meets the reaction too, so that it may not change for both. */
@@ -194,7 +195,7 @@ const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id 
 /** New records begin with a capital, however they were typed; they are found by either. */
 function asTitle(name: string): string {
   const clean = name.trim().replace(/\s+/g, ' ')
-  return clean[0].toUpperCase() + clean.slice(1)
+  return get(clean, 0).toUpperCase() + clean.slice(1)
 }
 
 function add(counts: Record<string, number>, id: string, n: number): void {

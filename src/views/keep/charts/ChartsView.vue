@@ -2,7 +2,7 @@
 import { useNow } from '@vueuse/core'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { counted, savedText } from '../../../components/figureText'
+import { counted, savedText } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'

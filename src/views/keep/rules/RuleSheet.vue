@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { clockText, counted, readClock } from '../../../components/figureText'
+import { clockText, counted, readClock } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
 import { useCharts } from '../../../stores/charts'

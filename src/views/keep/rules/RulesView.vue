@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { changeText, counted, hundred } from '../../../components/figureText'
+import { changeText, counted, hundred } from '../../../core/say/figureText'
 import { BUILT_IN_RULES } from '../../../core/chart/rules/builtInRules'
 import { copyRuleSet } from '../../../core/chart/edits/ruleSets'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
@@ -18,7 +18,7 @@ const NONE = ''
 
 const own = computed(() => charts.chart?.settings?.ruleSets ?? [])
 const sets = computed(() => [...own.value, ...BUILT_IN_RULES])
-const chosen = ref(store.scenario?.rules ?? BUILT_IN_RULES[0].id)
+const chosen = ref(store.scenario?.rules ?? BUILT_IN_RULES[0]?.id ?? NONE)
 const set = computed((): RuleSet | undefined => sets.value.find(({ id }) => id === chosen.value) ?? sets.value[0])
 const isOwn = computed(() => own.value.some(({ id }) => id === set.value?.id))
 

@@ -1,7 +1,7 @@
 import type { Chart } from '../../../core/chart/chart'
 import type { Move } from '../../../core/chart/move'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
-import { clockText } from '../../../components/figureText'
+import { clockText } from '../../../core/say/figureText'
 
 /** Moves of a chart that a set takes out. */
 export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move[] =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import type { Shelf, ShelfMove } from '../../../core/shelf/shelf'
 import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'

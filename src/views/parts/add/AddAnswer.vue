@@ -2,7 +2,7 @@
 import Fuse from 'fuse.js'
 import { computed } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { addAnswer, addNewAnswer, NEW_ANSWER } from '../../../core/chart/edits/answers'
 import type { MoveId } from '../../../core/chart/ids'
 import type { Reaction } from '../../../core/chart/reaction'

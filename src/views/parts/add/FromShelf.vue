@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { produce } from 'immer'
 import { computed, ref } from 'vue'
-import { changeText, counted, hundred } from '../../../components/figureText'
+import { changeText, counted, hundred } from '../../../core/say/figureText'
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { ReactionId } from '../../../core/chart/ids'

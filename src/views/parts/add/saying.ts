@@ -1,7 +1,8 @@
+import { get } from '../../../core/get'
 import { ref } from 'vue'
 import type { LineError } from '../../../core/notation/edits/sayLines'
 import { sayLines } from '../../../core/notation/edits/sayLines'
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -16,16 +17,16 @@ export function useSaying() {
   function say(text: string): boolean {
     const { id } = position.value!
     const trial = sayLines(structuredClone(chart.value), id, text)
-    error.value = trial.ok ? null : trial.errors[0]
+    error.value = trial.ok ? null : get(trial.errors, 0)
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
-    const name = lookUp(chart.value.moves, moves[0])?.name ?? created[0]?.name ?? 'a move'
+    const name = lookUp(chart.value.moves, get(moves, 0))?.name ?? created[0]?.name ?? 'a move'
     charts.edit(
       moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`,
       (draft) => void sayLines(draft, id, text),
     )
     if (created.length) charts.tell(`New: ${[...new Set(created.map((one) => one.name))].join(', ')}.`)
-    select(moves[0])
+    select(get(moves, 0))
     return true
   }
 

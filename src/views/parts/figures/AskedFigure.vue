@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { changeText, costText, finer, hundred, share, signed } from '../../../components/figureText'
+import { changeText, costText, finer, hundred, share, signed } from '../../../core/say/figureText'
 import NetMark from '../../../components/NetMark.vue'
 import { NOTEWORTHY } from '../../../core/insight/nets'
 import { useAsking } from './ask'

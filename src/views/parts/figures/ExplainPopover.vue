@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onClickOutside, onKeyStroke } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { finer } from '../../../components/figureText'
+import { finer } from '../../../core/say/figureText'
 import { useFigures } from '../../../stores/figures'
 import { useAsking } from './ask'
 import { conditions } from '../../../core/say/explanation'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { counted, hundred } from '../../../components/figureText'
+import { counted, hundred } from '../../../core/say/figureText'
 import { sayRange } from '../../../core/say/range'
 import { useRange } from '../../../stores/range'
 

@@ -9,7 +9,7 @@ import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useCharts } from '../../../stores/charts'
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import { useRouter } from 'vue-router'
 import { useWorksheet } from './sheet'
 

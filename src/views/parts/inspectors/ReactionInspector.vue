@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { costText, counted, share } from '../../../components/figureText'
+import { costText, counted, share } from '../../../core/say/figureText'
 import NotesField from '../../../components/NotesField.vue'
 import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'

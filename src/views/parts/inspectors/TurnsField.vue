@@ -4,6 +4,7 @@ import { setField } from '../../../core/chart/edits/fields'
 import { setTurn } from '../../../core/chart/edits/records'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Move } from '../../../core/chart/move'
+import { upperFirst } from '../../../core/say/speech'
 import { frameOf } from '../../../core/sides/frames'
 import { sidesDisagree, turnConcerns, TURN_IDS, TURNS, turnsOf, type Turn } from '../../../core/sides/turns'
 import { useCharts } from '../../../stores/charts'
@@ -46,8 +47,8 @@ function setAcross(isAcross: boolean) {
       goes across to the other side
     </label>
     <p v-for="one in wrong" :key="one.ask" class="wrong small">
-      {{ one.ask[0].toUpperCase() + one.ask.slice(1) }}: {{ one.brings }} after this move, {{ one.landing }} where it
-      lands. Say what it does, or change the landing.
+      {{ upperFirst(one.ask) }}: {{ one.brings }} after this move, {{ one.landing }} where it lands. Say what it does,
+      or change the landing.
     </p>
   </div>
 </template>

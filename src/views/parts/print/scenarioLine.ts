@@ -1,4 +1,4 @@
-import { clockText } from '../../../components/figureText'
+import { clockText } from '../../../core/say/figureText'
 import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { changeText } from '../../../components/figureText'
+import { changeText } from '../../../core/say/figureText'
 import { chooseWay, keepAllWays } from '../../../core/chart/edits/ways'
 import type { Worths } from '../../../core/insight/figures'
 import { wayOf } from '../../../core/shelf/decisions'

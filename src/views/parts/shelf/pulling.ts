@@ -3,7 +3,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { inChart, type Found } from '../../../core/shelf/search'
 import { pullIn, type Wanted } from '../../../core/shelf/edits/pull'
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 
@@ -30,7 +30,7 @@ export function useShelfPlace() {
 
 export const keyOf = ({ kind, id }: Found): string => `${kind} ${id}`
 export function foundOf(key: string): Found | null {
-  const [kind, id] = key.split(' ')
+  const [kind, id = ''] = key.split(' ')
   return kind === 'position' || kind === 'move' || kind === 'reaction' ? { kind, id } : null
 }
 

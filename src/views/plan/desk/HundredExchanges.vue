@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hundred, share } from '../../../components/figureText'
+import { hundred, share } from '../../../core/say/figureText'
 import { headline } from '../../../core/say/headline'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'

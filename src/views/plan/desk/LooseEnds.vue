@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { counted, share } from '../../../components/figureText'
+import { counted, share } from '../../../core/say/figureText'
 import LooseRing from '../../../components/LooseRing.vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'

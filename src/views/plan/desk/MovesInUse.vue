@@ -13,8 +13,10 @@ const showsAll = ref(false)
 const moves = computed(() => {
   const nameOf = new Map<string, string>(charts.chart!.positions.map(({ id, name }) => [id, name]))
   return charts
-    .chart!.moves.map((move) => ({ move, from: nameOf.get(move.from), figure: store.figures!.moves[move.id] }))
-    .filter(({ figure }) => figure && figure.uses > 0.0005)
+    .chart!.moves.flatMap((move) => {
+      const figure = store.figures?.moves[move.id]
+      return figure && figure.uses > 0.0005 ? [{ move, from: nameOf.get(move.from), figure }] : []
+    })
     .sort((a, b) => b.figure.uses - a.figure.uses)
 })
 const shown = computed(() => (showsAll.value ? moves.value : moves.value.slice(0, FEW)))

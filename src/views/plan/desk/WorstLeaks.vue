@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { share } from '../../../components/figureText'
+import { share } from '../../../core/say/figureText'
 import { worstLeaks } from '../../../core/say/headline'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'

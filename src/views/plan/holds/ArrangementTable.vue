@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { cautionLines } from '../../../core/chart/hazard'
 import { arrangementsOf, compareArrangements, switchingPlan } from '../../../core/holds/compareArrangements'
 import { useFigures } from '../../../stores/figures'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { freeLimbs } from '../../../core/holds/oneMore'
 import { whoControls } from '../../../core/sides/frames'
 import { limbsWords } from '../../../core/holds/limbWords'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { changeText } from '../../../components/figureText'
+import { changeText } from '../../../core/say/figureText'
 import { putOnKnown } from '../../../core/chart/edits/holds'
 import { lookUp } from '../../../core/chart/lookUp'
 import { smallestShuttingSet } from '../../../core/holds/oneMore'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { changeText, finer } from '../../../components/figureText'
+import { changeText, finer } from '../../../core/say/figureText'
 import { nowOrLater } from '../../../core/limbScore/nowOrLater'
 import { leftWords } from '../../../core/holds/limbWords'
 import { useTrials } from '../../../stores/trials'

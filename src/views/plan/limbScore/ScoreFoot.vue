@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { get } from '../../../core/get'
 import { computed } from 'vue'
-import { clockText, finer, hundred } from '../../../components/figureText'
+import { clockText, finer, hundred } from '../../../core/say/figureText'
 import { costsOf } from '../../../core/limbScore/costs'
 import { armsFree, controlsOf, holdsOf } from '../../../core/limbScore/limbs'
 import { HoldTable } from '../../../core/holds/holdTable'
@@ -14,7 +15,7 @@ const beats = computed(() => {
   const costs = costsOf(chart.value, played.value.beats)
   return played.value.beats.map((one, i) => ({
     ...{ arms: armsFree(holdsOf(chart.value, one.holds)), controls: controlsOf(table.value, one.holds) },
-    ...{ seconds: one.seconds, costs: costs[i], worth: worths.value?.[i], isOver: one.place.kind === 'finish' },
+    ...{ seconds: one.seconds, costs: get(costs, i), worth: worths.value?.[i], isOver: one.place.kind === 'finish' },
   }))
 })
 const asked = computed(() => beats.value[0]?.controls.map(({ ask }) => ask) ?? [])
@@ -33,8 +34,8 @@ const costText = (cost: { capability: string; before: number; after: number }) =
     </div>
     <div v-for="(ask, row) in asked" :key="ask" class="columns" role="group" :aria-label="`Their ${ask}`">
       <b>Their {{ ask }}</b>
-      <span v-for="({ controls }, i) in beats" :key="i" :class="[controls[row].control, { chosen: i === beat }]">
-        {{ controls[row].control }}
+      <span v-for="({ controls }, i) in beats" :key="i" :class="[get(controls, row).control, { chosen: i === beat }]">
+        {{ get(controls, row).control }}
       </span>
     </div>
     <div class="columns costs" role="group" aria-label="What each step gives back to them">

@@ -14,7 +14,8 @@ const heads = computed(() =>
   played.value.beats.map((one, i) => {
     const before = played.value.beats[i - 1]
     const turned =
-      before?.frame === one.frame &&
+      before !== undefined &&
+      before.frame === one.frame &&
       Object.keys(one.orientation).some(
         (key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key],
       )

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import InlineText from '../../../components/InlineText.vue'
-import { finer } from '../../../components/figureText'
+import { finer } from '../../../core/say/figureText'
 import { setField } from '../../../core/chart/edits/fields'
 import { addRun, removeRun } from '../../../core/chart/edits/runs'
 import type { PositionId } from '../../../core/chart/ids'

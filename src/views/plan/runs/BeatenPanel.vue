@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { costText } from '../../../components/figureText'
+import { costText } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Blow } from '../../../core/questions/beat'
 import { placeOfGain } from '../../../core/say/gain'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
 import type { PositionId } from '../../../core/chart/ids'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finer, hundred, share } from '../../../components/figureText'
+import { finer, hundred, share } from '../../../core/say/figureText'
 import ProbeFields from '../../../components/ProbeFields.vue'
 import { setProbe } from '../../../core/chart/edits/probe'
 import { PROBE, type Probe } from '../../../core/chart/probe'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { changeText } from '../../../components/figureText'
+import { changeText } from '../../../core/say/figureText'
 import { sayDependence } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'

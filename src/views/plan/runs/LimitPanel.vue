@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { share } from '../../../components/figureText'
+import { share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { setEndBehind } from '../../../core/chart/edits/group'
 import { useCharts } from '../../../stores/charts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { counted, hundred } from '../../../components/figureText'
+import { counted, hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { shiftRun } from '../../../core/chart/edits/runs'
@@ -54,14 +54,13 @@ const points = (i: number) => {
 const finerPoints = (n: number) => String(Math.round(n * 10) / 10)
 const letGo = (i: number) => {
   const found = beside.value?.[i]
-  return found ? sayLetGo(found.letGo, (step) => compared.value[i].steps[step - 1] ?? '', hundred) : ''
+  return found ? sayLetGo(found.letGo, (step) => compared.value[i]?.steps[step - 1] ?? '', hundred) : ''
 }
 const startWorth = (i: number) => worths.value[i]?.[0] ?? null
-const differences = computed(() =>
-  compared.value.length === 2
-    ? sayDifferences(compared.value[0], compared.value[1], [startWorth(0), startWorth(1)], hundred)
-    : [],
-)
+const differences = computed(() => {
+  const [one, other, more] = compared.value
+  return one && other && !more ? sayDifferences(one, other, [startWorth(0), startWorth(1)], hundred) : []
+})
 
 function toggle(id: string) {
   const now = shown.value.map((run) => run.id)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { sayCloseAt, sayRange } from '../../../core/say/range'
 import { useCharts } from '../../../stores/charts'
 import { useRange } from '../../../stores/range'

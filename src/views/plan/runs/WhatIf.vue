@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import { clockText, counted, finer, hundred, readClock, share } from '../../../components/figureText'
+import { clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'

@@ -16,8 +16,10 @@ const byHand = computed(() => Object.keys(chart.value.settings?.slope?.places ??
 function shift(key: string, name: string, by: -1 | 1) {
   const keys = [...movable.value]
   const i = keys.indexOf(key)
-  if (!keys[i + by]) return
-  ;[keys[i], keys[i + by]] = [keys[i + by], keys[i]]
+  const other = keys[i + by]
+  if (!other) return
+  keys.splice(i + by, 1, key)
+  keys.splice(i, 1, other)
   charts.edit(`Move the band ${name}`, (draft) => orderBands(draft, keys))
 }
 </script>

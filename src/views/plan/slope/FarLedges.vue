@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hundred } from '../../../components/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { BAR, LEDGE_HEIGHT, type Ledge } from '../../../core/slope/ledges'
 import { useSlope } from './slope'
 

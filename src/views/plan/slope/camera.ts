@@ -145,7 +145,9 @@ export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Ev
     if (level.value !== 'near' && x !== undefined) centre(x, picture.height / 2, READING)
   }
 
-  useResizeObserver(root, ([{ contentRect }]) => {
+  useResizeObserver(root, ([entry]) => {
+    if (!entry) return
+    const { contentRect } = entry
     size.value = { width: contentRect.width, height: contentRect.height }
     if (!isMoved) fit()
   })

@@ -1,6 +1,6 @@
 import { computed, inject, provide, ref, shallowRef, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { hundred, signed } from '../../../components/figureText'
+import { hundred, signed } from '../../../core/say/figureText'
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import { escapesOf, type Escape } from '../../../core/slope/escapes'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { counted } from '../../../components/figureText'
+import { counted } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { rename } from '../../../core/chart/edits/records'
 import { useCharts } from '../../../stores/charts'

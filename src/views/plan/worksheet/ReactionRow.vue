@@ -79,8 +79,10 @@ async function shift(by: 1 | -1) {
   const { move, reactionId } = props
   const order = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
   const at = order.indexOf(reactionId)
-  if (!move || !order[at + by]) return
-  ;[order[at], order[at + by]] = [order[at + by], order[at]]
+  const other = order[at + by]
+  if (!move || !other) return
+  order.splice(at + by, 1, reactionId)
+  order.splice(at, 1, other)
   charts.edit(`Move ${reaction.value!.name}`, (draft) => orderReactions(draft, move.id, order))
   await nextTick()
   row.value?.focus()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { get } from '../../../core/get'
 import { produce } from 'immer'
 import { computed, onMounted, ref, watch } from 'vue'
-import { changeText, counted } from '../../../components/figureText'
+import { changeText, counted } from '../../../core/say/figureText'
 import { chooseWay } from '../../../core/chart/edits/ways'
 import { lookUp } from '../../../core/chart/lookUp'
 import { rulesHere, variantsHere, wayOf } from '../../../core/shelf/decisions'
@@ -29,7 +30,7 @@ const variants = computed(() =>
 const now = computed(() => {
   const { figures: found } = figures
   return found && position.value
-    ? { start: found.value, position: found.positions[position.value.id].value }
+    ? { start: found.value, position: get(found.positions, position.value.id).value }
     : undefined
 })
 const nameOf = (id: string) => lookUp(chart.value.moves, id)?.name ?? id
