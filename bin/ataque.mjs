@@ -10,4 +10,4 @@ if (!isBuilt) {
   register({ tsconfig: fileURLToPath(new URL('../tsconfig.base.json', import.meta.url)) })
 }
 const { main } = await import(isBuilt ? built.href : new URL('../src/cli/ataque.ts', import.meta.url).href)
-process.exitCode = await main(process.argv.slice(2))
+process.exitCode = main(process.argv.slice(2))

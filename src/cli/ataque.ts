@@ -11,7 +11,7 @@ ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective car
 const COMMANDS: Record<string, (args: string[]) => number> = { check, solve: solveCommand }
 
 /** Runs the command line; returns the exit code. */
-export async function main(args: string[]): Promise<number> {
+export function main(args: string[]): number {
   const [name, ...rest] = args
   if (name === '--help' || name === '-h' || name === 'help') {
     console.log(HELP)

@@ -1,6 +1,6 @@
+import { toPositionId } from '../core/chart/ids'
 import { get } from '../core/get'
 import type { Chart } from '../core/chart/chart'
-import type { PositionId } from '../core/chart/ids'
 import { compileGame } from '../core/game/compileGame'
 import { actionName } from '../core/game/describe'
 import { NONE, TERMINALS } from '../core/game/game'
@@ -31,7 +31,6 @@ type Options = { [K in keyof typeof OPTIONS]?: (typeof OPTIONS)[K]['type'] exten
 /** `solve FILE --start ID … --json`: what a chart is worth, as one JSON object. */
 export function solveCommand(args: string[]): number {
   const { file, values } = fileAndOptions(args, OPTIONS)
-  if (!values.start) throw new UsageError('--start ID is missing')
   if (!values.json) throw new UsageError('solve prints JSON: add --json')
   const instead = scenarioFrom(values)
   const read = readChartFile(file)
@@ -57,12 +56,13 @@ function refuse(problems: Problem[]): number {
 }
 
 function scenarioFrom(values: Options): Partial<Scenario> {
-  const instead: Partial<Scenario> = { start: values.start as PositionId, holds: !values['no-holds'] }
+  if (!values.start) throw new UsageError('--start ID is missing')
+  const instead: Partial<Scenario> = { start: toPositionId(values.start), holds: !values['no-holds'] }
   if (values.seconds !== undefined) instead.seconds = numberOr('none', 'seconds', values.seconds)
   if (values.sharpness !== undefined) instead.sharpness = number('sharpness', values.sharpness)
   if (values['break-up'] !== undefined) instead.breakUp = numberOr('never', 'break-up', values['break-up'])
   if (values.repeat !== undefined) instead.repeat = number('repeat', values.repeat)
-  if (values.goal) instead.goal = values.goal.split(',').map((id) => id.trim() as PositionId)
+  if (values.goal) instead.goal = values.goal.split(',').map((id) => toPositionId(id.trim()))
   if (values.objective !== undefined) instead.objective = values.objective as Objective
   return instead
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
 import type { Chart } from '../core/chart/chart'
 import { parseChart } from '../core/files/chartFile'
-import type { Result } from '../core/problem'
+import { messageOf, type Result } from '../core/problem'
 
 /** The command was not called as it should be: exit 2. */
 export class UsageError extends Error {}
@@ -16,7 +16,7 @@ export function fileAndOptions<O extends NonNullable<ParseArgsConfig['options']>
     return { file, values }
   } catch (error) {
     if (error instanceof UsageError) throw error
-    throw new UsageError((error as Error).message)
+    throw new UsageError(messageOf(error))
   }
 }
 
@@ -26,7 +26,7 @@ export function readChartFile(file: string): Result<Chart> {
   try {
     text = readFileSync(file, 'utf8')
   } catch (error) {
-    throw new UsageError(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? error}`)
+    throw new UsageError(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? messageOf(error)}`)
   }
   return parseChart(text)
 }

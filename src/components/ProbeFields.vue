@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from './events'
 import type { Probe, ProbeFactors } from '../core/chart/probe'
 import SteadyInput from './SteadyInput.vue'
 
@@ -13,9 +14,9 @@ const FIELDS: { key: keyof ProbeFactors; says: string }[] = [
 ]
 
 function set(key: keyof ProbeFactors, event: Event) {
-  const text = (event.target as HTMLInputElement).value.replace(',', '.').trim()
+  const text = valueOf(event).replace(',', '.').trim()
   const factor = Number(text)
-  if (text && !(factor >= 0 && factor <= 10)) return emit('refuse', 'A factor from 0 to 10; 0.5 is half as often.')
+  if (text && !(factor >= 0 && factor <= 10)) return void emit('refuse', 'A factor from 0 to 10; 0.5 is half as often.')
   emit('change', { ...props.probe, [key]: text ? factor : undefined })
 }
 </script>

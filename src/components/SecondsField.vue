@@ -8,7 +8,7 @@ const emit = defineEmits<{ change: [seconds: number]; refuse: [reason: string] }
 function onChange(event: Event) {
   const input = event.target as HTMLInputElement
   const seconds = Number(input.value)
-  if (Number.isInteger(seconds) && seconds >= 1 && seconds <= 600) return emit('change', seconds)
+  if (Number.isInteger(seconds) && seconds >= 1 && seconds <= 600) return void emit('change', seconds)
   emit('refuse', 'Whole seconds, 1 to 600.')
 }
 </script>

@@ -72,3 +72,7 @@ export function pathText(path: Problem['path']): string {
 export function problemText({ path, message }: Problem): string {
   return path.length ? `${pathText(path)}: ${message}` : message
 }
+
+/** What a caught value says of itself: an error's message, of whatever realm, else the value as text. */
+export const messageOf = (thrown: unknown): string =>
+  typeof thrown === 'object' && thrown !== null && 'message' in thrown ? String(thrown.message) : String(thrown)

@@ -51,18 +51,23 @@ const VERSION = 4
 /** Opens the browser's store. Rejects where there is none, as in some private modes. */
 export function openDatabase(name = NAME): Promise<Database> {
   return openDB<Schema>(name, VERSION, {
-    async upgrade(db, oldVersion, _newVersion, tx) {
-      const old = await takeOut(db as unknown as IDBPDatabase, tx as unknown as Upgrade)
-      const documents = db.createObjectStore('documents', { keyPath: ['kind', 'id'] })
-      const steps = db.createObjectStore('steps', { keyPath: ['kind', 'id', 'number'] })
-      if (oldVersion < 2) db.createObjectStore('views', { keyPath: 'chart' })
-      for (const document of old.documents) await documents.put(document)
-      for (const step of old.steps) await steps.put(step)
+    upgrade(db, oldVersion, _newVersion, tx) {
+      // What fails in it aborts the transaction, and the old stores stay.
+      void upgrade(db, oldVersion, tx as unknown as Upgrade)
     },
     blocking(_current, _wanted, event) {
       ;(event.target as IDBDatabase).close()
     },
   })
+}
+
+async function upgrade(db: Database, oldVersion: number, tx: Upgrade): Promise<void> {
+  const old = await takeOut(db as unknown as IDBPDatabase, tx)
+  const documents = db.createObjectStore('documents', { keyPath: ['kind', 'id'] })
+  const steps = db.createObjectStore('steps', { keyPath: ['kind', 'id', 'number'] })
+  if (oldVersion < 2) db.createObjectStore('views', { keyPath: 'chart' })
+  for (const document of old.documents) await documents.put(document)
+  for (const step of old.steps) await steps.put(step)
 }
 
 type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>

@@ -1,6 +1,7 @@
+import { present } from '../core/get'
 import { History, type Edit, type Operation } from '../core/document/history'
 import type { AnyDocument, DocumentKind } from '../core/document/kind'
-import { failure, type Problem, type Result } from '../core/problem'
+import { failure, messageOf, type Problem, type Result } from '../core/problem'
 import { stepsOf, type Database } from './database'
 import { readKept, type Kept } from './documents'
 
@@ -11,21 +12,21 @@ export type Saving =
 
 export interface EditorEvents {
   /** The document or its steps are others than before; `by` says through whom. */
-  changed(by: 'here' | 'another tab'): void
-  saving(status: Saving): void
+  changed: (by: 'here' | 'another tab') => void
+  saving: (status: Saving) => void
   /** An operation would leave the document unsound, or cannot be done: nothing was changed. */
-  refused(label: string, problems: Problem[]): void
+  refused: (label: string, problems: Problem[]) => void
   /** An edit could not be done again on what another tab had made of the document. */
-  lost(label: string, reason: string): void
+  lost: (label: string, reason: string) => void
 }
 
 /** What the editor takes from the world; passed in, so that tests can stand in for it. */
 export interface EditorClock {
   /** Milliseconds since 1970. */
-  now(): number
-  later(run: () => void, ms: number): unknown
+  now: () => number
+  later: (run: () => void, ms: number) => unknown
   /** Tells the other tabs that this document was saved. */
-  announce(id: string): void
+  announce: (id: string) => void
 }
 
 /**
@@ -131,8 +132,8 @@ export class DocumentEditor<D extends AnyDocument> {
         await this.writeOnce()
         this.failures = 0
       } catch (error) {
-        const ms = RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)]!
-        const message = this.db ? (error as Error).message : 'this browser keeps no data here'
+        const ms = present(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)])
+        const message = this.db ? messageOf(error) : 'this browser keeps no data here'
         this.events.saving({ state: 'failed', message, retryAt: this.clock.now() + ms })
         this.clock.later(() => void this.flush(), ms)
         return
@@ -176,7 +177,7 @@ export class DocumentEditor<D extends AnyDocument> {
 
   /** Takes over what another tab kept, and does on top of it what is not kept yet. */
   private async rebase(): Promise<void> {
-    const kept = await readKept(this.db!, this.kind, this.document.id, this.document)
+    const kept = await readKept(present(this.db), this.kind, this.document.id, this.document)
     if (!kept) return
     if (!kept.ok) throw new Error('what another tab kept cannot be read here')
     const { pending } = this
@@ -195,7 +196,7 @@ export class DocumentEditor<D extends AnyDocument> {
     try {
       return this.history.apply(operation)
     } catch (error) {
-      return failure({ code: 'unexpected', path: [], message: (error as Error).message })
+      return failure({ code: 'unexpected', path: [], message: messageOf(error) })
     }
   }
 }

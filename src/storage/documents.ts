@@ -1,3 +1,4 @@
+import { fieldsOf } from '../core/document/fields'
 import { diffOf } from '../core/document/diff'
 import type { Past, Step } from '../core/document/history'
 import type { AnyDocument, DocumentKind } from '../core/document/kind'
@@ -120,7 +121,7 @@ export async function readKept<D extends AnyDocument>(
   ])
   if (!stored) return null
   const { document, done, revision, savedAt } = stored
-  if (stored.normalised === kind.normalisers.length && (document as { version?: unknown }).version === kind.version) {
+  if (stored.normalised === kind.normalisers.length && fieldsOf(document).version === kind.version) {
     const read = checked(kind, document as D, known)
     if (!read.ok) return read
     return success({ document: read.value, steps: steps as unknown as Step[], done, revision, savedAt, isModern: true })

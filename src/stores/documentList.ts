@@ -39,7 +39,7 @@ export function useDocumentList<D extends AnyDocument>(
   }
 
   async function add(document: D): Promise<void> {
-    if (!db.value) return touch(document, Date.now())
+    if (!db.value) return void touch(document, Date.now())
     await addDocument(db.value, kind, document, Date.now())
     await changed(document.id)
   }

@@ -23,7 +23,7 @@ export const useFigures = defineStore('figures', () => {
     (chart) => {
       if (!chart?.positions.length) {
         solver.cancel()
-        return clear()
+        return void clear()
       }
       performance.mark(CHANGE_MARK)
       solver.solve(chart, scenarioOf(chart))

@@ -15,10 +15,10 @@ export type Imported =
 
 interface ImportingOptions {
   list: Pick<ReturnType<typeof useDocumentList<Chart>>, 'entries' | 'forget' | 'freshId'>
-  openId(): string | undefined
-  add(chart: Chart): Promise<string>
-  open(id: string): Promise<boolean>
-  edit(label: string, change: Edit<Chart>): boolean
+  openId: () => string | undefined
+  add: (chart: Chart) => Promise<string>
+  open: (id: string) => Promise<boolean>
+  edit: (label: string, change: Edit<Chart>) => boolean
 }
 
 /** Takes charts in from files; nothing that is kept changes unless the coach says so. */

@@ -19,8 +19,8 @@ export interface RefusedEdit {
 interface OpenDocumentOptions<D> {
   tell: Tell
   /** Tells the other tabs that a document was saved. */
-  announce(id: string): void
-  saved(document: D, at: number): void
+  announce: (id: string) => void
+  saved: (document: D, at: number) => void
 }
 
 /** The document of a kind that is open: its editor as the screens see it. */

@@ -1,3 +1,4 @@
+import { present } from '../core/get'
 import { shallowRef, type Ref } from 'vue'
 import { emptyChart, type Chart } from '../core/chart/chart'
 import { CHART_KIND } from '../core/chart/chartKind'
@@ -30,7 +31,7 @@ export function useOpeningCharts(
     const kept = db.value && (await readKept(db.value, CHART_KIND, id))
     if (!kept) return false
     if (!kept.ok) {
-      const raw = await rawDocument(db.value!, CHART_KIND, id)
+      const raw = await rawDocument(present(db.value), CHART_KIND, id)
       unreadable.value = { id, problems: kept.problems, text: JSON.stringify(raw, null, 2) }
       return false
     }

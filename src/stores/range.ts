@@ -1,6 +1,6 @@
+import { toPositionId } from '../core/chart/ids'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
-import type { PositionId } from '../core/chart/ids'
 import { rangeOf, type Range } from '../core/questions/range'
 import { useCharts } from './charts'
 import { useFigures } from './figures'
@@ -28,7 +28,7 @@ export const useRange = defineStore('range', () => {
     if (!chart || !scenario || !figures.figures) return
     stop()
     const visited = Object.entries(figures.figures.positions).filter(([, one]) => one.visits > 0)
-    const places = visited.sort(([, a], [, b]) => b.visits - a.visits).map(([id]) => id as PositionId)
+    const places = visited.sort(([, a], [, b]) => b.visits - a.visits).map(([id]) => toPositionId(id))
     const shares = Array.from({ length: pool.size }, () => 0)
     progress.value = 0
     const parts = shares.map((_, from) => {

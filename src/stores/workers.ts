@@ -6,7 +6,7 @@ import { WorkerPool } from '../workers/pool'
 export const newWorker = () => new Worker(new URL('../workers/job.worker.ts', import.meta.url), { type: 'module' })
 
 /** As many as there are cores, within reason. */
-const SIZE = Math.max(2, Math.min(6, globalThis.navigator?.hardwareConcurrency ?? 2))
+const SIZE = Math.max(2, Math.min(6, typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency))
 
 /** The background workers that all screens share; a chart's figures have one of their own beside them. */
 export const useWorkers = defineStore('workers', () => ({ pool: markRaw(new WorkerPool(newWorker, SIZE)) }))

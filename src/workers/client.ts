@@ -1,6 +1,6 @@
 import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
-import { failure, success, type Problem, type Result } from '../core/problem'
+import { failure, messageOf, success, type Problem, type Result } from '../core/problem'
 import type { Answer, Part, Question } from './jobs'
 import type { FromWorker } from './protocol'
 import type { WorkerLike } from './workerLike'
@@ -8,8 +8,8 @@ import type { WorkerLike } from './workerLike'
 /** What is heard of a question before its answer. */
 export interface AskEvents<Q extends Question> {
   /** How far it is, 0 to 1. */
-  progress?(share: number): void
-  part?(part: Part<Q>): void
+  progress?: (share: number) => void
+  part?: (part: Part<Q>) => void
 }
 
 /** A question that was asked. */
@@ -17,18 +17,18 @@ export interface Asked<Q extends Question> {
   /** The answer; or why there is none; or null once it was stopped. Never rejects. */
   readonly answer: Promise<Result<Answer<Q>> | null>
   /** The answer is no longer wanted. */
-  stop(): void
+  stop: () => void
 }
 
 interface Pending {
-  progress(share: number): void
-  part(part: Part<Question>): void
-  end(answer: Result<Answer<Question>> | null): void
+  progress: (share: number) => void
+  part: (part: Part<Question>) => void
+  end: (answer: Result<Answer<Question>> | null) => void
 }
 
 /** What the client takes from the world; passed in, so that tests can stand in for it. */
 export interface ClientTimer {
-  later(run: () => void, ms: number): () => void
+  later: (run: () => void, ms: number) => () => void
 }
 
 /** How long a worker may go on with something that nobody wants any more, before it is ended and a new one begun. */
@@ -63,8 +63,8 @@ export class WorkerClient {
     const answer = new Promise<Result<Answer<Q>> | null>((resolve) => {
       this.pending.set(ticket, {
         progress: (share) => events.progress?.(share),
-        part: (part) => events.part?.(part as Part<Q>),
-        end: (found) => resolve(found as Result<Answer<Q>> | null),
+        part: (part) => events.part?.(part),
+        end: (found) => resolve(found),
       })
     })
     const worker = this.running()
@@ -74,7 +74,7 @@ export class WorkerClient {
       worker.postMessage({ kind: 'ask', ticket, question, ...news })
     } catch (error) {
       // The chart was not taken in either.
-      this.died((error as Error).message)
+      this.died(messageOf(error))
     }
     return { answer, stop: () => this.stop(ticket) }
   }

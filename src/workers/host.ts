@@ -1,5 +1,5 @@
 import { withChanged } from '../core/chart/changes'
-import { failure, type Problem, type Result } from '../core/problem'
+import { failure, messageOf, type Problem, type Result } from '../core/problem'
 import { JOBS, type Answer, type Bench, type Part, type Question } from './jobs'
 import type { ChartNews, FromWorker, ToWorker } from './protocol'
 
@@ -21,9 +21,19 @@ export class WorkerHost {
 
   /** Resolves once what the message asked for is done or stopped. Never rejects: what goes wrong is sent. */
   async receive(message: ToWorker): Promise<void> {
-    if (message.kind === 'ask') return this.answer(message)
-    if (message.kind !== 'stop') return this.refuse(message)
-    if (this.live.delete(message.ticket)) this.send({ kind: 'stopped', ticket: message.ticket })
+    switch (message.kind) {
+      case 'ask':
+        return this.answer(message)
+      case 'stop':
+        this.stop(message.ticket)
+        return
+      default:
+        this.refuse(message)
+    }
+  }
+
+  private stop(ticket: number): void {
+    if (this.live.delete(ticket)) this.send({ kind: 'stopped', ticket })
   }
 
   private async answer({ ticket, question, chart }: ToWorker & { kind: 'ask' }): Promise<void> {
@@ -61,11 +71,11 @@ export class WorkerHost {
     this.bench.chart = 'whole' in news ? news.whole : withChanged(this.bench.chart, news.changed)
   }
 
-  private refuse(message: { kind?: unknown }): void {
+  private refuse(message: never): void {
     const problem: Problem = {
       code: 'unknown-question',
       path: [],
-      message: `the background worker does not know the message "${String(message.kind)}"`,
+      message: `the background worker does not know the message "${String((message as { kind?: unknown }).kind)}"`,
     }
     this.send({ kind: 'confused', problem })
   }
@@ -80,5 +90,5 @@ const unknownQuestion = (name: string): Problem => ({
 const unexpected = (error: unknown): Problem => ({
   code: 'unexpected',
   path: [],
-  message: `it could not be computed: ${error instanceof Error ? error.message : String(error)}`,
+  message: `it could not be computed: ${messageOf(error)}`,
 })

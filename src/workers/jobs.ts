@@ -1,3 +1,4 @@
+import { present } from '../core/get'
 import type { Chart } from '../core/chart/chart'
 import { changedSince, touchesPlan, withChanged, type Changed } from '../core/chart/changes'
 import type { PositionId } from '../core/chart/ids'
@@ -118,7 +119,7 @@ export const JOBS: JobTable = {
     }
     const costOf = ends.length ? costsOf(chart.value, scenario, value) : null
     for (const [i, { end, looseEnd }] of ends.entries()) {
-      yield { part: { of: 'cost', end, cost: costOf!(looseEnd), left: ends.length - i - 1 } }
+      yield { part: { of: 'cost', end, cost: present(costOf)(looseEnd), left: ends.length - i - 1 } }
     }
     return success(null)
   },

@@ -5,12 +5,12 @@ import type { Answer, Question } from './jobs'
 
 /** Who can be asked: a worker's client, or a pool. */
 export interface Asks {
-  ask<Q extends Question>(question: Q, chart?: Chart, events?: AskEvents<Q>): Asked<Q>
+  ask: <Q extends Question>(question: Q, chart?: Chart, events?: AskEvents<Q>) => Asked<Q>
 }
 
 /** One question at a time: a newer one stops the older. */
 export class Newest {
-  private asked: { stop(): void } | null = null
+  private asked: { stop: () => void } | null = null
 
   constructor(private readonly to: Asks) {}
 

@@ -12,10 +12,10 @@ import type { WorkerLike } from './workerLike'
 
 export interface SolverEvents {
   /** Of this chart in this scenario. */
-  figures(figures: Figures, of: { chart: Chart; scenario: Scenario }): void
-  problems(problems: Problem[]): void
+  figures: (figures: Figures, of: { chart: Chart; scenario: Scenario }) => void
+  problems: (problems: Problem[]) => void
   /** True from a question until its figures are there. */
-  busy(isBusy: boolean): void
+  busy: (isBusy: boolean) => void
 }
 
 /** How long a solve may take before a newer one ends it, in milliseconds. */
@@ -74,18 +74,27 @@ export class Solver {
   }
 
   private async askWaiting(): Promise<void> {
-    while (this.waiting) {
-      const { chart, scenario } = this.waiting
-      this.waiting = null
+    for (let next = this.takeWaiting(); next; next = this.takeWaiting()) {
+      const { chart, scenario } = next
       const asked = { at: this.now() }
       this.asked = asked
       const answer = await this.client.ask({ of: 'figures', scenario }, chart).answer
       if (this.asked !== asked) return
       this.asked = null
       if (answer?.ok) this.events.figures(answer.value.figures, { chart, scenario })
-      else if (answer && !this.waiting) this.events.problems(answer.problems)
+      else if (answer && !this.isAskedAgain()) this.events.problems(answer.problems)
     }
     this.events.busy(false)
+  }
+
+  private takeWaiting() {
+    const next = this.waiting
+    this.waiting = null
+    return next
+  }
+
+  private isAskedAgain(): boolean {
+    return this.waiting !== null
   }
 
   private giveUp(): void {

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 import { theirKey, type Orientation } from '../sides/frames'
@@ -178,12 +178,13 @@ function limbPoint(limb: Limb, { head, trunk, limbs }: Body): Point {
 function pointOn(on: string | undefined, body: Body): Point | undefined {
   const held = partHeld(on)
   if (!held) return undefined
-  const word = on!.replace(/^(left|right)-/, '')
+  const word = present(on).replace(/^(left|right)-/, '')
   const [side] = held.split('-')
   const [shoulders, hips] = [mean(get(body.trunk, 0), get(body.trunk, 1)), mean(get(body.trunk, 2), get(body.trunk, 3))]
   if (held === 'head')
     return word === 'neck' || word === 'throat' || word === 'collar' ? between(body.head, shoulders, 0.55) : body.head
-  if (held === 'chest') return trunkPoint(word, on!.startsWith('left'), on!.startsWith('right'), body, shoulders, hips)
+  if (held === 'chest')
+    return trunkPoint(word, present(on).startsWith('left'), present(on).startsWith('right'), body, shoulders, hips)
   const [arm, thigh] = [get(body.limbs, side === 'right' ? 1 : 0), get(body.limbs, side === 'right' ? 3 : 2)]
   if (word === 'thigh') return between(get(thigh, 0), get(thigh, 1), 0.6)
   if (word === 'wrist') return between(get(arm, 2), get(arm, 1), 0.15)

@@ -14,4 +14,5 @@ export class Answer {
 }
 
 /** An answer has no id: among the answers it is known by what it answers with what. */
-export const answerKey = ({ reaction, move }: Answer): string => `${reaction} > ${move}`
+export const answerKey = ({ reaction, move }: { reaction?: unknown; move?: unknown }): string =>
+  `${String(reaction)} > ${String(move)}`

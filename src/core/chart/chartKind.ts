@@ -1,3 +1,4 @@
+import { fieldsOf } from '../document/fields'
 import type { DocumentKind } from '../document/kind'
 import { Answer, answerKey } from './answer'
 import { Chart, CHART_FORMAT, CHART_VERSION } from './chart'
@@ -27,7 +28,7 @@ export const CHART_KIND: DocumentKind<Chart> = {
     runs: Run,
     cards: PositionalRound,
   },
-  keyOf: (list, record) => (list === 'answers' ? answerKey(record as Answer) : (record as { id: string }).id),
+  keyOf: (list, record) => (list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)),
   migrations: CHART_MIGRATIONS,
   normalisers: [RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES],
   checkReferences,

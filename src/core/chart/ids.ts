@@ -6,3 +6,10 @@ export type PositionId = Branded<'position'>
 export type HoldId = Branded<'hold'>
 export type MoveId = Branded<'move'>
 export type ReactionId = Branded<'reaction'>
+
+/* A text that is known to be the id of such a record: read from an address, made from a name, or a key of a map. */
+
+export const toPositionId = (text: string): PositionId => text as PositionId
+export const toHoldId = (text: string): HoldId => text as HoldId
+export const toMoveId = (text: string): MoveId => text as MoveId
+export const toReactionId = (text: string): ReactionId => text as ReactionId

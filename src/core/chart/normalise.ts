@@ -1,4 +1,5 @@
 import { idFromName, OVER } from '../document/ids'
+import { isRecord, type Fields } from '../document/fields'
 import type { Normaliser } from '../document/kind'
 
 /*
@@ -6,19 +7,17 @@ import type { Normaliser } from '../document/kind'
  * where nothing is to do, and takes anything that is JSON: what is no chart is refused by the check that follows.
  */
 
-type Json = Record<string, unknown>
-const isJson = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value)
-const records = (value: unknown): Json[] => (Array.isArray(value) ? value.filter(isJson) : [])
+const records = (value: unknown): Fields[] => (Array.isArray(value) ? value.filter(isRecord) : [])
 
 /** The list with a change to each record; the same list where no record is another. */
-function changed(list: unknown, change: (record: Json) => Json): unknown {
+function changed(list: unknown, change: (record: Fields) => Fields): unknown {
   if (!Array.isArray(list)) return list
-  const next = list.map((record: unknown) => (isJson(record) ? change(record) : record))
+  const next = list.map((record: unknown) => (isRecord(record) ? change(record) : record))
   return next.some((record, i) => record !== list[i]) ? next : list
 }
 
 /** The record with a field changed; the same record where the field stays as it is. */
-function withField(record: Json, field: string, change: (value: unknown) => unknown): Json {
+function withField(record: Fields, field: string, change: (value: unknown) => unknown): Fields {
   if (!(field in record)) return record
   const value = change(record[field])
   if (value === record[field]) return record
@@ -29,16 +28,16 @@ function withField(record: Json, field: string, change: (value: unknown) => unkn
 /** Sums of rounds in tries become tallies, which say for each what came of it. They have no date: nobody kept one. */
 export const ROUNDS_TO_TALLIES: Normaliser = (file) => {
   const tallied = (tries: unknown): unknown => {
-    if (!isJson(tries) || !isJson(tries.rounds)) return tries
+    if (!isRecord(tries) || !isRecord(tries.rounds)) return tries
     const { rounds, ...rest } = tries
-    const { worked, failed } = rounds as Json
+    const { worked, failed } = rounds
     const sum = (weight: unknown, didWork: boolean) =>
       typeof weight === 'number' && weight > 0 ? [{ worked: didWork, weight }] : []
     const before = Array.isArray(tries.tallies) ? (tries.tallies as unknown[]) : []
     const tallies = [...before, ...sum(worked, true), ...sum(failed, false)]
     return tallies.length ? { ...rest, tallies } : rest
   }
-  const inTries = (record: Json) => withField(record, 'tries', tallied)
+  const inTries = (record: Fields) => withField(record, 'tries', tallied)
   return withField(
     withField(file, 'moves', (list) => changed(list, inTries)),
     'answers',
@@ -48,10 +47,10 @@ export const ROUNDS_TO_TALLIES: Normaliser = (file) => {
 
 /** What a move fits, in free words, goes to its notes: `fit` says now by how much a trait changes the tries. */
 export const FIT_TO_NOTES: Normaliser = (file) => {
-  const noted = (record: Json): Json => {
-    if (!isJson(record.fit)) return record
+  const noted = (record: Fields): Fields => {
+    if (!isRecord(record.fit)) return record
     const { fit, ...rest } = record
-    const words = Object.entries(fit as Json).map(([key, value]) => {
+    const words = Object.entries(fit).map(([key, value]) => {
       return `${key}: ${typeof value === 'string' ? value : JSON.stringify(value)}`
     })
     if (!words.length) return rest
@@ -72,7 +71,7 @@ export const RENAME_OVER: Normaliser = (file) => {
   if (!record) return file
   const taken = new Set(positions.map(({ id }) => String(id)))
   const fresh = idFromName(typeof record.name === 'string' ? record.name : 'Over', taken)
-  return renamed(file, fresh) as Json
+  return renamed(file, fresh) as Fields
 }
 
 /** Fields whose text, or whose list of texts, names positions; and those whose keys do. */
@@ -96,11 +95,11 @@ function renamed(value: unknown, fresh: string, field = ''): unknown {
     return value.map((one: unknown) => {
       if (one === OVER && NAMING.has(field)) return fresh
       const other = renamed(one, fresh, field)
-      return inPositions && isJson(other) && other.id === OVER ? { ...other, id: fresh } : other
+      return inPositions && isRecord(other) && other.id === OVER ? { ...other, id: fresh } : other
     })
   }
   if (value === OVER && NAMING.has(field)) return fresh
-  if (!isJson(value)) return value
+  if (!isRecord(value)) return value
   return Object.fromEntries(
     Object.entries(value).map(([key, one]) => [
       key === OVER && KEYED.has(field) ? fresh : key,

@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
 import { holder, type Hold } from './hold'
@@ -55,7 +56,7 @@ class ReferenceCheck {
 
   private refer(
     kind: string,
-    known: { has(id: string): boolean },
+    known: { has: (id: string) => boolean },
     id: string | undefined,
     path: Problem['path'],
   ): void {
@@ -81,7 +82,7 @@ class ReferenceCheck {
     ids?.forEach((id, index) => {
       const hold = this.holds.get(id)
       for (const limb of new Set(hold?.limbs)) {
-        const key = `${holder(hold!)} ${limb}` as const
+        const key = `${holder(present(hold))} ${limb}` as const
         const other = taken.get(key)
         if (other !== undefined) {
           this.say('shared-limb', [...path, index], `"${id}" and "${other}" both use the ${limb.replace('-', ' ')}`)

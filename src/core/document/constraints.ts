@@ -26,7 +26,7 @@ const isWord = (value: unknown) => typeof value === 'string' && value.trim().len
 
 /** Absent is fine; `null` is not (class-validator's IsOptional lets null through). */
 export function Optional(): PropertyDecorator {
-  return (target, key) => ValidateIf((record) => record[key] !== undefined)(target, key)
+  return (target, key) => ValidateIf((record: Record<PropertyKey, unknown>) => record[key] !== undefined)(target, key)
 }
 
 export const IsRecordId = constraint(

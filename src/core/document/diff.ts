@@ -1,3 +1,4 @@
+import { fieldsOf, recordsIn } from './fields'
 import { keyOfRecord, type AnyDocument, type DocumentKind } from './kind'
 
 /*
@@ -29,18 +30,16 @@ export interface RecordDiff {
   next?: string
 }
 
-type Fields = Record<string, unknown>
-
 /** The difference between two documents that share the records (as objects) in which they agree. */
 export function diffOf<D extends AnyDocument>(kind: DocumentKind<D>, before: D, after: D): DocumentDiff {
   const diff: DocumentDiff = { lists: {}, fields: {} }
-  const a = before as unknown as Fields
-  const b = after as unknown as Fields
+  const a = fieldsOf(before)
+  const b = fieldsOf(after)
   for (const key of new Set([...Object.keys(a), ...Object.keys(b)])) {
     if (a[key] === b[key]) continue
     const [was, is] = [a[key], b[key]]
     if (key in kind.lists && Array.isArray(was) && Array.isArray(is)) {
-      const list = listDiff(keyed(kind, key, was as object[]), keyed(kind, key, is as object[]))
+      const list = listDiff(keyed(kind, key, recordsIn(before, key)), keyed(kind, key, recordsIn(after, key)))
       if (list) diff.lists[key] = list
     } else if (!isSame(was, is)) {
       diff.fields[key] = {
@@ -120,15 +119,15 @@ export function applyDiff<D extends AnyDocument>(
   document: D,
   { lists, fields }: DocumentDiff,
 ): D {
-  const next = { ...document } as unknown as Fields
+  const next = fieldsOf({ ...document })
   for (const [name, diff] of Object.entries(lists)) {
-    next[name] = applyToList(keyed(kind, name, (next[name] ?? []) as object[]), diff)
+    next[name] = applyToList(keyed(kind, name, recordsIn(document, name)), diff)
   }
   for (const [key, { after }] of Object.entries(fields)) {
     if (after === undefined) delete next[key]
     else next[key] = after
   }
-  return next as unknown as D
+  return next as object as D
 }
 
 function applyToList(list: Keyed, { records, order }: ListDiff): object[] {

@@ -19,15 +19,15 @@ export function isId(text: unknown): text is string {
  * A free id made from a name: lower case, hyphens, a number behind it where the plain one is taken.
  * Letters outside a to z are folded (é to e) or dropped.
  */
-export function idFromName(name: string, taken: { has(id: string): boolean }): string {
-  const plain = name
+export function idFromName(name: string, taken: { has: (id: string) => boolean }): string {
+  const plain: string = name
     .normalize('NFKD')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^[^a-z]+|-+$/g, '')
     .slice(0, 56)
     .replace(/-+$/, '')
-  const stem = isId(plain) ? plain : `new-${plain}`.replace(/-+$/, '')
+  const stem = isId(plain) ? plain : `new-${plain as string}`.replace(/-+$/, '')
   for (let n = 1; ; n++) {
     const id = n === 1 ? stem : `${stem}-${n}`
     if (id !== OVER && !taken.has(id)) return id

@@ -1,3 +1,4 @@
+import { fieldsOf } from './fields'
 import type { Problem } from '../problem'
 
 /** What every document has, whatever its kind. */
@@ -31,14 +32,14 @@ export interface DocumentKind<D extends AnyDocument> {
   readonly root: RecordClass
   readonly lists: Readonly<Record<string, RecordClass>>
   /** What a record is known by within its list, where that is not its `id`. */
-  keyOf?(list: string, record: object): string
+  keyOf?: (list: string, record: object) => string
   /** From the oldest version that this build reads, gap-free, to `version`. */
   readonly migrations: readonly Migration[]
   readonly normalisers: readonly Normaliser[]
   /** What ties the records together: unique ids, references. The document has passed the check of its records. */
-  checkReferences(document: D): Problem[]
+  checkReferences: (document: D) => Problem[]
   /** How large the document is, in its main records. */
-  sizeOf(document: D): number
+  sizeOf: (document: D) => number
 }
 
 /** The oldest version that this build reads. */
@@ -47,5 +48,5 @@ export const oldestVersion = <D extends AnyDocument>({ version, migrations }: Do
 
 /** What a record is known by within its list. */
 export function keyOfRecord<D extends AnyDocument>(kind: DocumentKind<D>, list: string, record: object): string {
-  return kind.keyOf?.(list, record) ?? String((record as { id?: unknown }).id)
+  return kind.keyOf?.(list, record) ?? String(fieldsOf(record).id)
 }

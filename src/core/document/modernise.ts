@@ -1,5 +1,7 @@
+import { present } from '../get'
 import { success, type Result } from '../problem'
 import { applyDiff, diffOf, inverted, type DocumentDiff } from './diff'
+import { recordsIn } from './fields'
 import type { Past, Step } from './history'
 import type { AnyDocument, DocumentKind } from './kind'
 import { modernised, readDocument } from './read'
@@ -53,7 +55,7 @@ function statesFrom<D extends AnyDocument>(kind: DocumentKind<D>, old: OldPast, 
     raw = follow(kind, raw as AnyDocument, step.diff, by)
     const state = modernised(kind, raw)
     if (!state.ok) return states
-    states.push({ state: state.value as unknown as D, step })
+    states.push({ state: state.value as object as D, step })
   }
 }
 
@@ -66,16 +68,16 @@ function follow<D extends AnyDocument>(
   const stretches = Object.entries(diff.lists).filter((entry): entry is [string, Stretch] => 'at' in entry[1])
   if (!stretches.length) {
     const today = diff as DocumentDiff
-    return applyDiff(kind as unknown as DocumentKind<AnyDocument>, raw, by < 0 ? inverted(today) : today)
+    return applyDiff(kind as object as DocumentKind<AnyDocument>, raw, by < 0 ? inverted(today) : today)
   }
   const fields = applyDiff(
-    kind as unknown as DocumentKind<AnyDocument>,
+    kind as object as DocumentKind<AnyDocument>,
     raw,
     by < 0 ? inverted({ lists: {}, fields: diff.fields }) : { lists: {}, fields: diff.fields },
   )
   const lists = stretches.map(([name, { at, removed, added }]) => {
     const [out, put] = by < 0 ? [added, removed] : [removed, added]
-    const list = (raw as unknown as Record<string, object[]>)[name] ?? []
+    const list = recordsIn(raw, name)
     return [name, list.toSpliced(at, out.length, ...put)] as const
   })
   return { ...fields, ...Object.fromEntries(lists) }
@@ -87,9 +89,9 @@ function stepsBetween<D extends AnyDocument>(
   states: readonly D[],
   steps: readonly OldPast['steps'][number][],
 ): Step[] {
-  let before = states[0]!
+  let before = present(states[0])
   return steps.map(({ number, label }, i) => {
-    const after = sharing(before, states[i + 1]!)
+    const after = sharing(before, present(states[i + 1]))
     const diff = diffOf(kind, before, after)
     before = after
     return { number, label, diff }

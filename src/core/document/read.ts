@@ -1,5 +1,6 @@
-import { failure, success, type Problem, type Result } from '../problem'
+import { failure, messageOf, success, type Problem, type Result } from '../problem'
 import type { DocumentDiff } from './diff'
+import { fieldsOf, isRecord, recordsIn, type Fields } from './fields'
 import { MAX_BYTES, unsafeContent } from './guard'
 import { oldestVersion, type AnyDocument, type DocumentKind } from './kind'
 import { checkFields, checkRecords, checkStructure } from './structure'
@@ -8,8 +9,6 @@ import { checkFields, checkRecords, checkStructure } from './structure'
  * The one door for documents: files, what the browser keeps and what the interface edits all pass the same checks, so
  * that whatever can be stored can be read again.
  */
-
-type Parsed = Record<string, unknown>
 
 /** The text of a document's file: UTF-8 JSON with the fields in the order in which they came. */
 export function makeDocument(document: AnyDocument): string {
@@ -29,7 +28,7 @@ export function parseDocument<D extends AnyDocument>(kind: DocumentKind<D>, text
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''))
   } catch (error) {
-    return failure({ code: 'not-json', path: [], message: `the file is not JSON: ${(error as Error).message}` })
+    return failure({ code: 'not-json', path: [], message: `the file is not JSON: ${messageOf(error)}` })
   }
   return readDocument(kind, data)
 }
@@ -39,32 +38,33 @@ export function readDocument<D extends AnyDocument>(kind: DocumentKind<D>, data:
   const modern = modernised(kind, data)
   if (!modern.ok) return modern
   const problems = checkDocument(kind, modern.value)
-  return problems.length ? failure(...problems) : success(modern.value as unknown as D)
+  return problems.length ? failure(...problems) : success(modern.value as object as D)
 }
 
-/** Parsed JSON at the present version and in today's form, not checked yet. What is passed in is not changed. */
-export function modernised<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<Parsed> {
+/** Fields JSON at the present version and in today's form, not checked yet. What is passed in is not changed. */
+export function modernised<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<Fields> {
   const unsafe = unsafeContent(data)
   if (unsafe.length) return failure(...unsafe)
   const { name, format, version, migrations, normalisers } = kind
   const notThis = (message: string, path: Problem['path'] = []) =>
-    failure<Parsed>({ code: `not-a-${name}`, path, message: `the file is not a ${name}: ${message}` })
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) return notThis('it should be one object')
-  const file = data as Parsed
+    failure<Fields>({ code: `not-a-${name}`, path, message: `the file is not a ${name}: ${message}` })
+  if (!isRecord(data)) return notThis('it should be one object')
+  const file = data
   const oldest = oldestVersion(kind)
-  const isReadable = Number.isInteger(file.version) && (file.version as number) >= oldest
-  const isOld = isReadable && (file.version as number) < version
+  const from = typeof file.version === 'number' && Number.isInteger(file.version) ? file.version : NaN
+  const isReadable = from >= oldest
+  const isOld = isReadable && from < version
   if (file.format !== format && !(isOld && file.format === undefined)) {
     return notThis(`its format should be "${format}"`, ['format'])
   }
-  if (!isReadable || (file.version as number) > version) {
+  if (!isReadable || from > version) {
     const found = file.version === undefined ? 'none' : JSON.stringify(file.version)
     const message = `this build reads version ${version}; the file has ${found}`
     return failure({ code: 'unsupported-version', path: ['version'], message })
   }
   const migrated = migrations
-    .slice((file.version as number) - oldest)
-    .reduce((before, migrate, i) => ({ ...migrate(before), version: (file.version as number) + i + 1 }), file)
+    .slice(from - oldest)
+    .reduce((before, migrate, i) => ({ ...migrate(before), version: from + i + 1 }), file)
   return success(normalisers.reduce((before, normalise) => normalise(before), migrated))
 }
 
@@ -84,7 +84,7 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
     ...(Object.keys(diff.fields).length ? checkFields(kind, after) : []),
     ...Object.entries(diff.lists).flatMap(([list, { records }]) => {
       const touched = new Set<unknown>(records.map((record) => record.after))
-      const all = (after as unknown as Parsed)[list] as object[]
+      const all = recordsIn(after, list)
       return checkRecords(
         kind,
         list,
@@ -92,7 +92,7 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
       )
     }),
     ...Object.keys(diff.fields).flatMap((list) => {
-      const all = (after as unknown as Parsed)[list]
+      const all = fieldsOf(after)[list]
       if (!(list in kind.lists) || !Array.isArray(all)) return []
       return checkRecords(
         kind,
@@ -108,10 +108,11 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
 /** Puts the record's id before the message, since nobody counts to `moves[37]`. */
 function named(problem: Problem, data: object): Problem {
   const [list, index] = problem.path
-  const records = (data as Parsed)[String(list)]
+  const records = fieldsOf(data)[String(list)]
   if (typeof index !== 'number' || !Array.isArray(records)) return problem
-  const record = records[index] as Parsed | null
-  const label = record?.id ?? (record?.reaction && record.move ? `${record.reaction} > ${record.move}` : undefined)
+  const record: unknown = records[index]
+  const { id, reaction, move } = isRecord(record) ? record : {}
+  const label = id ?? (typeof reaction === 'string' && typeof move === 'string' ? `${reaction} > ${move}` : undefined)
   return typeof label === 'string' ? { ...problem, message: `(${label}) ${problem.message}` } : problem
 }
 

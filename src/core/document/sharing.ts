@@ -1,9 +1,11 @@
+import { fieldsOf } from './fields'
+
 /**
  * `after` with the very objects of `before` wherever both say the same: what did not change is then seen to be the same
  * without looking into it.
  */
 export function sharing<D extends object>(before: D, after: D): D {
-  const was = before as Record<string, unknown>
+  const was = fieldsOf(before)
   const shared = Object.entries(after).map(([field, value]: [string, unknown]) => {
     const old = was[field]
     if (!Array.isArray(value) || !Array.isArray(old)) return [field, isSame(old, value) ? old : value]

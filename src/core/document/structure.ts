@@ -1,3 +1,4 @@
+import { present } from '../get'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Problem, ProblemCode } from '../problem'
@@ -18,7 +19,7 @@ export function checkRecords<D extends AnyDocument>(
   list: string,
   records: readonly { index: number; record: object }[],
 ): Problem[] {
-  return records.flatMap(({ index, record }) => problemsIn(kind.lists[list]!, record, [list, index]))
+  return records.flatMap(({ index, record }) => problemsIn(present(kind.lists[list]), record, [list, index]))
 }
 
 /** The same for the fields that are not lists. */

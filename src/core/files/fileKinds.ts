@@ -1,4 +1,5 @@
 import { CHART_KIND } from '../chart/chartKind'
+import { isRecord } from '../document/fields'
 import type { AnyDocument, DocumentKind } from '../document/kind'
 import { SHELF_KIND } from '../shelf/shelfKind'
 
@@ -26,6 +27,6 @@ export const fileName = ({ extension }: { extension: string }, id: string, part?
 
 /** The name of the kind that parsed JSON says it is; undefined where it says none that we know. */
 export function kindNameOf(data: unknown): string | undefined {
-  const format = typeof data === 'object' && data !== null ? (data as { format?: unknown }).format : undefined
+  const format = isRecord(data) ? data.format : undefined
   return DOCUMENT_KINDS.find((kind) => kind.format === format)?.name
 }

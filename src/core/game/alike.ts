@@ -1,3 +1,4 @@
+import { fieldsOf } from '../document/fields'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Tries } from '../chart/tries'
@@ -18,8 +19,10 @@ export function isLike(one: Chart, other: Chart): boolean {
 
 /** Both have tries, and all else is the same. */
 function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boolean {
-  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<'tries'>
-  return Boolean(one.tries && other.tries) && [...keys].every((key) => key === 'tries' || one[key] === other[key])
+  const keys = new Set([...Object.keys(one), ...Object.keys(other)])
+  keys.delete('tries')
+  const [a, b] = [fieldsOf(one), fieldsOf(other)]
+  return Boolean(one.tries && other.tries) && [...keys].every((key) => a[key] === b[key])
 }
 
 /** The counts in the order of those that were there, 0 for reactions that are gone; null where they are of another shape. */

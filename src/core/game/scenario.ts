@@ -1,5 +1,5 @@
+import { toPositionId, type MoveId, type PositionId } from '../chart/ids'
 import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
-import type { MoveId, PositionId } from '../chart/ids'
 import { PROBE, probeOf, type ProbeFactors } from '../chart/probe'
 import type { RuleSet, StrikeChange } from '../chart/rules/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/rules/ruleSets'
@@ -56,7 +56,7 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
   const rules = ruleSetOf(saved.rules, settings.ruleSets)
   const start = saved.start && charted.has(saved.start) ? saved.start : chart.positions[0]?.id
   return {
-    start: start ?? ('' as PositionId),
+    start: start ?? toPositionId(''),
     goal: (saved.goal ?? []).filter((id) => charted.has(id)),
     seconds: saved.seconds === undefined ? DEFAULT_SECONDS : saved.seconds,
     sharpness: saved.sharpness ?? 0,

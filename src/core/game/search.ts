@@ -79,8 +79,8 @@ export class Search {
   ) {
     this.relevance = relevantHolds(index)
     this.goal = new Set(scenario.goal.map((id) => index.positionOf.get(id)!))
-    this.positionGroups = index.positions.map(() => new Map())
-    this.shares = index.moves.map(() => new Map())
+    this.positionGroups = index.positions.map(() => new Map<HoldSet, number>())
+    this.shares = index.moves.map(() => new Map<HoldSet, Shares | null>())
     this.shown = new Set(index.moves.flatMap(({ probeOf }) => probeOf ?? []))
   }
 
@@ -273,6 +273,6 @@ export class Search {
 
 function mapAt<K, V>(maps: Map<string, Map<K, V>>, key: string): Map<K, V> {
   let map = maps.get(key)
-  if (!map) maps.set(key, (map = new Map()))
+  if (!map) maps.set(key, (map = new Map<K, V>()))
   return map
 }

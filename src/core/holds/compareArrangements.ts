@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -51,7 +51,7 @@ export function compareArrangements(chart: Chart, arrangements: readonly Positio
     ),
   )
   const escapes = [...met].map((reaction): ComparedEscape => {
-    const record = lookUp(chart.reactions, reaction)!
+    const record = present(lookUp(chart.reactions, reaction))
     const left = arrangements.map(({ holds }) => table.left(record, table.setOf(holds), 'ours'))
     const least = Math.min(...left)
     const isOne = Math.max(...left) - least > 1e-9

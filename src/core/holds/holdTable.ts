@@ -1,3 +1,4 @@
+import { present } from '../get'
 import { holder, type Hold } from '../chart/hold'
 import { LIMBS, type Person } from '../chart/words'
 
@@ -29,13 +30,13 @@ export class HoldTable {
       if (strength <= 0) continue
       const key = denialKey(capability, holder(hold))
       if (!this.denials.has(key)) this.denials.set(key, [])
-      this.denials.get(key)!.push({ bit, left: 1 - strength })
+      present(this.denials.get(key)).push({ bit, left: 1 - strength })
     }
   }
 
   /** The set of the holds with these ids; every id must be one of the chart's. */
   setOf(ids: readonly string[] | undefined): HoldSet {
-    return (ids ?? []).reduce((set, id) => set | (1n << BigInt(this.index.get(id)!)), NO_HOLDS)
+    return (ids ?? []).reduce((set, id) => set | (1n << BigInt(present(this.index.get(id)))), NO_HOLDS)
   }
 
   /** The ids in a set, in the chart's order. */
@@ -69,7 +70,7 @@ export class HoldTable {
     const denials = this.denials.get(key)
     if (!denials) return 1
     let known = this.leftOf.get(key)
-    if (!known) this.leftOf.set(key, (known = new Map()))
+    if (!known) this.leftOf.set(key, (known = new Map<HoldSet, number>()))
     let left = known.get(set)
     if (left === undefined) {
       left = denials.reduce((product, denial) => (set & denial.bit ? product * denial.left : product), 1)

@@ -1,5 +1,3 @@
-import type { Limb } from '../chart/words'
-
 /** What they could do, as a coach says it. A coach's own word stands for itself. */
 const CAPABILITIES: Record<string, string> = {
   'left-hand': 'use the left hand',
@@ -22,10 +20,10 @@ const CAPABILITIES: Record<string, string> = {
 export const CAPABILITY_IDS = Object.keys(CAPABILITIES)
 export const capabilityWords = (capability: string): string =>
   CAPABILITIES[capability] ?? capability.replaceAll('-', ' ')
-export const limbWords = (limb: Limb | string): string => limb.replaceAll('-', ' ')
+export const limbWords = (limb: string): string => limb.replaceAll('-', ' ')
 
 /** "left hand", "both hands", "left hand, right knee"; with an owner "our left hand", "both our hands". */
-export function limbsWords(limbs: readonly (Limb | string)[], owner = ''): string {
+export function limbsWords(limbs: readonly string[], owner = ''): string {
   const parts = limbs.map((limb) => ({
     side: /^(left|right)-/.exec(limb)?.[1],
     part: limb.replace(/^(left|right)-/, ''),

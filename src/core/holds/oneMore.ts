@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { holder, type Hold } from '../chart/hold'
 import type { HoldId, PositionId } from '../chart/ids'
@@ -55,9 +56,12 @@ export function nextHolds(from: Chart, position: PositionId, more: readonly Hold
       const after = pinCheck(chart, position, holds).escapes
       return {
         hold: id,
-        takes: after.reduce((all, { reaction, left, share }) => all + share * (before.get(reaction)!.left - left), 0),
+        takes: after.reduce(
+          (all, { reaction, left, share }) => all + share * (present(before.get(reaction)).left - left),
+          0,
+        ),
         shuts: after
-          .filter((one) => gradeOf(one.left) === 'shut' && gradeOf(before.get(one.reaction)!.left) !== 'shut')
+          .filter((one) => gradeOf(one.left) === 'shut' && gradeOf(present(before.get(one.reaction)).left) !== 'shut')
           .map(({ name }) => name),
         free: freeLimbs(chart, holds),
       }
@@ -92,7 +96,7 @@ export function smallestShuttingSet(chart: Chart, position: PositionId): Shuttin
     const set = { holds, open: stillOpen(chart, position, ids).length, left: leftOver(chart, position, ids) }
     if (!best || isBetter(set, best)) best = set
   }
-  const ids = best!.holds.map(({ id }) => id)
+  const ids = present(best).holds.map(({ id }) => id)
   return {
     holds: ids,
     remaining: stillOpen(chart, position, ids),
@@ -120,7 +124,7 @@ const leftOver = (chart: Chart, position: PositionId, holds: readonly string[]) 
 /** Every set of holds of which no two share a limb, the empty one too. */
 function compatibleSets(holds: readonly Hold[]): Hold[][] {
   const bits = new Map(LIMBS.map((limb, i) => [limb, 1 << i]))
-  const mask = (hold: Hold) => hold.limbs.reduce((all, limb) => all | bits.get(limb)!, 0)
+  const mask = (hold: Hold) => hold.limbs.reduce((all, limb) => all | present(bits.get(limb)), 0)
   let sets: { holds: Hold[]; busy: number }[] = [{ holds: [], busy: 0 }]
   for (const hold of holds) {
     const own = mask(hold)

@@ -1,5 +1,6 @@
+import { toReactionId, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
-import type { HoldId, MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Reaction } from '../chart/reaction'
 import { totalOf } from '../chart/tries'
@@ -51,7 +52,7 @@ export function pinCheck(chart: Chart, position: PositionId, holds?: readonly st
   const on = table.setOf(holds ?? lookUp(chart.positions, position)?.holds)
   const escapes = escapesFrom(chart, position).map((escape) => stateOf(chart, table, on, escape))
   const asked = QUESTIONS.flatMap(({ capabilities }) => capabilities as readonly string[])
-  const used = escapes.flatMap(({ reaction }) => usesOf(lookUp(chart.reactions, reaction)!))
+  const used = escapes.flatMap(({ reaction }) => usesOf(present(lookUp(chart.reactions, reaction))))
   const denied = table
     .idsOf(on)
     .flatMap((id) => lookUp(chart.holds, id)?.denies?.map(({ capability }) => capability) ?? [])
@@ -69,7 +70,7 @@ type MetEscape = Pick<EscapeState, 'reaction' | 'moves' | 'isUnprompted' | 'shar
 function escapesFrom(chart: Chart, position: PositionId): MetEscape[] {
   const met = new Map<string, MetEscape>()
   const meet = (reaction: string, share: number, move?: MoveId) => {
-    const known = met.get(reaction) ?? { reaction: reaction as ReactionId, moves: [], isUnprompted: false, share: 0 }
+    const known = met.get(reaction) ?? { reaction: toReactionId(reaction), moves: [], isUnprompted: false, share: 0 }
     met.set(reaction, {
       ...known,
       moves: move ? [...known.moves, move] : known.moves,
@@ -97,7 +98,7 @@ export const usesOf = ({ uses = [], usesAny = [] }: Pick<Reaction, 'uses' | 'use
 ]
 
 function stateOf(chart: Chart, table: HoldTable, on: HoldSet, met: MetEscape): EscapeState {
-  const record = lookUp(chart.reactions, met.reaction)!
+  const record = present(lookUp(chart.reactions, met.reaction))
   const uses = usesOf(record)
   const denying = uses.reduce((set, capability) => set | table.denying(capability, 'ours'), 0n)
   return {
@@ -116,5 +117,5 @@ export function reopenedBy(chart: Chart, position: PositionId, hold: string): Es
     position,
     own.filter((id) => id !== hold),
   )
-  return after.escapes.filter(({ reaction, left }) => left - before.get(reaction)! >= 0.1)
+  return after.escapes.filter(({ reaction, left }) => left - present(before.get(reaction)) >= 0.1)
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
@@ -245,7 +245,7 @@ function metFigures(solution: Solution, occupancy: Occupancy): MetFigure[] {
     game.meaning.index.moves.map(({ record, probeOf }, m) => [record.id, probeOf ?? m]),
   )
   const byMoves = netsOf(solution).map((net): MetFigure => {
-    const move = moveOf.get(net.move)!
+    const move = present(moveOf.get(net.move))
     const { from } = get(game.meaning.index.moves, move)
     const { record } = get(game.meaning.index.positions, from)
     const { share, value, saves, best } = net

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Position } from '../chart/position'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
@@ -80,7 +80,7 @@ export function withoutLooseEnd(chart: Chart, { met, position, reaction }: Loose
   }
   if (met.by === 'answer') {
     const answers = chart.answers.map((answer, i) =>
-      i === met.answer ? { ...answer, tries: withoutReaction(answer.tries!, reaction) } : answer,
+      i === met.answer ? { ...answer, tries: withoutReaction(present(answer.tries), reaction) } : answer,
     )
     return { ...chart, answers }
   }
@@ -125,9 +125,9 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
   }
   const moveOf = new Map(index.moves.map(({ record, probeOf }, m) => [record.id, probeOf ?? m]))
   return ends.map(({ met, position, reaction }) => {
-    const move = met.by === 'unprompted' ? NONE : moveOf.get(met.move)!
+    const move = met.by === 'unprompted' ? NONE : present(moveOf.get(met.move))
     const answer = met.by === 'answer' ? met.answer : NONE
-    return visits.get(`${meetingKey(move, answer, index.positionOf.get(position)!)} ${reaction}`) ?? 0
+    return visits.get(`${meetingKey(move, answer, present(index.positionOf.get(position)))} ${reaction}`) ?? 0
   })
 }
 

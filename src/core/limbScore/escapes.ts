@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -24,7 +25,7 @@ function impossible(chart: Chart, table: HoldTable, step: Taken): Remark[] {
   const { move, before, lands } = step
   const on = table.setOf(before.holds)
   if (!move || !lands || table.left(move, on, 'theirs') > NOTHING) return []
-  const shut = usesOf(move).find((capability) => table.capabilityLeft(capability, on, 'theirs') <= NOTHING)!
+  const shut = present(usesOf(move).find((capability) => table.capabilityLeft(capability, on, 'theirs') <= NOTHING))
   return [
     {
       ...{ kind: 'impossible', key: `impossible ${doer(step)}`, step: step.number },
@@ -71,9 +72,9 @@ function reopened(chart: Chart, table: HoldTable, step: Taken): Remark[] {
   const known = pinCheck(chart, step.after.place.id, step.after.holds).escapes.filter((escape) => escape.isHindrable)
   const before = table.setOf(step.before.holds)
   return known.flatMap((escape): Remark[] => {
-    const was = table.left(lookUp(chart.reactions, escape.reaction)!, before, 'ours')
+    const was = table.left(present(lookUp(chart.reactions, escape.reaction)), before, 'ours')
     if (was > NEARLY_SHUT || gradeOf(escape.left) === 'shut' || escape.left < 2 * was + 0.1) return []
-    const uses = usesOf(lookUp(chart.reactions, escape.reaction)!)
+    const uses = usesOf(present(lookUp(chart.reactions, escape.reaction)))
     const gone = step.off.filter((id) => deniesAny(chart, id, uses)).map((id) => `“${lookUp(chart.holds, id)?.name}”`)
     if (!gone.length) return []
     return [

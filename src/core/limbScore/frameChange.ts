@@ -21,6 +21,6 @@ export function cannotStayOn(hold: Hold, { before, after, move, lands }: Taken):
     if (lands && move?.across) return 'we are on the other side of them now'
   }
   const lies = hold.limbs.includes('chest') && /^(back|chest)$/.test(hold.on ?? '')
-  if (lies && turnsRound) return `${is === 'front' ? 'they face us now' : 'we are behind them now'}`
+  if (lies && turnsRound) return is === 'front' ? 'they face us now' : 'we are behind them now'
   return undefined
 }

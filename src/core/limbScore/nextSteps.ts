@@ -1,3 +1,5 @@
+import { toReactionId } from '../chart/ids'
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
@@ -20,7 +22,7 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
       ...moves.map((move) => lands(chart, move)),
       ...moves.flatMap((move) => [...metBy(chart, move), stalls(move)]),
       ...unprompted.map((id): NextStep => ({
-        step: { reaction: id as never },
+        step: { reaction: toReactionId(id) },
         says: nameOf(chart.reactions, id),
         hint: 'they do, while we hold still',
       })),
@@ -29,11 +31,11 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
   if (place.kind !== 'reaction') return []
   const answers = chart.answers.filter(({ reaction }) => reaction === place.id)
   const moves = answers.flatMap(({ move }) => lookUp(chart.moves, move) ?? [])
-  const endsIn = lookUp(chart.reactions, place.id)!.endsIn
+  const endsIn = present(lookUp(chart.reactions, place.id)).endsIn
   return [
     ...moves.map((move) => lands(chart, move)),
     ...answers.flatMap(({ move, tries }) => {
-      const record = lookUp(chart.moves, move)!
+      const record = present(lookUp(chart.moves, move))
       return [...metBy(chart, { ...record, tries: tries ?? record.tries }), stalls(record)]
     }),
     { step: {}, says: 'We let it happen', hint: `to ${nameOf(chart.positions, endsIn)}` },
@@ -58,7 +60,7 @@ const metBy = (chart: Chart, { id, name, tries }: Move): NextStep[] =>
     count > 0
       ? [
           {
-            step: { move: id, reaction: reaction as never },
+            step: { move: id, reaction: toReactionId(reaction) },
             says: nameOf(chart.reactions, reaction),
             hint: `they do, to ${name}`,
           },

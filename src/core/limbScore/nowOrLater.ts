@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
@@ -27,7 +28,7 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
   const beats = play(chart, run).beats.filter(({ place }) => place.kind !== 'finish')
   const counts = Object.entries(now.tries.reactions ?? {}).filter(([, count]) => count > 0)
   const met = counts.map(([id, count]) => {
-    const reaction = lookUp(chart.reactions, id)!
+    const reaction = present(lookUp(chart.reactions, id))
     const least = Math.min(...beats.map(({ holds }) => table.left(reaction, table.setOf(holds), 'ours')))
     return { name: reaction.name, ofTen: (10 * count) / total, left: least }
   })
@@ -39,8 +40,8 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
     }))
     .find((one) => one.answer)
   const bait = answer && {
-    ...{ name: lookUp(chart.reactions, answer.reaction)!.name, ofTen: (10 * answer.count) / total },
-    lands: landing({ tries: answer.answer!.tries ?? first.tries }),
+    ...{ name: present(lookUp(chart.reactions, answer.reaction)).name, ofTen: (10 * answer.count) / total },
+    lands: landing({ tries: present(answer.answer).tries ?? first.tries }),
     cold: landing(first),
   }
   return { first, now, met, bait: bait ?? null }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { HoldId, PositionId, ReactionId } from '../chart/ids'
 import type { Run, RunStep } from '../chart/run'
@@ -75,7 +75,7 @@ class Player {
   }
 
   play({ start, steps }: Run): Played {
-    let at: Next = this.arrived(ownPlace(this.index, this.index.positionOf.get(start)!), {}, undefined)
+    let at: Next = this.arrived(ownPlace(this.index, present(this.index.positionOf.get(start))), {}, undefined)
     const beats = [this.beat(null, at)]
     for (const [i, step] of steps.entries()) {
       const next: Next | string = this.next(at, step)
@@ -107,7 +107,7 @@ class Player {
 
   private try(at: InPosition | InReaction, step: RunStep): Next | string {
     const { index } = this
-    const move = index.moves.find(({ record }) => record.id === step.move)!
+    const move = present(index.moves.find(({ record }) => record.id === step.move))
     if (at.kind === 'position' && move.from !== at.position) return `${move.record.name} is not done from here`
     if (
       at.kind === 'reaction' &&
@@ -143,8 +143,8 @@ class Player {
     const { index } = this
     const { stallsIn } =
       at.kind === 'position'
-        ? index.moves.find(({ record }) => record.id === step.move)!
-        : get(index.reactions, at.reaction).answers.find(({ record }) => record.move === step.move)!
+        ? present(index.moves.find(({ record }) => record.id === step.move))
+        : present(get(index.reactions, at.reaction).answers.find(({ record }) => record.move === step.move))
     if (stallsIn !== undefined) return this.arrived(ownPlace(index, stallsIn), at.sides, at.frame)
     return at.kind === 'position' ? at : this.conceded(at)
   }

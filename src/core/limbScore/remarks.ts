@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import { holder, sharesLimb } from '../chart/hold'
 import type { HoldId } from '../chart/ids'
@@ -36,10 +36,10 @@ function twoJobs(chart: Chart, step: Taken): Remark[] {
   const stripped: readonly string[] = [...(step.move?.strips ?? []), ...(step.reaction?.strips ?? [])]
   return step.off.flatMap((id): Remark[] => {
     if (said.includes(id) || stripped.includes(id)) return []
-    const hold = lookUp(chart.holds, id)!
-    const rival = step.on.map((other) => lookUp(chart.holds, other)!).find((other) => sharesLimb(hold, other))
+    const hold = present(lookUp(chart.holds, id))
+    const rival = step.on.map((other) => present(lookUp(chart.holds, other))).find((other) => sharesLimb(hold, other))
     if (!rival) return []
-    const limb = rival.limbs.find((one) => hold.limbs.includes(one))!
+    const limb = present(rival.limbs.find((one) => hold.limbs.includes(one)))
     const whose = holder(hold) === 'ours' ? 'Our' : 'Their'
     return [
       {
@@ -63,7 +63,7 @@ function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
     return [
       {
         ...{ kind: 'missing', key: `missing ${doer(step)} ${id}`, step: step.number },
-        says: `${step.move!.name} needs ${nameOf(chart, id)}, ${lost ? `which step ${lost.number} let go of` : 'which is not on yet'}.`,
+        says: `${present(step.move).name} needs ${nameOf(chart, id)}, ${lost ? `which step ${lost.number} let go of` : 'which is not on yet'}.`,
         fix: lost
           ? `Keep it on at step ${lost.number}, or take it again before step ${step.number}.`
           : `Take it before step ${step.number}.`,
@@ -95,7 +95,7 @@ function gateRemarks(chart: Chart, steps: readonly Taken[]): Remark[] {
 function frameRemarks(chart: Chart, step: Taken): Remark[] {
   return step.after.holds.flatMap((id): Remark[] => {
     if (!step.before.holds.includes(id)) return []
-    const why = cannotStayOn(lookUp(chart.holds, id)!, step)
+    const why = cannotStayOn(present(lookUp(chart.holds, id)), step)
     if (!why) return []
     return [
       {
@@ -111,7 +111,7 @@ function sidesRemarks(chart: Chart, step: Taken): Remark[] {
   if (!step.move || !step.lands) return []
   return sidesDisagree(chart, step.move).map(({ ask, brings, landing }) => ({
     ...{ kind: 'sides', key: `sides ${doer(step)} ${ask}`, step: step.number },
-    says: `After ${step.move!.name}, ${ask} is ${brings as string}; where it lands it is ${landing as string}.`,
+    says: `After ${present(step.move).name}, ${ask} is ${brings as string}; where it lands it is ${landing as string}.`,
     fix: 'Say what the move does to the sides, or change the sides of the landing.',
   }))
 }

@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Hold } from '../chart/hold'
 import { holder } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
@@ -51,7 +52,8 @@ export function partHeld(on: string | undefined): Limb | undefined {
 export const isAtTheNeck = ({ on }: Hold): boolean => partHeld(on) === 'head'
 
 /** The row of one of a person's parts. */
-export const rowOf = (by: Person, part: Limb): Row => ROWS.find((row) => row.by === by && row.parts.includes(part))!
+export const rowOf = (by: Person, part: Limb): Row =>
+  present(ROWS.find((row) => row.by === by && row.parts.includes(part)))
 
 export const other = (by: Person): Person => (by === 'ours' ? 'theirs' : 'ours')
 

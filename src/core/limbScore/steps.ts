@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -26,7 +26,7 @@ export interface Taken {
 export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
   return beats.slice(1).map((after, i): Taken => {
     const before = get(beats, i)
-    const { move, reaction, elsewhere, stalls } = after.step!
+    const { move, reaction, elsewhere, stalls } = present(after.step)
     return {
       ...{ number: i + 1, before, after },
       move: lookUp(chart.moves, move),

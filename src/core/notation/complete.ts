@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
 import { nameKey, WORDS } from './fork'
@@ -21,7 +21,7 @@ export function completeFork(chart: Chart, position: PositionId, line: string, c
   const before = typed.slice(0, typed.length - get(part, 1).length).trimEnd()
   const sign = before.slice(-1)
   const counted = /^\s*\d+(\.\d+)?\s+/.exec(get(part, 1))
-  const word = get(part, 1).slice(counted?.[0].length ?? /^\s*/.exec(get(part, 1))![0].length)
+  const word = get(part, 1).slice(counted?.[0].length ?? present(/^\s*/.exec(get(part, 1)))[0].length)
   const from = caret - word.length
   return { from, options: optionsFor(chart, position, before, sign, Boolean(counted), word) }
 }

@@ -126,7 +126,7 @@ class Reader {
     if (token.text.length > 200) this.fail('a name has at most 200 characters')
     this.next++
     const { text, at, end } = token
-    return { text, at, end, ...(token.kind === 'name' && token.byId ? { byId: true } : {}) }
+    return { text, at, end, ...(token.byId ? { byId: true } : {}) }
   }
 
   private count(otherwise: string): number {

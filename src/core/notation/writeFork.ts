@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import type { Move } from '../chart/move'
@@ -76,7 +77,7 @@ function reactionText(chart: Chart, reaction: Reaction, move: Move, withAnswers:
 }
 
 function answerText(chart: Chart, reaction: Reaction, answer: Answer): string {
-  const move = chart.moves.find(({ id }) => id === answer.move)!
+  const move = present(chart.moves.find(({ id }) => id === answer.move))
   const head = `${write(move, (name) => findAnswer(chart, name, reaction))}${placed(chart, move.to)}`
   const { tries } = answer
   if (!tries) return head

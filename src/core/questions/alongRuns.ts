@@ -1,6 +1,7 @@
+import { toMoveId, toPositionId, type PositionId } from '../chart/ids'
+import { present } from '../get'
 import { emptyChart, type Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
-import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
@@ -34,8 +35,9 @@ export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunP
     for (const beat of beats) {
       yield done++ / steps
       const spot = spotOf(chart, beat)
-      if (!worths.has(spot)) worths.set(spot, worthLetGo(chart, scenario, spot))
-      letGo.push(worths.get(spot)!)
+      const worth = worths.has(spot) ? (worths.get(spot) ?? null) : worthLetGo(chart, scenario, spot)
+      worths.set(spot, worth)
+      letGo.push(worth)
     }
     found.push({ scored: scoredAlong(chart, beats), letGo })
   }
@@ -44,7 +46,7 @@ export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunP
 
 /** The position that a beat is in; while a reaction is met, where conceding leads. */
 function spotOf(chart: Chart, { place }: Beat): Spot {
-  if (place.kind === 'reaction') return lookUp(chart.reactions, place.id)!.endsIn
+  if (place.kind === 'reaction') return present(lookUp(chart.reactions, place.id)).endsIn
   return place.kind === 'position' ? place.id : place.kind
 }
 
@@ -63,11 +65,11 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
 export function scoredAlong(chart: Chart, beats: readonly Beat[]): ExpectedScore | null {
   const places = placesOf(chart, beats)
   const certain = emptyChart('run', 'Run')
-  const id = (i: number) => `p${i}` as PositionId
+  const id = (i: number) => toPositionId(`p${i}`)
   places.forEach(({ spot, seconds, kind = 'advance' }, i) => {
     const record = lookUp(chart.positions, spot)
     const move: Omit<Move, 'to'> = {
-      id: `m${i}` as MoveId,
+      id: toMoveId(`m${i}`),
       name: 'On',
       kind,
       from: id(i - 1),
@@ -105,5 +107,10 @@ function placesOf(chart: Chart, beats: readonly Beat[]): Arrival[] {
   return places
 }
 
-const bare = ({ name, family, ahead, orientation }: Position, id: PositionId): Position =>
-  ({ id, name, family, ahead, ...(orientation ? { orientation } : {}) }) as Position
+const bare = ({ name, family, ahead, orientation }: Position, id: PositionId): Position => ({
+  id,
+  name,
+  family,
+  ahead,
+  ...(orientation ? { orientation } : {}),
+})

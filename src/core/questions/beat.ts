@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { looseEndsOf } from '../insight/looseEnds'
@@ -69,7 +69,7 @@ function shortlisted(chart: Chart, solution: Solution, blows: readonly MetWhere[
   const promise = promiseOfMet(solution, occupancyOf(solution))
   return allMet(chart)
     .filter((met) => !used.has(keyOfMet(met)) && (promise.get(keyOfMet(met)) ?? 0) > 0)
-    .sort((a, b) => promise.get(keyOfMet(b))! - promise.get(keyOfMet(a))!)
+    .sort((a, b) => present(promise.get(keyOfMet(b))) - present(promise.get(keyOfMet(a))))
     .slice(0, TRIED)
 }
 

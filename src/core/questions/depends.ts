@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { VariantSolver } from '../insight/variantSolver'
@@ -31,7 +31,7 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> 
   const promise = promiseOfMet(solution, occupancy)
   const reactions = allMet(chart)
     .filter((met) => met.met.by !== 'unprompted' && promise.has(keyOfMet(met)))
-    .sort((a, b) => Math.abs(promise.get(keyOfMet(b))!) - Math.abs(promise.get(keyOfMet(a))!))
+    .sort((a, b) => Math.abs(present(promise.get(keyOfMet(b)))) - Math.abs(present(promise.get(keyOfMet(a)))))
     .slice(0, REACTIONS)
   const parts = [
     ...rankDrills(solution, occupancy)
@@ -44,7 +44,7 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> 
           : met.by === 'answer'
             ? { of: 'answer', answer: met.answer }
             : null
-      return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction as string } }] : []
+      return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction } }] : []
     }),
   ]
   const near = new VariantSolver(chart, solution.game)

@@ -1,7 +1,7 @@
+import { toMoveId, type HoldId, type PositionId } from '../chart/ids'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { NEW_ANSWER } from '../chart/edits/answers'
-import type { HoldId, MoveId, PositionId, ReactionId } from '../chart/ids'
 import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Tries } from '../chart/tries'
@@ -31,7 +31,7 @@ const STATES_A_LIST = 9000
 /** A chart as it would be, and what is found by solving it. */
 interface DrillCandidate {
   chart: Chart
-  found(gain: number): Gain
+  found: (gain: number) => Gain
 }
 
 /**
@@ -85,18 +85,21 @@ export const withDrilled = (chart: Chart, target: DrillTarget): Chart => withTri
 /** The chart with an answer to a loose end that lands half of the time and brings us back to where it was met. */
 export function withNewAnswer(chart: Chart, { position, reaction }: LooseEnd): Chart {
   const move: Move = {
-    ...{ id: idFromName('A new answer', new Set(chart.moves.map(({ id }) => id))) as MoveId, name: 'A new answer' },
+    ...{
+      id: toMoveId(idFromName('A new answer', new Set<string>(chart.moves.map(({ id }) => id)))),
+      name: 'A new answer',
+    },
     ...{ kind: 'hold' as const, seconds: 3, tries: NEW_ANSWER },
     ...{ from: position, to: position },
   }
-  const answer = { reaction: reaction as ReactionId, move: move.id }
+  const answer = { reaction: reaction, move: move.id }
   return { ...chart, moves: [...chart.moves, move], answers: [...chart.answers, answer] }
 }
 
 /** The hold that takes most from them in a position, if one takes anything. */
 function nextHold(chart: Chart, position: PositionId): { position: PositionId; hold: HoldId } | undefined {
   const next = nextHolds(chart, position).find(({ takes }) => takes > 0)
-  return next && { position, hold: next.hold as HoldId }
+  return next && { position, hold: next.hold }
 }
 
 /** The chart with one more hold, of a limb that is free, on in a position. */

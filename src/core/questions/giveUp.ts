@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { totalOf, withTallies, type Tries } from '../chart/tries'
@@ -92,7 +92,8 @@ function bestWith(
 }
 
 const bestAt = (solution: Solution, position: PositionId): string | null =>
-  bestIn(solution, get(solution.game.meaning.ownState, solution.game.meaning.index.positionOf.get(position)!)).best
+  bestIn(solution, get(solution.game.meaning.ownState, present(solution.game.meaning.index.positionOf.get(position))))
+    .best
 
 /** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
 function wrongOf({ game, values }: Solution, id: MoveId): Wrong {

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Script, ScriptStep } from './script'
 
 /** Places of the plan from each of which it comes back to the others, and how it ends for who has come there. */
@@ -19,12 +19,12 @@ const NEGLIGIBLE = 1e-9
 export function loopsOf(script: Script): Loop[] {
   const steps = new Map(script.steps.map((step) => [step.key, step]))
   return components(script.steps)
-    .filter((keys) => new Set(keys.map((key) => steps.get(key)!.position)).size > 1)
+    .filter((keys) => new Set(keys.map((key) => present(steps.get(key)).position)).size > 1)
     .map((keys) => {
-      const sorted = [...keys].sort((a, b) => steps.get(b)!.reach - steps.get(a)!.reach)
+      const sorted = [...keys].sort((a, b) => present(steps.get(b)).reach - present(steps.get(a)).reach)
       return { steps: sorted, ...endOf(steps, new Set(keys), get(sorted, 0)) }
     })
-    .sort((a, b) => steps.get(get(b.steps, 0))!.reach - steps.get(get(a.steps, 0))!.reach)
+    .sort((a, b) => present(steps.get(get(b.steps, 0))).reach - present(steps.get(get(a.steps, 0))).reach)
 }
 
 const targets = ({ ways }: ScriptStep) =>
@@ -38,12 +38,12 @@ function components(steps: readonly ScriptStep[]): number[][] {
   const found: number[][] = []
   const visit = (key: number) => {
     index.set(key, index.size)
-    low.set(key, index.get(key)!)
+    low.set(key, present(index.get(key)))
     stack.push(key)
-    for (const to of targets(byKey.get(key)!)) {
+    for (const to of targets(present(byKey.get(key)))) {
       if (!byKey.has(to)) continue
       if (!index.has(to)) visit(to)
-      if (stack.includes(to)) low.set(key, Math.min(low.get(key)!, low.get(to)!))
+      if (stack.includes(to)) low.set(key, Math.min(present(low.get(key)), present(low.get(to))))
     }
     if (low.get(key) !== index.get(key)) return
     found.push(stack.splice(stack.indexOf(key)))
@@ -59,7 +59,7 @@ function endOf(steps: Map<number, ScriptStep>, inside: ReadonlySet<number>, star
   for (let left = 1; left > NEGLIGIBLE;) {
     const next = new Map<number, number>()
     for (const [key, chance] of now) {
-      const { ways, alive } = steps.get(key)!
+      const { ways, alive } = present(steps.get(key))
       const goesOn = ways.length ? alive : 0
       end.over += chance * (1 - goesOn)
       for (const { to, share } of ways) {

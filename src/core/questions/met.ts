@@ -1,5 +1,6 @@
+import { toReactionId, type MoveId, type PositionId } from '../chart/ids'
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import type { LooseEnd } from '../insight/looseEnds'
 import { withTallies, type Tries } from '../chart/tries'
 import { withTries, type DrillTarget } from './target'
@@ -49,7 +50,7 @@ export function withUsedMore(chart: Chart, { met, position, reaction }: MetWhere
 /** Every reaction where it is met in a chart. */
 export function allMet(chart: Chart): MetWhere[] {
   const ids = (reactions: Record<string, number> | undefined) =>
-    Object.entries(reactions ?? {}).flatMap(([id, n]) => (n > 0 ? [id as ReactionId] : []))
+    Object.entries(reactions ?? {}).flatMap(([id, n]) => (n > 0 ? [toReactionId(id)] : []))
   const fromOf = new Map<MoveId, PositionId>(chart.moves.map(({ id, from }) => [id, from]))
   return [
     ...chart.moves.flatMap(({ id, from, tries }) =>
@@ -58,7 +59,7 @@ export function allMet(chart: Chart): MetWhere[] {
     ...chart.answers.flatMap(({ move, tries }, answer) =>
       ids(tries?.reactions).map((reaction): MetWhere => ({
         met: { by: 'answer', move, answer },
-        position: fromOf.get(move)!,
+        position: present(fromOf.get(move)),
         reaction,
       })),
     ),

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { PositionId } from '../chart/ids'
 import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
@@ -84,8 +84,8 @@ export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: 
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   const fall = ({ position, reaction }: LooseEnd) => {
-    const from = get(values, get(ownState, index.positionOf.get(position)!))
-    const { endsIn } = index.reactions.find(({ record }) => record.id === reaction)!
+    const from = get(values, get(ownState, present(index.positionOf.get(position))))
+    const { endsIn } = present(index.reactions.find(({ record }) => record.id === reaction))
     return from - (endsIn < 0 ? -1 : get(values, get(ownState, endsIn)))
   }
   return ends

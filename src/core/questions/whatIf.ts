@@ -1,7 +1,7 @@
+import { toPositionId, type PositionId } from '../chart/ids'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
-import type { PositionId } from '../chart/ids'
 import type { ProbeFactors } from '../chart/probe'
 import type { Limb } from '../chart/words'
 import type { Scenario } from '../game/scenario'
@@ -84,7 +84,8 @@ function withoutLimb(chart: Chart, limb: Limb) {
 
 function compared(now: Figures, then: Figures): IfResult {
   const behind = ({ endings }: Figures) => endings.theirs + endings.caught
-  const changes = (Object.keys(then.positions) as PositionId[])
+  const changes = Object.keys(then.positions)
+    .map(toPositionId)
     .map((position) => ({
       position,
       was: now.positions[position]?.best ?? null,

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf, type Tries } from '../chart/tries'
@@ -24,14 +24,14 @@ export function sayGain(chart: Chart, gain: Gain): SaidGain {
 
 function sayDrill(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>): SaidGain {
   if (target.of === 'move') {
-    const move = lookUp(chart.moves, target.move)!
+    const move = present(lookUp(chart.moves, target.move))
     return { head: move.name, detail: `${landsNow(move.tries)}; one more of ten` }
   }
   const answer = get(chart.answers, target.answer)
   const reaction = lookUp(chart.reactions, answer.reaction)?.name ?? ''
   return {
     head: lookUp(chart.moves, answer.move)?.name ?? '',
-    detail: `against “${reaction}” ${landsNow(answer.tries!)}; one more of ten`,
+    detail: `against “${reaction}” ${landsNow(present(answer.tries))}; one more of ten`,
   }
 }
 
@@ -74,5 +74,5 @@ export function placeOfGain(
   }
   const { target } = gain
   const move = target.of === 'move' ? target.move : get(chart.answers, target.answer).move
-  return { position: lookUp(chart.moves, move)!.from, move }
+  return { position: present(lookUp(chart.moves, move)).from, move }
 }

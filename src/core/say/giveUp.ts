@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { GiveUp } from '../questions/giveUp'
@@ -35,5 +36,5 @@ export function sayLetGo(
   const at = letGo.findIndex((worth) => worth !== null && worth < first - LOST)
   if (at < 0) return `It can be let go at any step for what that is worth at its start, ${say(first)}, or more.`
   const before = at === 1 ? 'Only before its first step' : `Up to step ${at - 1}`
-  return `${before} it can be let go as at its start, for ${say(first)}; after step ${at}, “${stepName(at)}”, letting go loses the position: ${say(letGo[at]!)}.`
+  return `${before} it can be let go as at its start, for ${say(first)}; after step ${at}, “${stepName(at)}”, letting go loses the position: ${say(present(letGo[at]))}.`
 }

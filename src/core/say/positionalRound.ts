@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { PositionalRound } from '../chart/positionalRound'
 import type { Chart } from '../chart/chart'
 import { answersTo } from '../chart/edits/answers'
@@ -18,9 +19,9 @@ export interface SaidRound {
 
 /** What a positional round is: where it starts, who begins, what each may do, what ends it, and what it may injure. */
 export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
-  const reaction = lookUp(chart.reactions, card.reaction)!
+  const reaction = present(lookUp(chart.reactions, card.reaction))
   const move = lookUp(chart.moves, card.move)
-  const position = lookUp(chart.positions, card.position)!
+  const position = present(lookUp(chart.positions, card.position))
   const holds = (position.holds ?? []).flatMap((id) => lookUp(chart.holds, id)?.name ?? [])
   const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
   const [best] = answers

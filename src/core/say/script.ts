@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart } from '../chart/chart'
 import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
@@ -102,7 +102,7 @@ class Saying {
     const name = this.moveName(does)
     if (!isShown) return tellMove(name)
     const expected = expecting && ways.find(({ kind, share }) => kind === 'reaction' && share >= EXPECTED)
-    return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(expected.reaction!))}` : ''}`
+    return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(present(expected.reaction)))}` : ''}`
   }
 
   /** What comes of a step: landing, what they do, nothing; the most frequent first, landing before all. */
@@ -121,7 +121,7 @@ class Saying {
       ...(seldom.length
         ? [
             `More seldom ${listed(
-              seldom.map(({ reaction }) => whenThey(this.reactionName(reaction!))),
+              seldom.map(({ reaction }) => whenThey(this.reactionName(present(reaction)))),
               'or',
             )}.`,
           ]
@@ -131,13 +131,13 @@ class Saying {
 
   /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
   private answered(way: ScriptWay, depth: number, afterShowing = false): string {
-    const step = this.byKey.get(way.to as number)!
+    const step = present(this.byKey.get(way.to as number))
     const often = depth === 1 ? ` (${timesOfTen(way.share)})` : ''
-    const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(way.reaction!))}${depth > 1 ? ' then' : ''}${often}`
+    const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(present(way.reaction)))}${depth > 1 ? ' then' : ''}${often}`
     if (step.does === 'concede' || step.does === null)
       return `${start}, ${this.conceded(way, step)}${depth === 1 ? '.' : ''}`
     const lands = step.ways.find(({ kind }) => kind === 'lands')
-    const name = this.moveName(step.does as string)
+    const name = this.moveName(step.does)
     const does = step.isShown ? showMove(name) : afterShowing ? commitTo(name) : tellMove(name)
     const said = `${start}, ${does}${lands ? `: ${this.whereTo(lands)}` : ''}`
     const deeper = step.ways.filter(({ kind, to }) => kind === 'reaction' && this.byKey.has(to as number))
@@ -204,7 +204,7 @@ export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[
   return [
     ...(cue ? [`Go when: ${lowerFirst(cue)}`] : []),
     ...(first ? [`${plain(first.text)}${first.test ? ` (test: ${first.test})` : ''}`] : []),
-    ...(gate ? [upperFirst(plain(gate.until!))] : []),
+    ...(gate ? [upperFirst(plain(present(gate.until)))] : []),
     ...(wrong ? [`Usual mistake: ${lowerFirst(plain(wrong.mistake))}. ${upperFirst(plain(wrong.fix))}`] : []),
     ...(heed ? [`Caution${hazard?.part ? `, ${hazard.part}` : ''}: ${lowerFirst(heed)}`] : []),
   ].map((line) => line.replace(/[.;]*$/, '.'))
@@ -216,7 +216,7 @@ const plain = (text: string) => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/
 /** A loop of the plan in a sentence: what goes round, and how it ends for a hundred that come there. */
 export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
   const steps = new Map(script.steps.map((step) => [step.key, step]))
-  const moves = loop.steps.flatMap((key) => lookUp(chart.moves, steps.get(key)!.does ?? undefined)?.name ?? [])
+  const moves = loop.steps.flatMap((key) => lookUp(chart.moves, present(steps.get(key)).does ?? undefined)?.name ?? [])
   const names = [...new Set(moves)].slice(0, 4).map((name) => `“${name}”`)
   const of = (share: number) => Math.round(share * 100)
   const caught = of(loop.caught) ? `, ${of(loop.caught)} get us finished` : ''

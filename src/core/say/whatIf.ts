@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Tries } from '../chart/tries'
@@ -40,7 +41,7 @@ export function sayChange(chart: Chart, { position, was, now }: IfResult['change
 /** Which figure it is that something depends on: the move or answer, and what of its tries. */
 export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
-  const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer!.move)!
+  const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : present(answer).move))
   const tries = answer?.tries ?? move.tries
   const ofTen = Math.round(shareOf(tries, part) * 10)
   const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { Chart, Way } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -80,8 +80,7 @@ function namesOf({ moves }: Chart): Map<string, MoveId[]> {
   if (known) return known
   const byName = new Map<string, MoveId[]>()
   for (const { id, name, aliases = [] } of moves) {
-    for (const one of new Set([id as string, ...[name, ...aliases].map(plain)]))
-      byName.set(one, [...(byName.get(one) ?? []), id])
+    for (const one of new Set([id, ...[name, ...aliases].map(plain)])) byName.set(one, [...(byName.get(one) ?? []), id])
   }
   named.set(moves, byName)
   return byName
@@ -111,11 +110,12 @@ function compare(
 }
 
 function apart(values: Map<MoveId, number>, prefer: MoveId[], over: MoveId[]) {
-  const best = (ids: MoveId[]) => ids.filter((id) => values.has(id)).sort((a, b) => values.get(b)! - values.get(a)!)[0]
+  const best = (ids: MoveId[]) =>
+    ids.filter((id) => values.has(id)).sort((a, b) => present(values.get(b)) - present(values.get(a)))[0]
   const preferred = best(prefer)
   const rejected = best(over.filter((id) => !prefer.includes(id)))
   if (!preferred || !rejected) return undefined
-  return { preferred, rejected, by: values.get(preferred)! - values.get(rejected)! }
+  return { preferred, rejected, by: present(values.get(preferred)) - present(values.get(rejected)) }
 }
 
 /** The differences between schools that are about a position of the chart, or about its moves from there. */

@@ -1,3 +1,4 @@
+import { present } from '../get'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
 import type { Shelf, ShelfMove, ShelfRegion } from './shelf'
@@ -23,7 +24,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
     one && { ...one, ...defined({ elsewhere: keys(one.elsewhere, places), reactions: keys(one.reactions, reactions) }) }
   const move = (one: ShelfMove): ShelfMove => ({
     ...one,
-    ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to), tries: tries(one.tries)! },
+    ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to), tries: present(tries(one.tries)) },
     ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), alsoFrom: all(places, one.alsoFrom) }),
     ...defined({ needs: all(holds, one.needs), adds: all(holds, one.adds), drops: all(holds, one.drops) }),
     ...defined({ keeps: all(holds, one.keeps), strips: all(holds, one.strips), checkpoints: gated(one, holds) }),
@@ -36,7 +37,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
       id: of(places, one.id),
       ...defined({ holds: all(holds, one.holds), mirror: one.mirror && of(places, one.mirror) }),
       ...(one.unprompted
-        ? { unprompted: { ...one.unprompted, reactions: keys(one.unprompted.reactions, reactions)! } }
+        ? { unprompted: { ...one.unprompted, reactions: present(keys(one.unprompted.reactions, reactions)) } }
         : {}),
     })),
     holds: region.holds.map((one) => ({ ...one, id: of(holds, one.id) })),

@@ -49,5 +49,5 @@ function governs({ on }: Principle, move: Move, from: Position | undefined): boo
   const said = [move.name, ...(move.checkpoints ?? []).flatMap(({ text, until }) => [text, until && `until ${until}`])]
     .join(' ')
     .toLowerCase()
-  return Boolean(isTagged ?? false) || (on.words?.some((word) => said.includes(word)) ?? false)
+  return (isTagged ?? false) || (on.words?.some((word) => said.includes(word)) ?? false)
 }

@@ -19,7 +19,7 @@ interface Entry extends Found {
 
 export interface ShelfIndex {
   /** Best first; a few letters, another school's word, or a slip of the pen are enough. */
-  search(text: string): Found[]
+  search: (text: string) => Found[]
 }
 
 /** Words that say nothing of what is meant, and words for the same thing. */
@@ -99,7 +99,10 @@ export function indexShelf(shelf: Shelf): ShelfIndex {
     },
   })
   index.addAll(entriesOf(shelf))
-  return { search: (text) => index.search(text).map(({ kind, id }) => ({ kind, id }) as Found) }
+  return {
+    search: (text) =>
+      index.search(text).map((found): Found => ({ kind: found.kind as Found['kind'], id: String(found.id) })),
+  }
 }
 
 function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): Entry[] {
@@ -123,7 +126,7 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
         notes,
         holdsFirst,
         kind,
-        String(hazard?.part ?? ''),
+        hazard?.part ?? '',
         ...checkpoints.map(({ text }) => text),
       ]),
     ),

@@ -8,6 +8,7 @@ import { Position } from '../chart/position'
 import { Reaction } from '../chart/reaction'
 import { checkReferences } from '../chart/references'
 import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { fieldsOf } from '../document/fields'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 
@@ -67,7 +68,7 @@ export const SHELF_KIND: DocumentKind<OwnShelf> = {
     variants: Saying,
     cautions: Saying,
   },
-  keyOf: (list, record) => (list === 'answers' ? answerKey(record as Answer) : (record as { id: string }).id),
+  keyOf: (list, record) => (list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)),
   migrations: [],
   normalisers: [COMPLETE, RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES],
   checkReferences: (shelf) => checkReferences(shelfAsChart(joinRegions([shelf]))),

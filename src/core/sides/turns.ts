@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
@@ -63,7 +64,7 @@ export function sidesDisagree(chart: Chart, move: Move): Disagreement[] {
   if (!from?.orientation || !to?.orientation || !frame || from.frame !== to.frame) return []
   const brought = turned(from.orientation, turnsOf(move), move.across)
   return frame.facts.flatMap(({ key, ask }) => {
-    const [brings, landing] = [brought[key], to.orientation![key]]
+    const [brings, landing] = [brought[key], present(to.orientation)[key]]
     return brings !== undefined && landing !== undefined && brings !== landing ? [{ ask, brings, landing }] : []
   })
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import { countCrossings, meanLength, type Segment } from './crossings'
 import type { LayoutTask, SlopeLayout } from './places'
 import { spread } from './spread'
@@ -75,7 +75,7 @@ function exchange(nodes: Node[], bands: Band[], width: number, looks: number): v
           const wishes = new Map(band.band.map((node) => [node, get(nodes, node).x]))
           const [a, b] = [get(band.band, i), get(band.band, j)]
           wishes.set(a, get(nodes, b).x).set(b, get(nodes, a).x)
-          place(nodes, band, width, (node) => wishes.get(node)!)
+          place(nodes, band, width, (node) => present(wishes.get(node)))
           const now = costOf(nodes)
           if (now < cost) {
             cost = now
@@ -140,11 +140,11 @@ function place(
   wish: (i: number, order: number) => number,
 ): void {
   const wishes = new Map(band.map((i, order) => [i, wish(i, order)]))
-  band.sort((a, b) => wishes.get(a)! - wishes.get(b)!)
+  band.sort((a, b) => present(wishes.get(a)) - present(wishes.get(b)))
   for (let row = 0; row < rows; row++) {
     const own = band.filter((_, order) => order % rows === row)
     const centres = spread(
-      own.map((i) => ({ wish: wishes.get(i)!, width: get(nodes, i).width })),
+      own.map((i) => ({ wish: present(wishes.get(i)), width: get(nodes, i).width })),
       gap,
       width,
     )
@@ -159,7 +159,7 @@ function fill(nodes: Node[], bands: Band[], width: number): void {
   if (right - left >= width) return
   for (const band of bands) {
     const wishes = new Map(band.band.map((i) => [i, ((get(nodes, i).x - left) * width) / (right - left)]))
-    place(nodes, band, width, (i) => wishes.get(i)!)
+    place(nodes, band, width, (i) => present(wishes.get(i)))
   }
 }
 

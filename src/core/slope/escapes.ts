@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -45,7 +46,7 @@ export const asksForWork = ({ kind }: Escape): boolean => kind === 'loose' || ki
 
 function escapeOf(chart: Chart, met: MetFigure, loose: ReadonlyMap<string, number>): Escape {
   const key = escapeKey(met.move ?? met.position, met.reaction)
-  const reaction = lookUp(chart.reactions, met.reaction)!
+  const reaction = present(lookUp(chart.reactions, met.reaction))
   const answer = lookUp(chart.moves, met.best)
   const cost = loose.get(key)
   return {

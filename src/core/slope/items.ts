@@ -1,5 +1,6 @@
+import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
+import { present } from '../get'
 import type { Chart } from '../chart/chart'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import { CAUGHT_PLACE, finishPlace, landingOf } from './graph'
@@ -30,16 +31,16 @@ export function itemOf(chart: Chart, key: string): Item | undefined {
       chart.moves.some(({ name, to }) => to === 'finish' && finishPlace(name) === place)
     return isThere ? { kind, place } : undefined
   }
-  const [move, position, reaction, answer] = rest
-  if (kind === 'move') return lookUp(chart.moves, move) && { kind, move: move as MoveId }
+  const [move = '', position = '', reaction = '', answer = ''] = rest
+  if (kind === 'move') return lookUp(chart.moves, move) && { kind, move: toMoveId(move) }
   const isMet = (move === '-' || lookUp(chart.moves, move)) && lookUp(chart.positions, position)
   if (!isMet || !lookUp(chart.reactions, reaction)) return undefined
   const met = {
-    ...{ move: move === '-' ? null : (move as MoveId), position: position as PositionId },
-    reaction: reaction as ReactionId,
+    ...{ move: move === '-' ? null : toMoveId(move), position: toPositionId(position) },
+    reaction: toReactionId(reaction),
   }
   if (kind === 'escape') return { kind, ...met }
-  if (kind === 'answer' && lookUp(chart.moves, answer)) return { kind, ...met, answer: answer as MoveId }
+  if (kind === 'answer' && lookUp(chart.moves, answer)) return { kind, ...met, answer: toMoveId(answer) }
   return undefined
 }
 
@@ -48,7 +49,7 @@ export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): 
   if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
   if (item.kind === 'move') {
     const move = lookUp(chart.moves, item.move)
-    const charted = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
+    const charted = Object.keys(move?.tries.reactions ?? {}).map(toReactionId)
     // What the holds leave nothing of has no mark; nor has what meets a move that cannot be tried from here.
     const met = charted.filter(
       (reaction) => !figures || figures.met.some((one) => one.move === item.move && one.reaction === reaction),
@@ -85,8 +86,8 @@ function movesFrom(chart: Chart, figures: Figures | null, place: string): Item[]
 
 function unprompted(chart: Chart, place: string): Item[] {
   const position = lookUp(chart.positions, place)
-  const reactions = Object.keys(position?.unprompted?.reactions ?? {}) as ReactionId[]
-  return reactions.map((reaction) => ({ kind: 'escape', move: null, position: position!.id, reaction }))
+  const reactions = Object.keys(position?.unprompted?.reactions ?? {}).map(toReactionId)
+  return reactions.map((reaction) => ({ kind: 'escape', move: null, position: present(position).id, reaction }))
 }
 
 /** What an item is a part of, where that does not depend on the way that one came; places stand for themselves. */

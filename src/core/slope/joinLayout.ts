@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import type { SlopeEdge } from './graph'
 import type { LayoutTask, Place, SlopeLayout } from './places'
 import { spread } from './spread'
@@ -35,7 +35,7 @@ export function joinLayout(task: LayoutTask, layout: SlopeLayout): SlopeLayout {
   const rows = rowsOf(places)
   for (const row of rows) giveWay(row, places, task, widths, layout.width)
   closeRows(rows, places)
-  const right = Object.entries(places).map(([id, { x }]) => x + widths.get(id)! / 2)
+  const right = Object.entries(places).map(([id, { x }]) => x + present(widths.get(id)) / 2)
   return { width: Math.max(layout.width, ...right), places }
 }
 
@@ -84,7 +84,7 @@ function rowsOf(places: Record<string, Place>): Row[] {
   for (const [id, { band, row }] of Object.entries(places)) {
     const key = `${row} ${band}`
     if (!rows.has(key)) rows.set(key, { band, row, ids: [] })
-    rows.get(key)!.ids.push(id)
+    present(rows.get(key)).ids.push(id)
   }
   for (const { ids } of rows.values()) ids.sort((a, b) => get(places, a).x - get(places, b).x)
   return [...rows.values()]
@@ -97,7 +97,11 @@ function giveWay(
   widths: ReadonlyMap<string, number>,
   width: number,
 ): void {
-  const wanted = ids.map((id) => ({ wish: get(places, id).x, width: widths.get(id)!, still: Boolean(byHand?.[id]) }))
+  const wanted = ids.map((id) => ({
+    wish: get(places, id).x,
+    width: present(widths.get(id)),
+    still: Boolean(byHand?.[id]),
+  }))
   const right = wanted.reduce((most, place) => Math.max(most, place.wish + place.width / 2), width)
   const centres = spread(wanted, LEAST_GAP, right)
   ids.forEach((id, i) => (places[id] = { ...get(places, id), x: Math.round(get(centres, i) * 10) / 10 }))

@@ -1,3 +1,4 @@
+import { present } from '../get'
 import type { MoveId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Figures } from '../insight/figures'
@@ -37,8 +38,8 @@ export function routeMoves(
 ): Map<string, Point[]> {
   const ways = moves.map((move): Way => ({
     key: move.id,
-    from: { ledge: ledges.get(move.from)! },
-    to: ledges.get(landingOf(move))!,
+    from: { ledge: present(ledges.get(move.from)) },
+    to: present(ledges.get(landingOf(move))),
   }))
   return routeWays(ways, rows, width)
 }
@@ -56,7 +57,7 @@ export function moveLines(
       const uses = usesOf(move.id)
       return {
         ...{ move: move.id, name: move.name, from: move.from, to: landingOf(move), uses },
-        points: points.get(move.id)!,
+        points: present(points.get(move.id)),
         width: uses < ON_PLAN ? THIN : THIN + 1 + (THICKEST - THIN - 1) * (uses / most) ** 0.7,
       }
     })

@@ -33,9 +33,9 @@ const PARTS = [0.5, 0.38, 0.62, 0.28, 0.72, 0.2, 0.82, 0.14, 0.9]
 
 export interface MarkWords {
   /** Texts of an escape's mark, the fullest first. */
-  of(escape: Escape): string[]
+  of: (escape: Escape) => string[]
   /** Whether it stands out; the others take the room that is left. */
-  isInFocus(escape: Escape): boolean
+  isInFocus: (escape: Escape) => boolean
   measure: Measure
 }
 

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 import { LEDGE_HEIGHT, MARGIN, PORCH, type Ledge, type RowBox } from './ledges'
 import { spread } from './spread'
 
@@ -39,18 +39,18 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
   const ports = portsOf(planned)
   const passagesOf = new Map<number, Passage[]>()
   for (const { way, passages } of planned) {
-    const startX = 'point' in way.from ? way.from.point[0] : ports.out.get(way.key)![0]
-    const endX = ports.into.get(way.key)![0]
+    const startX = 'point' in way.from ? way.from.point[0] : present(ports.out.get(way.key))[0]
+    const endX = present(ports.into.get(way.key))[0]
     passages.forEach((passage, i) => {
       passage.wish = startX + ((endX - startX) * (i + 1)) / (passages.length + 1)
       if (!passagesOf.has(passage.row)) passagesOf.set(passage.row, [])
-      passagesOf.get(passage.row)!.push(passage)
+      present(passagesOf.get(passage.row)).push(passage)
     })
   }
   for (const [row, passages] of passagesOf) passGaps(get(rows, row), passages, width)
   return new Map(
     planned.map(({ way, passages, start, end, upOut, upIn }) => {
-      const from = 'point' in way.from ? way.from.point : ports.out.get(way.key)!
+      const from = 'point' in way.from ? way.from.point : present(ports.out.get(way.key))
       const through = passages.flatMap(({ row, x }): Point[] => {
         const top = get(rows, row).y - 2
         const bottom = get(rows, row).y + get(rows, row).height + 2
@@ -64,7 +64,7 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
               [x, bottom],
             ]
       })
-      const into = ports.into.get(way.key)!
+      const into = present(ports.into.get(way.key))
       const out: Point[] = upOut ? [from, besideName(from)] : [from]
       return [way.key, [...out, ...through, ...(upIn ? [besideName(into), into] : [into])]]
     }),
@@ -80,7 +80,7 @@ function plan(way: Way): Planned {
   const fixed = 'point' in way.from ? way.from.zone : null
   const source = 'ledge' in way.from ? way.from.ledge.row : null
   const upOut = source !== null && target < source
-  const start = fixed ?? (upOut ? source! - 1 : source!)
+  const start = fixed ?? (upOut ? present(source) - 1 : present(source))
   const upIn = target > start
   const end = upIn ? target - 1 : target
   const passages: Passage[] = []
@@ -104,7 +104,7 @@ function portsOf(planned: readonly Planned[]) {
     const side = !upwards ? 'under' : toward < ledge.x + ledge.width / 2 ? 'left' : 'right'
     const name = `${side} ${ledge.id}`
     if (!sides.has(name)) sides.set(name, { ledge, side, ports: [] })
-    sides.get(name)!.ports.push({ key, toward, goes })
+    present(sides.get(name)).ports.push({ key, toward, goes })
   }
   const centre = ({ x, width }: Ledge) => x + width / 2
   for (const { way, upOut, upIn } of planned) {

@@ -1,5 +1,5 @@
+import { toPositionId } from '../chart/ids'
 import type { Chart } from '../chart/chart'
-import type { PositionId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Figures } from '../insight/figures'
 import { Boxes } from './boxes'
@@ -29,7 +29,7 @@ export interface Ground extends Stood {
   chart: Chart
   width: number
   /** Ways of all moves, made when they are first asked for. */
-  routes(): Map<string, Point[]>
+  routes: () => Map<string, Point[]>
   /** Ledges with the values that they had last: one that is worth the same is the same object. */
   valued: Map<string, Ledge>
 }
@@ -58,11 +58,11 @@ export interface SceneTask {
   /** An outline is what is left of a large chart from afar: ledges, the best plan's lines and open rings. */
   detail: 'full' | 'outline'
   /** Which moves are named beside their lines, which attempts are drawn all the way, and what their marks say. */
-  isNamed(line: MoveLine): boolean
-  isWhole(escape: Escape): boolean
-  isInFocus(escape: Escape): boolean
-  escapeTexts(escape: Escape): string[]
-  lineText(line: MoveLine): string
+  isNamed: (line: MoveLine) => boolean
+  isWhole: (escape: Escape) => boolean
+  isInFocus: (escape: Escape) => boolean
+  escapeTexts: (escape: Escape) => string[]
+  lineText: (line: MoveLine) => string
 }
 
 /** Pixels beyond the edges in which nothing is put. */
@@ -96,7 +96,7 @@ export function drawScene(task: SceneTask): Scene {
 
 function valuedLedges({ valued }: Ground, figures: Figures | null): Map<string, Ledge> {
   for (const [id, ledge] of valued) {
-    const value = ledge.kind === 'position' ? (figures?.positions[id as PositionId]?.value ?? null) : null
+    const value = ledge.kind === 'position' ? (figures?.positions[toPositionId(id)]?.value ?? null) : null
     if (value !== ledge.value) valued.set(id, { ...ledge, value })
   }
   return valued

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { get, present } from '../get'
 
 /** Something that wants to stand at `wish` and is `width` wide; `still` ones do not give way. */
 export interface Standing {
@@ -24,7 +24,7 @@ export function spread(row: readonly Standing[], gap: number, width: number): nu
     const weight = still ? 1000 : 1
     pools.push({ sum: (wish - get(offsets, i)) * weight, weight, from: i })
     while (pools.length > 1 && mean(get(pools, pools.length - 2)) > mean(get(pools, pools.length - 1))) {
-      const last = pools.pop()!
+      const last = present(pools.pop())
       const pool = get(pools, pools.length - 1)
       pool.sum += last.sum
       pool.weight += last.weight

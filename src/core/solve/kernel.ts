@@ -4,10 +4,10 @@ type Row = Int32Array | Float64Array | Uint8Array
 
 /** What src/kernel/equations.ts exports, of which the addresses are by name. */
 interface Exports {
-  memory: { buffer: ArrayBuffer; grow(pages: number): number }
-  step(now: number): void
-  record(now: number): void
-  keep(now: number): void
+  memory: { buffer: ArrayBuffer; grow: (pages: number) => number }
+  step: (now: number) => void
+  record: (now: number) => void
+  keep: (now: number) => void
 }
 
 type Cells = Record<string, { value: number }>

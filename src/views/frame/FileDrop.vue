@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../core/get'
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { importFile, useImport } from '../parts/files/importing'
@@ -23,7 +24,7 @@ useEventListener(window, 'drop', (event) => {
   event.preventDefault()
   depth = 0
   isOver.value = false
-  const [file] = event.dataTransfer!.files
+  const [file] = present(event.dataTransfer).files
   if (file) void importFile(file)
 })
 </script>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../components/events'
+import { present } from '../../core/get'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -16,12 +18,12 @@ const charts = useCharts()
 const store = useFigures()
 const now = useNow({ interval: 1000 })
 
-const scenario = computed(() => store.scenario!)
+const scenario = computed(() => present(store.scenario))
 /** Apart, so that the options are new only when the positions are. */
-const positions = computed(() => charts.chart!.positions)
+const positions = computed(() => present(charts.chart).positions)
 const options = computed(() => positions.value.map(({ id, name }) => ({ value: id, label: name })))
-const ruleSets = computed(() => [...(charts.chart!.settings?.ruleSets ?? []), ...BUILT_IN_RULES])
-const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, charts.chart!.settings?.ruleSets)?.notes ?? '')
+const ruleSets = computed(() => [...(present(charts.chart).settings?.ruleSets ?? []), ...BUILT_IN_RULES])
+const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, present(charts.chart).settings?.ruleSets)?.notes ?? '')
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {
@@ -98,7 +100,7 @@ const delta = computed(() => {
         step="5"
         :value="Math.round(scenario.sharpness * 100)"
         aria-label="They read us, in per cent"
-        @input="store.setScenario({ sharpness: Number(($event.target as HTMLInputElement).value) / 100 }, 'sharpness')"
+        @input="store.setScenario({ sharpness: Number(valueOf($event)) / 100 }, 'sharpness')"
       />
     </label>
     <label class="short">
@@ -121,7 +123,7 @@ const delta = computed(() => {
         :value="Math.round(scenario.repeat * 100)"
         aria-label="The same move at once again lands, in per cent"
         title="How often a move lands when it is tried again right after it came to nothing"
-        @input="store.setScenario({ repeat: Number(($event.target as HTMLInputElement).value) / 100 }, 'repeat')"
+        @input="store.setScenario({ repeat: Number(valueOf($event)) / 100 }, 'repeat')"
       />
     </label>
     <label class="counts">
@@ -130,7 +132,7 @@ const delta = computed(() => {
         class="field"
         :value="scenario.objective"
         aria-label="What counts"
-        @change="store.setScenario({ objective: ($event.target as HTMLSelectElement).value as 'careful' | 'finish' })"
+        @change="store.setScenario({ objective: valueOf($event) as 'careful' | 'finish' })"
       >
         <option value="careful">Finish and position</option>
         <option value="finish">Finishes only</option>
@@ -143,7 +145,7 @@ const delta = computed(() => {
         :value="scenario.rules ?? ''"
         aria-label="Rules"
         :title="ruleNotes"
-        @change="store.setScenario({ rules: ($event.target as HTMLSelectElement).value || null })"
+        @change="store.setScenario({ rules: valueOf($event) || null })"
       >
         <option value="">All is allowed</option>
         <option v-for="{ id, name } in ruleSets" :key="id" :value="id">{{ name }}</option>

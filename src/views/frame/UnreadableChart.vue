@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../core/get'
 import { computed } from 'vue'
 import { CHART_KIND } from '../../core/chart/chartKind'
 import { fileName } from '../../core/files/fileKinds'
@@ -11,7 +12,8 @@ const charts = useCharts()
 const unreadable = computed(() => charts.unreadable)
 const MAX_PROBLEMS = 12
 const close = () => (charts.unreadable = null)
-const save = () => downloadJson(unreadable.value!.text, fileName(CHART_KIND, unreadable.value!.id, 'as-kept'))
+const save = () =>
+  downloadJson(present(unreadable.value).text, fileName(CHART_KIND, present(unreadable.value).id, 'as-kept'))
 </script>
 
 <template>

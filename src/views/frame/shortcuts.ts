@@ -39,7 +39,7 @@ export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
 
 /** True where a letter is text and no command. */
 export function isTyping(target: EventTarget | null): boolean {
-  const element = target as HTMLElement | null
+  const element = target as Partial<HTMLElement> | null
   return Boolean(element?.closest?.('input, textarea, select, [contenteditable="true"], [role="spinbutton"]'))
 }
 
@@ -47,7 +47,9 @@ export function isTyping(target: EventTarget | null): boolean {
 export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 'shortcuts' | undefined {
   const key = event.key.toLowerCase()
   const command = event.ctrlKey || event.metaKey
-  const field = (event.target as HTMLElement | null)?.closest?.<HTMLInputElement>('input:not([type="range"]), textarea')
+  const field = (event.target as Partial<HTMLElement> | null)?.closest?.<HTMLInputElement>(
+    'input:not([type="range"]), textarea',
+  )
   const writes = Boolean(field?.value)
   if (command && key === 'k') return 'palette'
   if (command && key === 'z' && !writes) return event.shiftKey ? 'redo' : 'undo'

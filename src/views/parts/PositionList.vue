@@ -36,7 +36,7 @@ const found = computed(() =>
 )
 const figures = computed(() => store.figures?.positions)
 const bands = computed(() => bandsOf(found.value, charts.chart?.settings?.slope?.bands))
-const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position as string) ?? []))
+const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position) ?? []))
 
 async function open(id: PositionId) {
   text.value = ''

@@ -1,6 +1,6 @@
+import { toHoldId, type MoveId } from '../ids'
 import { get } from '../../get'
 import type { Chart } from '../chart'
-import type { HoldId, MoveId } from '../ids'
 import { idFromName } from '../../document/ids'
 import type { Checkpoint, Fault } from '../move'
 import { Gone, idsIn, moveBefore, moveIn } from './find'
@@ -37,7 +37,7 @@ export function setCheckpoint(
 /** Sets the release gate in holds; without both there is none. */
 export function setGate(chart: Chart, move: MoveId, id: string, hold: string, next: string): void {
   const { list, index } = at(chart, move, id)
-  if (hold && next) get(list, index).gate = { hold: hold as HoldId, next: next as HoldId }
+  if (hold && next) get(list, index).gate = { hold: toHoldId(hold), next: toHoldId(next) }
   else delete get(list, index).gate
 }
 

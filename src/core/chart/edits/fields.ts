@@ -1,3 +1,4 @@
+import { fieldsOf } from '../../document/fields'
 import { Refusal } from '../../problem'
 import type { Chart, Settings } from '../chart'
 import { Gone } from './find'
@@ -58,7 +59,7 @@ export function setTitle(chart: Chart, title: string): void {
 
 /** Everything of the chart as another says it, under the chart's own id. */
 export function replaceWith(chart: Chart, other: Chart): void {
-  const fields = chart as unknown as Record<string, unknown>
+  const fields = fieldsOf(chart)
   for (const key of Object.keys(fields)) if (!(key in other)) delete fields[key]
   Object.assign(chart, other, { id: chart.id })
 }

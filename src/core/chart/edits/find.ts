@@ -1,3 +1,4 @@
+import { present } from '../../get'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Move } from '../move'
@@ -25,7 +26,7 @@ export const reactionIn = (chart: Chart, id: ReactionId): Reaction => found(char
 export const idsIn = (records: readonly { id: string }[]): Set<string> => new Set(records.map(({ id }) => id))
 
 /** Takes the record from where it is to where `before` is, or to the end. Both are of the same list. */
-export function moveBefore<R>(list: R[], from: number, before: number): void {
+export function moveBefore(list: unknown[], from: number, before: number): void {
   if (from < 0 || from === before) return
   list.splice(before > from ? before - 1 : before, 0, ...list.splice(from, 1))
 }
@@ -47,7 +48,7 @@ export function answerPlace(chart: Chart, { reaction, move, nth = 0 }: AnswerRef
 
 /** What an answer of the chart is known by, from its place in it. */
 export function answerRefAt(chart: Chart, index: number): AnswerRef {
-  const { reaction, move } = chart.answers[index]!
+  const { reaction, move } = present(chart.answers[index])
   const nth = chart.answers.slice(0, index).filter((one) => one.reaction === reaction && one.move === move).length
   return { reaction, move, ...(nth ? { nth } : {}) }
 }

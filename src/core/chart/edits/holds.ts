@@ -1,8 +1,9 @@
+import { toHoldId, toMoveId, toReactionId, type HoldId, type PositionId } from '../ids'
+import { present } from '../../get'
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import type { Hold } from '../hold'
 import { holder, sharesLimb } from '../hold'
-import type { HoldId, MoveId, PositionId, ReactionId } from '../ids'
 import { idFromName } from '../../document/ids'
 import { Gone, idsIn, moveIn, positionIn, reactionIn } from './find'
 
@@ -16,7 +17,7 @@ export function holdIn(chart: Chart, id: string): Hold {
 }
 
 export function addHold(chart: Chart, fields: Omit<Hold, 'id'>): HoldId {
-  const id = idFromName(fields.name, idsIn(chart.holds ?? [])) as HoldId
+  const id = toHoldId(idFromName(fields.name, idsIn(chart.holds ?? [])))
   chart.holds = [...(chart.holds ?? []), { id, ...fields }]
   return id
 }
@@ -70,19 +71,19 @@ export function setLimbs(chart: Chart, id: string, limbs: Hold['limbs']): void {
     if (rival) throw new Refusal(`“${name}” puts “${rival.name}” on too, with the same limb`)
   }
   hold.limbs = limbs
-  for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) putOn(chart, position.id, id)
+  for (const position of chart.positions) if (position.holds?.includes(toHoldId(id))) putOn(chart, position.id, id)
 }
 
 /** Takes a hold away from everything that names it. */
 export function removeHold(chart: Chart, id: string): void {
   holdIn(chart, id)
-  chart.holds = chart.holds!.filter((hold) => hold.id !== id)
-  for (const position of chart.positions) if (position.holds?.includes(id as HoldId)) takeOff(chart, position.id, id)
+  chart.holds = present(chart.holds).filter((hold) => hold.id !== id)
+  for (const position of chart.positions) if (position.holds?.includes(toHoldId(id))) takeOff(chart, position.id, id)
   removeGates(chart, id)
   const records = [...chart.moves, ...chart.reactions] as Partial<Record<(typeof NAMING)[number], HoldId[]>>[]
   for (const record of records) {
     for (const field of NAMING) {
-      if (!record[field]?.includes(id as HoldId)) continue
+      if (!record[field]?.includes(toHoldId(id))) continue
       const left = record[field].filter((other) => other !== id)
       if (left.length) record[field] = left
       else delete record[field]
@@ -106,7 +107,7 @@ export function setHolds(
   ids: readonly string[],
 ): void {
   const record: { name: string } & { [Key in (typeof NAMING)[number]]?: HoldId[] } =
-    list === 'moves' ? moveIn(chart, id as MoveId) : reactionIn(chart, id as ReactionId)
+    list === 'moves' ? moveIn(chart, toMoveId(id)) : reactionIn(chart, toReactionId(id))
   const holds = ids.map((id) => holdIn(chart, id))
   if (field === 'adds') {
     const rivals = holds.flatMap((one, i) => holds.slice(i + 1).map((other) => [one, other] as const))

@@ -1,6 +1,6 @@
+import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../ids'
 import { get } from '../../get'
 import type { Chart } from '../chart'
-import type { MoveId, PositionId, ReactionId } from '../ids'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
@@ -13,20 +13,20 @@ import { setUnprompted, survivingTries } from './tries'
 /* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
 
 export function addPosition(chart: Chart, fields: Omit<Position, 'id'>): PositionId {
-  const id = idFromName(fields.name, idsIn(chart.positions)) as PositionId
+  const id = toPositionId(idFromName(fields.name, idsIn(chart.positions)))
   chart.positions.push({ id, ...fields })
   return id
 }
 
 export function addMove(chart: Chart, fields: Omit<Move, 'id'>): MoveId {
-  const id = idFromName(fields.name, idsIn(chart.moves)) as MoveId
+  const id = toMoveId(idFromName(fields.name, idsIn(chart.moves)))
   chart.moves.push({ id, ...fields })
   return id
 }
 
 /** Charts a reaction and has the move meet it `count` times of ten. */
 export function addReaction(chart: Chart, move: MoveId, name: string, endsIn: PositionId, count = 2): ReactionId {
-  const id = idFromName(name, idsIn(chart.reactions)) as ReactionId
+  const id = toReactionId(idFromName(name, idsIn(chart.reactions)))
   chart.reactions.push({ id, name, endsIn })
   meetReaction(chart, move, id, count)
   return id
@@ -53,10 +53,10 @@ export function unmeetReaction(chart: Chart, move: MoveId, reaction: ReactionId)
 export function rename(chart: Chart, kind: 'positions' | 'moves' | 'reactions', id: string, name: string): void {
   const record =
     kind === 'positions'
-      ? positionIn(chart, id as PositionId)
+      ? positionIn(chart, toPositionId(id))
       : kind === 'moves'
-        ? moveIn(chart, id as MoveId)
-        : reactionIn(chart, id as ReactionId)
+        ? moveIn(chart, toMoveId(id))
+        : reactionIn(chart, toReactionId(id))
   record.name = name
 }
 
@@ -168,7 +168,7 @@ export function orderReactions(chart: Chart, move: MoveId, order: ReactionId[]):
   const record = moveIn(chart, move)
   const before = record.tries.reactions ?? {}
   const known = order.filter((id) => before[id] !== undefined)
-  const others = Object.keys(before).filter((id) => !order.includes(id as ReactionId))
+  const others = Object.keys(before).filter((id) => !order.includes(toReactionId(id)))
   record.tries = {
     ...record.tries,
     reactions: Object.fromEntries([...known, ...others].map((id) => [id, get(before, id)])),

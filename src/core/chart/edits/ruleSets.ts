@@ -32,7 +32,7 @@ export function setRule<F extends Exclude<keyof RuleSet, 'id'>>(
 ): void {
   const set = ownSet(chart, id)
   if (value === undefined || value === '') delete set[field]
-  else set[field] = value as RuleSet[F]
+  else set[field] = value
 }
 
 /** What a scoring action gives under one of the chart's own sets. */

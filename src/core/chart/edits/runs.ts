@@ -1,3 +1,4 @@
+import { present } from '../../get'
 import type { Chart } from '../chart'
 import type { PositionId } from '../ids'
 import { idFromName } from '../../document/ids'
@@ -19,14 +20,14 @@ export function addRun(chart: Chart, name: string, start: PositionId, steps: Run
 
 export function removeRun(chart: Chart, id: string): void {
   runIn(chart, id)
-  chart.runs = chart.runs!.filter((run) => run.id !== id)
+  chart.runs = present(chart.runs).filter((run) => run.id !== id)
   if (!chart.runs.length) delete chart.runs
 }
 
 /** Puts a run one place up or down among the runs; at the end it stays. */
 export function shiftRun(chart: Chart, id: string, by: 1 | -1): void {
   runIn(chart, id)
-  const runs = chart.runs!
+  const runs = present(chart.runs)
   const at = runs.findIndex((run) => run.id === id)
   const to = at + by
   if (to < 0 || to >= runs.length) return

@@ -1,10 +1,11 @@
+import { present } from '../../get'
 import type { Chart, SlopeSettings } from '../chart'
 
 /* How a chart is drawn: part of the chart, so that it is kept, exported and undone with it. */
 
 function slopeOf(chart: Chart): SlopeSettings {
   chart.settings = { ...chart.settings, slope: { ...chart.settings?.slope } }
-  return chart.settings.slope!
+  return present(chart.settings.slope)
 }
 
 /** Puts places where the coach wants them. `places`: by id, the row within the band and the centre in pixels. */

@@ -1,6 +1,6 @@
+import { toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../ids'
 import { get } from '../../get'
 import type { Chart } from '../chart'
-import type { MoveId, PositionId, ReactionId } from '../ids'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
 
@@ -38,8 +38,8 @@ export function partCount(tries: Tries, part: Part): number {
 export function partsOf(tries: Tries): Part[] {
   return [
     { part: 'lands' },
-    ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({ part: 'elsewhere', place: place as PositionId })),
-    ...Object.keys(tries.reactions ?? {}).map((id): Part => ({ part: 'reaction', reaction: id as ReactionId })),
+    ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({ part: 'elsewhere', place: toPositionId(place) })),
+    ...Object.keys(tries.reactions ?? {}).map((id): Part => ({ part: 'reaction', reaction: toReactionId(id) })),
     { part: 'stalls' },
   ]
 }

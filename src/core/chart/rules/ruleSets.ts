@@ -1,3 +1,4 @@
+import { present } from '../../get'
 import { BUILT_IN_RULES } from './builtInRules'
 import type { RuleSet, StrikeChange } from './ruleSet'
 
@@ -24,5 +25,5 @@ export type Group = keyof typeof GROUPS
 /** What a group is protected from: nothing once a coach has said why it is shown all the same. */
 export function keptFrom(group: Group | undefined, shownBecause: string | undefined): readonly string[] {
   if (!group || shownBecause?.trim()) return []
-  return ruleSetOf(GROUPS[group].rules)!.forbids
+  return present(ruleSetOf(GROUPS[group].rules)).forbids
 }

@@ -1,7 +1,7 @@
-import { get } from '../../get'
+import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../../chart/ids'
+import { get, present } from '../../get'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
-import type { MoveId, PositionId, ReactionId } from '../../chart/ids'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../../chart/move'
 import type { Reaction } from '../../chart/reaction'
@@ -74,7 +74,7 @@ class Speaker {
     const here = this.chart.positions.find(({ id }) => id === from)
     const kind =
       to === WORDS.finish ? 'submission' : here?.ahead === 'theirs' ? 'escape' : to === from ? 'hold' : 'advance'
-    const id = idFromName(name.text, idsOf(this.chart.moves)) as MoveId
+    const id = toMoveId(idFromName(name.text, idsOf(this.chart.moves)))
     const move: Move = {
       id,
       name: asTitle(name.text),
@@ -106,7 +106,7 @@ class Speaker {
       return this.position
     }
     const here = this.chart.positions.find(({ id }) => id === this.position)
-    const id = idFromName(name.text, idsOf(this.chart.positions)) as PositionId
+    const id = toPositionId(idFromName(name.text, idsOf(this.chart.positions)))
     const family = guessFamily(name.text) ?? here?.family ?? 'standing'
     this.chart.positions.push({ id, name: asTitle(name.text), family, ahead: here?.ahead ?? 'even' })
     this.created.push({ kind: 'position', name: asTitle(name.text) })
@@ -115,12 +115,12 @@ class Speaker {
 
   private tries(body: Body, move: Move, before: Tries | undefined): Tries {
     const tries: Tries = { ...before, lands: body.lands, stalls: body.stalls, elsewhere: {}, reactions: {} }
-    for (const { count, place } of body.elsewhere) add(tries.elsewhere!, this.destination(place, false), count)
-    for (const said of body.reactions) add(tries.reactions!, this.reaction(said, move).id, said.count)
+    for (const { count, place } of body.elsewhere) add(present(tries.elsewhere), this.destination(place, false), count)
+    for (const said of body.reactions) add(present(tries.reactions), this.reaction(said, move).id, said.count)
     for (const field of ['lands', 'stalls'] as const)
       if (!tries[field] && before?.[field] === undefined) delete tries[field]
     for (const field of ['elsewhere', 'reactions'] as const) {
-      if (!Object.keys(tries[field]!).length && !before?.[field]) delete tries[field]
+      if (!Object.keys(present(tries[field])).length && !before?.[field]) delete tries[field]
     }
     return tries
   }
@@ -135,8 +135,8 @@ class Speaker {
       return elsewhere
     }
     if (name.byId) this.fail(name, `there is no reaction #${name.text}`)
-    const id = idFromName(name.text, idsOf(this.chart.reactions)) as ReactionId
-    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: (endsIn ?? move.from) as PositionId })
+    const id = toReactionId(idFromName(name.text, idsOf(this.chart.reactions)))
+    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: toPositionId(endsIn ?? move.from) })
     this.created.push({ kind: 'reaction', name: asTitle(name.text) })
     return get(this.chart.reactions, this.chart.reactions.length - 1)
   }

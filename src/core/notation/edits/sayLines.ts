@@ -39,16 +39,17 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
     }
   }
   if (errors.length) return { ok: false, errors }
-  for (const kind of LISTS) takeOver(chart, kind, copy)
+  chart.positions = keeping(chart.positions, copy.positions)
+  chart.moves = keeping(chart.moves, copy.moves)
+  chart.reactions = keeping(chart.reactions, copy.reactions)
+  chart.answers = keeping(chart.answers, copy.answers)
   return { ok: true, value: { moves, created } }
 }
 
-const LISTS = ['positions', 'moves', 'reactions', 'answers'] as const
-
-/** Puts the copy's records in the chart's place, but for those that are the same: they stay the very records they were. */
-function takeOver<K extends (typeof LISTS)[number]>(chart: Chart, kind: K, copy: Chart): void {
-  const before = new Map<string, Chart[K][number]>(chart[kind].map((record) => [JSON.stringify(record), record]))
-  chart[kind] = copy[kind].map((record) => before.get(JSON.stringify(record)) ?? record) as Chart[K]
+/** The copy's records, but for those that are the same: they stay the very records they were. */
+function keeping<R extends object>(records: readonly R[], copies: readonly R[]): R[] {
+  const before = new Map(records.map((record) => [JSON.stringify(record), record]))
+  return copies.map((copy) => before.get(JSON.stringify(copy)) ?? copy)
 }
 
 /** Charts are JSON, and the core has no platform's clone. */

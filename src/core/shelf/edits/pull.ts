@@ -1,3 +1,5 @@
+import { toHoldId, toMoveId, toPositionId, toReactionId } from '../../chart/ids'
+import { present } from '../../get'
 import type { Chart } from '../../chart/chart'
 import type { Hold } from '../../chart/hold'
 import { lookUp } from '../../chart/lookUp'
@@ -58,12 +60,12 @@ class Pull {
   private position(id: string): string {
     const known = this.ids.get(`p ${id}`)
     if (known) return known
-    const record = lookUp(this.shelf.positions, id)!
+    const record = present(lookUp(this.shelf.positions, id))
     const own = inChart(this.chart.positions, record)
     this.ids.set(`p ${id}`, own?.id ?? id)
     if (own) return own.id
     const holds = record.holds?.map((hold) => this.hold(hold))
-    this.chart.positions.push({ ...bare(record), ...(holds ? { holds: holds as never } : {}) })
+    this.chart.positions.push({ ...bare(record), ...(holds ? { holds: holds.map(toHoldId) } : {}) })
     return id
   }
 
@@ -82,23 +84,23 @@ class Pull {
   private reaction(id: string): string {
     const known = this.ids.get(`r ${id}`)
     if (known) return known
-    const record = lookUp(this.shelf.reactions, id)!
+    const record = present(lookUp(this.shelf.reactions, id))
     const endsIn = this.place(record.endsIn)
     const own = this.ownReaction(id, endsIn)
     this.ids.set(`r ${id}`, own ?? id)
     if (own) return own
-    this.chart.reactions.push({ ...bare(record), endsIn: endsIn as never })
+    this.chart.reactions.push({ ...bare(record), endsIn: endsIn === 'caught' ? endsIn : toPositionId(endsIn) })
     return id
   }
 
   /** The chart's reaction that is one of the Shelf's: with its id, or with its name and, if that is asked, its end. */
   private ownReaction(id: string, endsIn?: string): string | undefined {
-    const own = inChart(this.chart.reactions, lookUp(this.shelf.reactions, id)!)
+    const own = inChart(this.chart.reactions, present(lookUp(this.shelf.reactions, id)))
     return own && (own.id === id || endsIn === undefined || own.endsIn === endsIn) ? own.id : undefined
   }
 
   private move(id: string, onward: number): void {
-    const record = lookUp(this.shelf.moves, id)!
+    const record = present(lookUp(this.shelf.moves, id))
     const from = this.position(record.from)
     const own = this.chart.moves.find((one) => one.id === id || (one.from === from && sameName(one, record)))
     this.ids.set(`m ${id}`, own?.id ?? id)
@@ -110,7 +112,12 @@ class Pull {
       ...guessed(record.tries),
       ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}),
     }
-    this.chart.moves.push({ ...bare(record), from: from as never, to: this.place(record.to) as never, tries })
+    this.chart.moves.push({
+      ...bare(record),
+      from: toPositionId(from),
+      to: record.to === 'finish' ? record.to : toPositionId(this.place(record.to)),
+      tries,
+    })
     this.came.push(id)
     leaveUpdate(this.chart, record)
     if (isNew && onward > 0) this.onward(leads.id, onward - 1)
@@ -133,12 +140,12 @@ class Pull {
       const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))
       if (!reaction || this.chart.answers.some((one) => one.reaction === reaction && one.move === move)) continue
       const tries = answer.tries ? { tries: guessed(answer.tries) } : {}
-      this.chart.answers.push({ ...copyOf(answer), ...tries, reaction: reaction as never, move: move as never })
+      this.chart.answers.push({ ...copyOf(answer), ...tries, reaction: toReactionId(reaction), move: toMoveId(move) })
     }
     const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
     for (const reaction of this.chart.reactions) {
       const breaks = reaction.breaks?.filter((id) => known.has(id))
-      if (!breaks || breaks.length === reaction.breaks!.length) continue
+      if (!breaks || breaks.length === present(reaction.breaks).length) continue
       if (breaks.length) reaction.breaks = breaks
       else delete reaction.breaks
     }

@@ -1,12 +1,13 @@
 import { original, produce } from 'immer'
 import type { Chart } from '../../chart/chart'
 import type { Edit } from '../../document/history'
+import { present } from '../../get'
 import { mirrorChart } from '../mirror'
 
 /** An edit of the chart as it is seen from the other side, as one of the chart that is kept. */
 export function mirroredEdit(edit: Edit<Chart>): Edit<Chart> {
   return (draft) => {
-    const kept = original(draft) as Chart
+    const kept = present(original(draft))
     const after = mirrorChart(produce(mirrorChart(kept), (seen) => void edit(seen as Chart)))
     const fields = new Set([...Object.keys(kept), ...Object.keys(after)]) as Set<keyof Chart>
     for (const field of fields) {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import { setSetting } from '../../../core/chart/edits/fields'
@@ -8,7 +10,7 @@ import { useCharts } from '../../../stores/charts'
 
 /** Who trains with the open chart. Minors and beginners are kept from dangerous finishes until a coach says why not. */
 const charts = useCharts()
-const settings = computed(() => charts.chart!.settings ?? {})
+const settings = computed(() => present(charts.chart).settings ?? {})
 
 const chooseGroup = (group: string) =>
   charts.edit('Who trains', (draft) => setGroup(draft, (group || undefined) as Group | undefined))
@@ -23,11 +25,7 @@ const setReason = (reason: string) =>
   <div class="group">
     <label>
       <span class="label">Who trains</span>
-      <select
-        class="field"
-        :value="settings.group ?? ''"
-        @change="chooseGroup(($event.target as HTMLSelectElement).value)"
-      >
+      <select class="field" :value="settings.group ?? ''" @change="chooseGroup(valueOf($event))">
         <option value="">experienced adults</option>
         <option v-for="(one, id) in GROUPS" :key="id" :value="id">{{ one.name }}</option>
       </select>

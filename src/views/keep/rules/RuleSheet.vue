@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { clockText, counted, readClock } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
@@ -20,9 +22,9 @@ const charts = useCharts()
 const figures = useFigures()
 
 const isInForce = computed(() => figures.rules?.id === props.set.id)
-const out = computed(() => takenOut(charts.chart!, props.set))
+const out = computed(() => takenOut(present(charts.chart), props.set))
 const struck = (uses: string) =>
-  charts.chart!.reactions.filter((one) =>
+  present(charts.chart).reactions.filter((one) =>
     strikeChangesOf([...(one.uses ?? []), ...(one.usesAny ?? [])], props.set.strikes ?? []).some(
       (change) => change.uses === uses,
     ),
@@ -33,7 +35,7 @@ function change<F extends Exclude<keyof RuleSet, 'id'>>(label: string, field: F,
   charts.edit(`${label}, ${name}`, (draft) => setRule(draft, id, field, value))
 }
 
-const numberIn = (event: Event) => Number((event.target as HTMLInputElement).value.replace(',', '.'))
+const numberIn = (event: Event) => Number(valueOf(event).replace(',', '.'))
 
 const setClothes = (said: string) => change('Clothes', 'gi', said ? said === 'gi' : undefined)
 
@@ -43,7 +45,7 @@ function setActionPoints(action: ScoringAction, event: Event) {
 }
 
 function setRounds(count: number, seconds: number | null | undefined) {
-  if (!seconds) return charts.tell('Say how many rounds, and a time such as 6:00.')
+  if (!seconds) return void charts.tell('Say how many rounds, and a time such as 6:00.')
   change('Rounds', 'rounds', { count, seconds })
 }
 
@@ -105,7 +107,7 @@ function remove() {
               class="field short"
               :value="set.rounds ? clockText(set.rounds.seconds) : ''"
               aria-label="Length of a round"
-              @change="setRounds(set.rounds?.count ?? 1, readClock(($event.target as HTMLInputElement).value))"
+              @change="setRounds(set.rounds?.count ?? 1, readClock(valueOf($event)))"
             />
           </label>
           <div v-if="isOwn" class="choices">
@@ -113,7 +115,7 @@ function remove() {
               class="field"
               aria-label="Clothes"
               :value="set.gi === undefined ? '' : set.gi ? 'gi' : 'no-gi'"
-              @change="setClothes(($event.target as HTMLSelectElement).value)"
+              @change="setClothes(valueOf($event))"
             >
               <option value="">gi or no-gi</option>
               <option value="gi">gi</option>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isChecked } from '../../../components/events'
+import { present } from '../../../core/get'
 import { counted } from '../../../core/say/figureText'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
@@ -7,7 +9,7 @@ import { useCharts } from '../../../stores/charts'
 /** What a set of rules does not allow, with how many moves of the chart that takes out. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
 const charts = useCharts()
-const movesWith = (tag: string) => charts.chart!.moves.filter(({ tags }) => tags?.includes(tag)).length
+const movesWith = (tag: string) => present(charts.chart).moves.filter(({ tags }) => tags?.includes(tag)).length
 
 function forbid(tag: string, isForbidden: boolean) {
   const { id, name } = props.set
@@ -17,18 +19,17 @@ function forbidFinishes(isForbidden: boolean) {
   const { id, name } = props.set
   charts.edit(`Finishes, ${name}`, (draft) => setRule(draft, id, 'noFinish', isForbidden || undefined))
 }
-const isOn = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
   <fieldset :disabled="!isOwn">
     <legend>What is out</legend>
     <label>
-      <input type="checkbox" :checked="set.noFinish ?? false" @change="forbidFinishes(isOn($event))" />
+      <input type="checkbox" :checked="set.noFinish ?? false" @change="forbidFinishes(isChecked($event))" />
       <span>every finish: control is the goal</span>
     </label>
     <label v-for="(name, tag) in RULE_TAGS" :key="tag">
-      <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isOn($event))" />
+      <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isChecked($event))" />
       <span
         >{{ name
         }}<span v-if="movesWith(tag)" class="muted small"> · {{ counted(movesWith(tag), 'move') }} here</span></span

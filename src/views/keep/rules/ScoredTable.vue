@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { SCORING_ACTIONS, type ScoringAction } from '../../../core/chart/rules/ruleSet'
 import { useFigures } from '../../../stores/figures'
@@ -14,7 +15,7 @@ const rows = computed(() => {
       name,
       ours: scored.ours[score],
       theirs: scored.theirs[score],
-      each: rules.points![score]!,
+      each: present(present(rules.points)[score]),
     }))
   const { controlTime } = rules
   if (!controlTime) return counted

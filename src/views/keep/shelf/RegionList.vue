@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
 import { computed, ref, watch } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { NEEDS, needsOf } from '../../../core/shelf/needs'
@@ -32,7 +33,7 @@ const needed = computed(() => {
   const some = new Set(props.shelf.moves.flatMap(needsOf))
   return Object.entries(NEEDS).filter(([need]) => some.has(need as keyof typeof NEEDS))
 })
-const chosen = (event: Event) => (event.target as HTMLSelectElement).value
+const chosen = (event: Event) => valueOf(event)
 </script>
 
 <template>

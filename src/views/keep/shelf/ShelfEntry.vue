@@ -40,7 +40,7 @@ const links = computed(() => {
   const moves = (ids: readonly string[]) =>
     ids.map((id): Found & { name: string } => ({ kind: 'move', id, name: lookUp(shelf.moves, id)?.name ?? id }))
   if (position.value) {
-    const from = shelf.moves.filter((one) => [one.from, ...(one.alsoFrom ?? [])].includes(found.id as never))
+    const from = shelf.moves.filter((one) => [one.from, ...(one.alsoFrom ?? [])].some((id) => id === found.id))
     return [{ head: 'From here', items: moves(from.map(({ id }) => id)) }]
   }
   if (move.value) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Found } from '../../../core/shelf/search'
@@ -42,7 +43,7 @@ const isKept = ({ kind, id }: Found) =>
 const found = computed(() => candidates.value.filter((one) => !isKept(one)))
 const hidden = computed(() => candidates.value.length - found.value.length)
 const candidates = computed(() => {
-  const all = place.value.text.trim() ? store.index!.search(place.value.text) : everything.value
+  const all = place.value.text.trim() ? present(store.index).search(place.value.text) : everything.value
   const inRegion = region.value ? all.filter(({ id }) => props.shelf.regionOf.get(id) === region.value) : all
   const { attacks, needs } = place.value
   if (!attacks && !needs) return inRegion
@@ -57,7 +58,7 @@ const rows = computed(() =>
     const { kind, id } = one
     const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
     const record =
-      move ?? (kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))!
+      move ?? present(kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))
     const hint = move
       ? `from ${lookUp(props.shelf.positions, move.from)?.name}`
       : kind === 'reaction'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { toMoveId, type MoveId } from '../../../core/chart/ids'
 import Fuse from 'fuse.js'
 import { computed } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { hundred } from '../../../core/say/figureText'
 import { addAnswer, addNewAnswer, NEW_ANSWER } from '../../../core/chart/edits/answers'
-import type { MoveId } from '../../../core/chart/ids'
 import type { Reaction } from '../../../core/chart/reaction'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
@@ -57,7 +57,7 @@ function find(text: string): Choice[] {
 function pick({ id, value }: Choice) {
   const { reaction } = props
   charts.edit(`Answer ${reaction.name} with ${value}`, (draft) => {
-    if (id) addAnswer(draft, reaction.id, id as MoveId, { ...NEW_ANSWER })
+    if (id) addAnswer(draft, reaction.id, toMoveId(id), { ...NEW_ANSWER })
     else if (reaction.endsIn !== 'caught') addNewAnswer(draft, reaction.id, value, reaction.endsIn)
   })
   emit('close')

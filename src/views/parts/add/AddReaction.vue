@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { toReactionId, type ReactionId } from '../../../core/chart/ids'
 import Fuse from 'fuse.js'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addReaction, meetReaction } from '../../../core/chart/edits/records'
-import type { ReactionId } from '../../../core/chart/ids'
 import type { Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
@@ -13,7 +13,7 @@ const props = defineProps<{ move: Move; open?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const { chart, nameOf, select } = useWorksheet()
 const charts = useCharts()
-const isPicking = ref(Boolean(props.open))
+const isPicking = ref(props.open)
 const candidates = computed(() =>
   chart.value.reactions.filter(({ id }) => props.move.tries.reactions?.[id] === undefined),
 )
@@ -35,9 +35,9 @@ function find(text: string): Choice[] {
 
 function pick({ id, value }: Choice) {
   const { move } = props
-  let reaction = id as ReactionId
+  let reaction: ReactionId | undefined = id === null ? undefined : toReactionId(id)
   charts.edit(`${move.name} meets ${value}`, (draft) => {
-    if (id) meetReaction(draft, move.id, reaction)
+    if (reaction) meetReaction(draft, move.id, reaction)
     else reaction = addReaction(draft, move.id, value, move.from)
   })
   close()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { produce } from 'immer'
 import { computed, ref } from 'vue'
 import { changeText, counted, hundred } from '../../../core/say/figureText'
@@ -49,8 +50,8 @@ const additions = computed(() => {
 const worths = useTrials(
   () => {
     const withMove = (id: string): Chart =>
-      produce(chart.value, (draft) => void pullIn(draft, store.shelf!, { moves: [id], onward: ONWARD }))
-    const trials = additions.value.map(({ move }) => ({ key: move.id as string, chart: withMove(move.id) }))
+      produce(chart.value, (draft) => void pullIn(draft, present(store.shelf), { moves: [id], onward: ONWARD }))
+    const trials = additions.value.map(({ move }) => ({ key: move.id, chart: withMove(move.id) }))
     return position.value ? { chart: chart.value, position: position.value.id, trials } : null
   },
   () => isOpen.value && store.shelf,
@@ -60,7 +61,7 @@ const worths = useTrials(
 const isTried = computed(() => additions.value.every(({ move }) => worths.has(move.id)))
 const rows = computed(() => {
   const now = figures.figures
-  const here = now?.positions[position.value!.id]?.value
+  const here = now?.positions[present(position.value).id]?.value
   const list = additions.value.map(({ move, to }) => {
     const worth = worths.get(move.id)
     const known = worth && now && here !== undefined

@@ -9,7 +9,7 @@ import { useWorksheet } from '../inspectors/sheet'
 const emit = defineEmits<{ said: []; cancel: [] }>()
 const { chart, position } = useWorksheet()
 const { error, say } = useSaying()
-const field = ref<{ focus(): void; clear(): void }>()
+const field = ref<{ focus: () => void; clear: () => void }>()
 
 function onSay(text: string) {
   if (!say(text)) return

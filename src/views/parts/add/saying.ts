@@ -1,4 +1,4 @@
-import { get } from '../../../core/get'
+import { get, present } from '../../../core/get'
 import { ref } from 'vue'
 import type { LineError } from '../../../core/notation/edits/sayLines'
 import { sayLines } from '../../../core/notation/edits/sayLines'
@@ -15,7 +15,7 @@ export function useSaying() {
 
   /** Returns whether it was said. */
   function say(text: string): boolean {
-    const { id } = position.value!
+    const { id } = present(position.value)
     const trial = sayLines(structuredClone(chart.value), id, text)
     error.value = trial.ok ? null : get(trial.errors, 0)
     if (!trial.ok || !trial.value.moves.length) return false

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Hold } from '../../../core/chart/hold'
@@ -35,7 +36,7 @@ const words = computed(() => {
   )
 })
 const layers = computed(() => {
-  const { over, ours, theirs, isBehind } = figure.value!
+  const { over, ours, theirs, isBehind } = present(figure.value)
   const [top, bottom] = over === 'ours' ? [ours, theirs] : [theirs, ours]
   return isBehind
     ? [

@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { inject, provide, shallowRef, type InjectionKey, type ShallowRef } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
@@ -8,8 +9,8 @@ interface Asking {
   /** The figure that was pressed, which the answer is shown beside. */
   anchor: ShallowRef<HTMLElement | null>
   answer: ShallowRef<Explained | null>
-  ask(asked: Asked, anchor: HTMLElement): Promise<void>
-  close(): void
+  ask: (asked: Asked, anchor: HTMLElement) => Promise<void>
+  close: () => void
 }
 
 const KEY: InjectionKey<Asking> = Symbol('asking')
@@ -22,7 +23,7 @@ export function provideAsking(): Asking {
   const answer = shallowRef<Explained | null>(null)
 
   async function ask(asked: Asked, at: HTMLElement) {
-    if (anchor.value === at) return close()
+    if (anchor.value === at) return void close()
     answer.value = await answerTo(asked)
     anchor.value = answer.value ? at : null
   }
@@ -48,5 +49,5 @@ export function provideAsking(): Asking {
 }
 
 export function useAsking(): Asking {
-  return inject(KEY)!
+  return present(inject(KEY))
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
@@ -11,13 +12,13 @@ const MAX_PROBLEMS = 40
 const problems = computed(() => report.value?.problems ?? [])
 
 async function beside() {
-  const chart = report.value!.taken!.chart
+  const chart = present(present(report.value).taken).chart
   close()
   await charts.importBeside(chart)
 }
 
 async function over() {
-  const chart = report.value!.taken!.chart
+  const chart = present(present(report.value).taken).chart
   close()
   await charts.importOver(chart)
   charts.tell('The chart is the imported one now. Undo brings the former back.')

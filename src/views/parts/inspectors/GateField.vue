@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
 import { computed, ref } from 'vue'
 import { setGate } from '../../../core/chart/edits/checkpoints'
 import { holder } from '../../../core/chart/hold'
@@ -26,7 +27,7 @@ function set(part: 'hold' | 'next', id: string) {
   <p v-if="ours.length" class="small">
     <label v-for="part in ['hold', 'next'] as const" :key="part">
       <span class="muted">{{ part === 'hold' ? 'do not let go of' : 'before there is' }}</span>
-      <select class="field" :value="gate[part]" @change="set(part, ($event.target as HTMLSelectElement).value)">
+      <select class="field" :value="gate[part]" @change="set(part, valueOf($event))">
         <option value="">none</option>
         <option v-for="{ id, name } in ours" :key="id" :value="id">{{ name }}</option>
       </select>

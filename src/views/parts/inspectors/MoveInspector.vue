@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import InlineText from '../../../components/InlineText.vue'
@@ -78,13 +79,13 @@ function setAliases(text: string) {
     <div class="fields">
       <label class="across"
         ><span class="label">Tried from</span>
-        <select class="field" :value="move.from" @change="setFrom(($event.target as HTMLSelectElement).value)">
+        <select class="field" :value="move.from" @change="setFrom(valueOf($event))">
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
       <label class="across"
         ><span class="label">Lands in</span>
-        <select class="field" :value="move.to" @change="setTo(($event.target as HTMLSelectElement).value)">
+        <select class="field" :value="move.to" @change="setTo(valueOf($event))">
           <option value="finish">a finish</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
@@ -94,9 +95,7 @@ function setAliases(text: string) {
         <select
           class="field"
           :value="stalls"
-          @change="
-            set('Stalling', 'stallsIn', (($event.target as HTMLSelectElement).value || undefined) as Move['stallsIn'])
-          "
+          @change="set('Stalling', 'stallsIn', (valueOf($event) || undefined) as Move['stallsIn'])"
         >
           <option value="">we are still here</option>
           <option value="caught">they finish us</option>
@@ -107,11 +106,7 @@ function setAliases(text: string) {
       </label>
       <label
         ><span class="label">Kind</span>
-        <select
-          class="field"
-          :value="move.kind"
-          @change="set('Kind', 'kind', ($event.target as HTMLSelectElement).value as Move['kind'])"
-        >
+        <select class="field" :value="move.kind" @change="set('Kind', 'kind', valueOf($event) as Move['kind'])">
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
       </label>

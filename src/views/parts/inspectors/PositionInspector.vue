@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import NotesField from '../../../components/NotesField.vue'
@@ -73,17 +74,13 @@ async function remove() {
           class="field"
           list="families"
           :value="position.family"
-          @change="set('Family', 'family', ($event.target as HTMLInputElement).value.trim())"
+          @change="set('Family', 'family', valueOf($event).trim())"
         />
         <datalist id="families"><option v-for="family in FAMILIES" :key="family" :value="family" /></datalist>
       </label>
       <label
         ><span class="label">Who is ahead</span>
-        <select
-          class="field"
-          :value="position.ahead"
-          @change="set('Ahead', 'ahead', ($event.target as HTMLSelectElement).value as Ahead)"
-        >
+        <select class="field" :value="position.ahead" @change="set('Ahead', 'ahead', valueOf($event) as Ahead)">
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
       </label>
@@ -137,7 +134,7 @@ async function remove() {
             @change="
               setStill(position.unprompted!.every, {
                 ...position.unprompted!.reactions,
-                [id]: Number(($event.target as HTMLInputElement).value),
+                [id]: Number(valueOf($event)),
               })
             "
           />
@@ -149,7 +146,7 @@ async function remove() {
             type="number"
             min="1"
             :value="position.unprompted.every"
-            @change="setStill(Number(($event.target as HTMLInputElement).value), position.unprompted!.reactions)"
+            @change="setStill(Number(valueOf($event)), position.unprompted!.reactions)"
           />
           <span class="muted">seconds until one of these comes</span>
         </label>
@@ -160,7 +157,7 @@ async function remove() {
           @change="
             setStill(position.unprompted?.every ?? 10, {
               ...position.unprompted?.reactions,
-              [($event.target as HTMLSelectElement).value]: 1,
+              [valueOf($event)]: 1,
             })
           "
         >

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isChecked } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import ProbeFields from '../../../components/ProbeFields.vue'
 import { setProbe } from '../../../core/chart/edits/probe'
@@ -10,7 +12,7 @@ import { useCharts } from '../../../stores/charts'
 /** How this move goes when it is only shown, where that is not as in the whole chart. */
 const props = defineProps<{ move: Move }>()
 const charts = useCharts()
-const usual = computed(() => usualProbe(charts.chart!.settings))
+const usual = computed(() => usualProbe(present(charts.chart).settings))
 const says = computed(() => (props.move.probe?.never ? 'never' : props.move.probe ? 'as set here' : 'as usual'))
 
 const set = (probe: Probe) =>
@@ -26,7 +28,7 @@ const set = (probe: Probe) =>
       <input
         type="checkbox"
         :checked="move.probe?.never ?? false"
-        @change="set({ ...move.probe, never: ($event.target as HTMLInputElement).checked })"
+        @change="set({ ...move.probe, never: isChecked($event) })"
       />
       it cannot be shown: one goes through with it, or does not begin
     </label>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isChecked, valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { costText, counted, share } from '../../../core/say/figureText'
 import NotesField from '../../../components/NotesField.vue'
@@ -24,11 +26,11 @@ const charts = useCharts()
 const store = useFigures()
 
 const { said } = useTokens(() => props.move?.from)
-const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reaction.id))
+const met = computed(() => store.met(props.move?.id ?? present(position.value).id, props.reaction.id))
 const by = computed(() => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reaction.id] !== undefined))
 const asked = computed(() => ({
   move: props.move?.id ?? null,
-  position: position.value!.id,
+  position: present(position.value).id,
   reaction: props.reaction.id,
 }))
 
@@ -97,7 +99,7 @@ function remove() {
         <select
           class="field"
           :value="reaction.endsIn"
-          @change="set('End', 'endsIn', ($event.target as HTMLSelectElement).value as Reaction['endsIn'])"
+          @change="set('End', 'endsIn', valueOf($event) as Reaction['endsIn'])"
         >
           <option value="caught">they finish us</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
@@ -118,7 +120,7 @@ function remove() {
         <input
           type="checkbox"
           :checked="reaction.breaks?.includes(checkpoint.id)"
-          @change="toggleBreak(checkpoint.id, ($event.target as HTMLInputElement).checked)"
+          @change="toggleBreak(checkpoint.id, isChecked($event))"
         />
         <span>{{ said(checkpoint.text) }}</span>
       </label>

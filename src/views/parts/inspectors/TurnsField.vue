@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isChecked } from '../../../components/events'
 import { computed } from 'vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { setTurn } from '../../../core/chart/edits/records'
@@ -35,15 +36,11 @@ function setAcross(isAcross: boolean) {
   <div v-if="turns.length || keys.includes('near')" class="across turns">
     <span class="label">What it does to the sides</span>
     <label v-for="turn in turns" :key="turn">
-      <input
-        type="checkbox"
-        :checked="turnsOf(move).includes(turn)"
-        @change="toggle(turn, ($event.target as HTMLInputElement).checked)"
-      />
+      <input type="checkbox" :checked="turnsOf(move).includes(turn)" @change="toggle(turn, isChecked($event))" />
       {{ TURNS[turn].says }}
     </label>
     <label v-if="keys.includes('near')">
-      <input type="checkbox" :checked="move.across" @change="setAcross(($event.target as HTMLInputElement).checked)" />
+      <input type="checkbox" :checked="move.across" @change="setAcross(isChecked($event))" />
       goes across to the other side
     </label>
     <p v-for="one in wrong" :key="one.ask" class="wrong small">

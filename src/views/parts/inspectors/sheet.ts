@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { letterOf, type TryPart } from '../../../components/tryParts'
@@ -22,21 +23,21 @@ interface Worksheet {
   letters: ComputedRef<Map<string, string>>
   /** How many moves meet a reaction. */
   timesMet: ComputedRef<Map<string, number>>
-  nameOf(place: string): string
-  select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
-  setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string): void
-  stripOf(tries: Tries): TryPart[]
+  nameOf: (place: string) => string
+  select: (move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean) => void
+  setCounts: (owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) => void
+  stripOf: (tries: Tries) => TryPart[]
 }
 
 const KEY: InjectionKey<Worksheet> = Symbol('worksheet')
 
 /** What is looked at: a position, and perhaps a move and a reaction. */
 interface LooksAt {
-  position(): string | undefined
-  move(): string | undefined
-  reaction(): string | undefined
-  picksAnswer(): boolean
-  select(move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean): void
+  position: () => string | undefined
+  move: () => string | undefined
+  reaction: () => string | undefined
+  picksAnswer: () => boolean
+  select: (move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean) => void
 }
 
 /** What the Worksheet looks at is in the address, so that a link leads to it and Back returns. */
@@ -119,8 +120,11 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
 
   function setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) {
     const parts = new Map(partsOf(tries).map((part) => [keyOf(part), part]))
-    const next = Object.entries(counts).reduce((all, [key, count]) => withPart(all, parts.get(key)!, count), tries)
-    if (!comesToSomething(next)) return charts.tell('At least one try must land or meet a reaction.', 'warning')
+    const next = Object.entries(counts).reduce(
+      (all, [key, count]) => withPart(all, present(parts.get(key)), count),
+      tries,
+    )
+    if (!comesToSomething(next)) return void charts.tell('At least one try must land or meet a reaction.', 'warning')
     const strip = owner.of === 'move' ? owner.move : `${owner.answer.reaction} ${owner.answer.move}`
     charts.edit(`Tries of ${label}`, (draft) => setTries(draft, owner, next), join && `${strip} ${join}`)
   }
@@ -131,14 +135,14 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
 }
 
 export function useWorksheet(): Worksheet {
-  return inject(KEY)!
+  return present(inject(KEY))
 }
 
 /** The open chart, as the same object while only the scenario changes: nothing is drawn again before new figures. */
 export function useSteadyChart(): ComputedRef<Chart> {
   const charts = useCharts()
   return computed((before) => {
-    const now = charts.chart!
+    const now = present(charts.chart)
     return before && !touchesPlan(changedSince(before, now)) ? before : now
   })
 }

@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -40,7 +41,7 @@ export function usePulling() {
   const store = useShelf()
 
   function pull(name: string, wanted: Wanted) {
-    const shelf = store.shelf!
+    const shelf = present(store.shelf)
     let came: string[] = []
     charts.edit(`${name} from the Shelf`, (draft) => void (came = pullIn(draft, shelf, wanted)))
     charts.tell(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { changeInWords, placeOfGain, sayGain } from '../../../core/say/gain'
 import type { Gain } from '../../../core/questions/gains'
@@ -15,13 +16,13 @@ const LEAST = 0.0005
 const showsAll = ref(false)
 
 const goTo = (gain: Gain) => {
-  const { position, hold, ...query } = placeOfGain(charts.chart!, gain)
+  const { position, hold, ...query } = placeOfGain(present(charts.chart), gain)
   return hold ? { path: `/holds/${position}`, query: { hold } } : { path: `/worksheet/${position}`, query }
 }
 const rows = computed(() =>
   (answer.value ?? [])
     .filter(({ gain }) => gain >= LEAST)
-    .map((gain) => ({ gain, ...sayGain(charts.chart!, gain), with: changeInWords(gain), go: goTo(gain) })),
+    .map((gain) => ({ gain, ...sayGain(present(charts.chart), gain), with: changeInWords(gain), go: goTo(gain) })),
 )
 const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, FEW)))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { useStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useCharts } from '../../../stores/charts'
@@ -7,7 +8,7 @@ import { useCharts } from '../../../stores/charts'
 const charts = useCharts()
 const isAway = useStorage('ataque-first-steps-away', false)
 const steps = computed(() => {
-  const chart = charts.chart!
+  const chart = present(charts.chart)
   return [
     { text: 'Name a position', isDone: chart.positions.length > 0 },
     { text: 'Say a move: how many of ten land, what they do', isDone: chart.moves.length > 0 },

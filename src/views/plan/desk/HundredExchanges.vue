@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { hundred, share } from '../../../core/say/figureText'
 import { headline } from '../../../core/say/headline'
@@ -10,11 +11,11 @@ import HowSure from '../../parts/figures/HowSure.vue'
 /** The start's value, a sentence a coach would say, and what becomes of a hundred exchanges. */
 const charts = useCharts()
 const store = useFigures()
-const sentence = computed(() => headline(charts.chart!, store.scenario!, store.figures!))
+const sentence = computed(() => headline(present(charts.chart), present(store.scenario), present(store.figures)))
 
 const parts = computed(() => {
-  const { endings } = store.figures!
-  const finish = store.scenario!.goal.length ? 'finished or at the goal' : 'finished'
+  const { endings } = present(store.figures)
+  const finish = present(store.scenario).goal.length ? 'finished or at the goal' : 'finished'
   return [
     { key: 'finish', name: finish, value: endings.finish },
     { key: 'ours', name: 'ended ahead', value: endings.ours },

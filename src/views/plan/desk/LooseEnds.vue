@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { counted, share } from '../../../core/say/figureText'
 import LooseRing from '../../../components/LooseRing.vue'
@@ -15,10 +16,10 @@ const FEW = 5
 const showsAll = ref(false)
 
 const ends = computed(() =>
-  store
-    .figures!.looseEnds.map((end, i) => {
+  present(store.figures)
+    .looseEnds.map((end, i) => {
       const move = end.met.by === 'unprompted' ? null : end.met.move
-      const place = placeOf(charts.chart!, move, end.position, end.reaction, true)
+      const place = placeOf(present(charts.chart), move, end.position, end.reaction, true)
       const { position, reaction } = end
       return { key: `${i} ${reaction}`, place, position, reaction, move, visits: end.visits, cost: store.costs[i] }
     })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
@@ -11,9 +12,9 @@ const FEW = 10
 const showsAll = ref(false)
 
 const moves = computed(() => {
-  const nameOf = new Map<string, string>(charts.chart!.positions.map(({ id, name }) => [id, name]))
-  return charts
-    .chart!.moves.flatMap((move) => {
+  const nameOf = new Map<string, string>(present(charts.chart).positions.map(({ id, name }) => [id, name]))
+  return present(charts.chart)
+    .moves.flatMap((move) => {
       const figure = store.figures?.moves[move.id]
       return figure && figure.uses > 0.0005 ? [{ move, from: nameOf.get(move.from), figure }] : []
     })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { share } from '../../../core/say/figureText'
 import { worstLeaks } from '../../../core/say/headline'
@@ -12,10 +13,10 @@ import { placeOf } from './places'
 const charts = useCharts()
 const store = useFigures()
 const leaks = computed(() =>
-  worstLeaks(store.figures!, 3).map(({ met, cost }) => ({
+  worstLeaks(present(store.figures), 3).map(({ met, cost }) => ({
     met,
     cost,
-    place: placeOf(charts.chart!, met.move, met.position, met.reaction),
+    place: placeOf(present(charts.chart), met.move, met.position, met.reaction),
   })),
 )
 </script>

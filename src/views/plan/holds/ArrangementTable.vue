@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { cautionLines } from '../../../core/chart/hazard'
@@ -16,15 +17,17 @@ const { chart, position } = useHolds()
 const store = useFigures()
 const charts = useCharts()
 const root = ref<HTMLElement>()
-const compared = computed(() => compareArrangements(chart.value, arrangementsOf(chart.value, position.value!.id)))
+const compared = computed(() =>
+  compareArrangements(chart.value, arrangementsOf(chart.value, present(position.value).id)),
+)
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
 /** With what the moves from there can injure. */
 function print() {
   const ids = new Set<string>(compared.value.arrangements.map(({ id }) => id))
   const cautions = cautionLines(chart.value.moves.filter(({ from }) => ids.has(from)))
-  printPart(root.value!, scenarioLine(charts.chart!, charts.isFlipped), cautions)
+  printPart(present(root.value), scenarioLine(present(charts.chart), charts.isFlipped), cautions)
 }
-const plan = computed(() => switchingPlan(chart.value, position.value!.id, compared.value))
+const plan = computed(() => switchingPlan(chart.value, present(position.value).id, compared.value))
 const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
 </script>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { setField, setWord } from '../../../core/chart/edits/fields'
 import { setFact } from '../../../core/chart/edits/records'
@@ -11,7 +13,7 @@ import { useHolds } from './holds'
 const { position } = useHolds()
 const charts = useCharts()
 const frame = computed(() => frameOf(position.value?.frame))
-const facts = computed(() => factsOf(position.value?.frame, whoControls(position.value!)))
+const facts = computed(() => factsOf(position.value?.frame, whoControls(present(position.value))))
 const isOwn = computed(() => Boolean(position.value?.frame && !frame.value))
 
 const pairs = computed(() => pairsOfFrame(position.value?.frame))
@@ -26,12 +28,12 @@ function setWords({ pair }: WordPair, chosen: string) {
 }
 
 function setFrame(frame: string) {
-  const { id, name } = position.value!
+  const { id, name } = present(position.value)
   charts.edit(`Frame of ${name}`, (draft) => setField(draft, 'positions', id, 'frame', frame))
 }
 
 function setSide(key: string, side: string) {
-  const { id, name } = position.value!
+  const { id, name } = present(position.value)
   charts.edit(`Sides of ${name}`, (draft) => setFact(draft, id, key, side))
 }
 </script>
@@ -40,11 +42,7 @@ function setSide(key: string, side: string) {
   <div class="frame">
     <label>
       <span class="label">Seen</span>
-      <select
-        class="field"
-        :value="position!.frame ?? ''"
-        @change="setFrame(($event.target as HTMLSelectElement).value)"
-      >
+      <select class="field" :value="position!.frame ?? ''" @change="setFrame(valueOf($event))">
         <option value="">in no frame</option>
         <option v-if="isOwn" :value="position!.frame">{{ position!.frame }}</option>
         <option v-for="one in FRAMES" :key="one.id" :value="one.id">{{ one.name }}</option>
@@ -55,7 +53,7 @@ function setSide(key: string, side: string) {
       <select
         class="field"
         :value="String(position!.orientation?.[fact.key] ?? '')"
-        @change="setSide(fact.key, ($event.target as HTMLSelectElement).value)"
+        @change="setSide(fact.key, valueOf($event))"
       >
         <option value="">not said</option>
         <option value="left">left</option>
@@ -64,11 +62,7 @@ function setSide(key: string, side: string) {
     </label>
     <label v-if="isGuard">
       <span class="label">who is underneath</span>
-      <select
-        class="field"
-        :value="position!.orientation?.below ?? ''"
-        @change="setSide('below', ($event.target as HTMLSelectElement).value)"
-      >
+      <select class="field" :value="position!.orientation?.below ?? ''" @change="setSide('below', valueOf($event))">
         <option value="">they are</option>
         <option value="ours">we are</option>
       </select>
@@ -79,7 +73,7 @@ function setSide(key: string, side: string) {
         class="field"
         :aria-label="`Say ${one.pair.join(' and ')} as`"
         :value="said(one)"
-        @change="setWords(one, ($event.target as HTMLSelectElement).value)"
+        @change="setWords(one, valueOf($event))"
       >
         <option v-for="pair in [one.pair, ...one.others]" :key="pair.join()" :value="pair.join(' ')">
           {{ pair.join(' / ') }}

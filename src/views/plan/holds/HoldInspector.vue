@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
@@ -28,7 +29,7 @@ const places = computed(() => chart.value.positions.filter(({ holds }) => holds?
 /** With it and without, as far as that has been tried. */
 const worth = computed(() => {
   const tried = worths.get(props.hold.id)
-  const now = store.figures?.positions[position.value?.id ?? ('' as never)]?.value
+  const now = position.value && store.figures?.positions[position.value.id]?.value
   if (!tried || now === undefined) return null
   return isOn.value ? { with: now, without: tried.position } : { with: tried.position, without: now }
 })
@@ -43,12 +44,12 @@ function toggleLimb(limb: Limb) {
   const next = limbs.includes(limb)
     ? limbs.filter((one) => one !== limb)
     : LIMBS.filter((one) => one === limb || limbs.includes(one))
-  if (!next.length) return charts.tell('A hold takes at least one limb.', 'warning')
+  if (!next.length) return void charts.tell('A hold takes at least one limb.', 'warning')
   charts.edit(`Limbs of ${name}`, (draft) => setLimbs(draft, id, next))
 }
 
 function deny(capability: string, event: Event) {
-  const tenths = Number((event.target as HTMLInputElement).value)
+  const tenths = Number(valueOf(event))
   const { id, name } = props.hold
   charts.edit(
     `What ${name} takes`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addHold, putOn, takeOff } from '../../../core/chart/edits/holds'
@@ -22,13 +23,13 @@ const rows = computed(() =>
   on.value.map((hold) => {
     const isOurs = holder(hold) === 'ours'
     const without = isOurs ? worths.get(hold.id) : undefined
-    const now = store.figures?.positions[position.value!.id]?.value
+    const now = store.figures?.positions[present(position.value).id]?.value
     return {
       ...{ hold, isOurs, limbs: limbsWords(hold.limbs, isOurs ? 'our' : 'their'), sides: sidesOf(hold) },
       takes: (hold.denies ?? []).map(
         ({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`,
       ),
-      reopens: isOurs ? reopenedBy(chart.value, position.value!.id, hold.id) : [],
+      reopens: isOurs ? reopenedBy(chart.value, present(position.value).id, hold.id) : [],
       change: without && now !== undefined ? without.position - now : null,
     }
   }),
@@ -36,7 +37,7 @@ const rows = computed(() =>
 
 /** The limbs in the words of the position's frame, where it has some for them. */
 function sidesOf(hold: Hold): string {
-  const { frame, orientation = {} } = position.value!
+  const { frame, orientation = {} } = present(position.value)
   const by = holder(hold)
   if (!hold.limbs.some((limb) => sideWords(frame, orientation, by, limb).length)) return ''
   return hold.limbs.map((limb) => limbInWords(frame, orientation, by, limb, charts.chart?.settings?.words)).join(', ')
@@ -55,7 +56,7 @@ function find(text: string): Choice[] {
 
 function pick({ id, value }: Choice) {
   isAdding.value = false
-  const at = position.value!.id
+  const at = present(position.value).id
   let hold = id ?? ''
   let off: string[] = []
   charts.edit(`${value} on`, (draft) => {
@@ -72,7 +73,7 @@ const freeHand = (holds: readonly Hold[]) =>
   holds.some((hold) => holder(hold) === 'ours' && hold.limbs.includes('left-hand')) ? 'right-hand' : 'left-hand'
 
 function letGo({ id, name }: Hold) {
-  charts.edit(`${name} off`, (draft) => takeOff(draft, position.value!.id, id))
+  charts.edit(`${name} off`, (draft) => takeOff(draft, present(position.value).id, id))
 }
 </script>
 

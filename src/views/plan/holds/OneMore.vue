@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { changeText } from '../../../core/say/figureText'
 import { putOnKnown } from '../../../core/chart/edits/holds'
@@ -16,7 +17,7 @@ const store = useFigures()
 const MAX_HOLDS = 4
 
 const nameOf = (id: string) => (lookUp(chart.value.holds, id) ?? more.value.find((hold) => hold.id === id))?.name ?? id
-const now = computed(() => store.figures?.positions[position.value!.id]?.value)
+const now = computed(() => store.figures?.positions[present(position.value).id]?.value)
 const rows = computed(() =>
   next.value.slice(0, MAX_HOLDS).map((one) => {
     const worth = worths.get(one.hold)
@@ -28,10 +29,10 @@ const rows = computed(() =>
     }
   }),
 )
-const fewest = computed(() => smallestShuttingSet(chart.value, position.value!.id))
+const fewest = computed(() => smallestShuttingSet(chart.value, present(position.value).id))
 
 function put(id: string, name: string) {
-  charts.edit(`${name} on`, (draft) => putOnKnown(draft, position.value!.id, id, more.value))
+  charts.edit(`${name} on`, (draft) => putOnKnown(draft, present(position.value).id, id, more.value))
 }
 </script>
 

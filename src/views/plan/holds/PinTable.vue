@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useHolds } from './holds'
@@ -14,7 +15,7 @@ const rows = computed(() =>
       to: escape.moves.map((id) => lookUp(chart.value.moves, id)?.name).join(', '),
       holds: escape.by.map((id) => lookUp(chart.value.holds, id)?.name).join(', '),
       go: {
-        path: `/worksheet/${position.value!.id}`,
+        path: `/worksheet/${present(position.value).id}`,
         query: { ...(escape.moves[0] ? { move: escape.moves[0] } : {}), reaction: escape.reaction },
       },
     })),

@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'
@@ -27,7 +28,7 @@ interface Holds {
   selected: ComputedRef<Hold | undefined>
   /** What the position and the start would be worth without a hold, or with one more, by its id; undefined until known. */
   worths: Map<string, Worths | null>
-  select(hold: string | undefined): void
+  select: (hold: string | undefined) => void
 }
 
 const KEY: InjectionKey<Holds> = Symbol('holds')
@@ -75,7 +76,7 @@ export function provideHolds(): Holds {
   return holds
 }
 
-export const useHolds = (): Holds => inject(KEY)!
+export const useHolds = (): Holds => present(inject(KEY))
 
 /** The chart as it would be without each hold that is on, and with each of the best that could be. */
 function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold[], onShelf: Hold[]): Trial[] {

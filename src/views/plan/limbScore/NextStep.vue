@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { get, present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { continueRun } from '../../../core/chart/edits/runs'
@@ -11,7 +11,7 @@ import { useScore } from './score'
 const { chart, run, played } = useScore()
 const charts = useCharts()
 const isAdding = ref(false)
-const choices = computed(() => nextSteps(chart.value, played.value.beats.at(-1), run.value!))
+const choices = computed(() => nextSteps(chart.value, played.value.beats.at(-1), present(run.value)))
 
 function find(text: string): Choice[] {
   const typed = text.trim().toLowerCase()
@@ -23,13 +23,13 @@ function find(text: string): Choice[] {
 function pick({ id, value }: Choice) {
   isAdding.value = false
   const { step } = get(choices.value, Number(id))
-  const { id: of, name, steps } = run.value!
+  const { id: of, name, steps } = present(run.value)
   const kept = steps.slice(0, played.value.beats.length - 1)
   charts.edit(`${value} in ${name}`, (draft) => continueRun(draft, of, kept, step))
 }
 
 function shorten() {
-  const { id, name, steps } = run.value!
+  const { id, name, steps } = present(run.value)
   charts.edit(`A step less in ${name}`, (draft) => continueRun(draft, id, steps.slice(0, -1)))
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { changeText, finer } from '../../../core/say/figureText'
 import { nowOrLater } from '../../../core/limbScore/nowOrLater'
@@ -28,15 +29,15 @@ const worths = useTrials(
 const rows = computed(() =>
   SHARPNESS.map((sharpness) => {
     const found = worths.get(String(sharpness))
-    const [first, now] = [found?.moves[asked.value!.first.id], found?.moves[asked.value!.now.id]]
+    const [first, now] = [found?.moves[present(asked.value).first.id], found?.moves[present(asked.value).now.id]]
     if (typeof first !== 'number' || typeof now !== 'number') return { sharpness, first: null, now: null, says: '' }
     const gap = first - now
     const says =
       Math.abs(gap) < CLOSE
         ? `too close to call (${changeText(gap)})`
         : gap > 0
-          ? `${asked.value!.first.name} first (${changeText(gap)})`
-          : `${asked.value!.now.name} at once (${changeText(-gap)})`
+          ? `${present(asked.value).first.name} first (${changeText(gap)})`
+          : `${present(asked.value).now.name} at once (${changeText(-gap)})`
     return { sharpness, first, now, says }
   }),
 )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { get, present } from '../../../core/get'
 import { computed } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addHold } from '../../../core/chart/edits/holds'
@@ -47,9 +47,9 @@ function pick({ id, value }: Choice) {
   const fresh: Omit<Hold, 'id'> =
     row.by === 'ours' ? { name: value, limbs: [limb] } : { name: value, limbs: ['left-hand'], on: limb }
   const want = { from: props.beat, to: until.value }
-  charts.edit(`${value} in ${run.value!.name}`, (draft) => {
+  charts.edit(`${value} in ${present(run.value).name}`, (draft) => {
     const hold = id ?? addHold(draft, fresh)
-    setBar(draft, run.value!.id, hold, null, want)
+    setBar(draft, present(run.value).id, hold, null, want)
   })
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, nextTick, ref } from 'vue'
 import { intend } from '../../../core/chart/edits/runs'
 import type { Remark } from '../../../core/limbScore/remark'
@@ -26,7 +27,7 @@ async function ask({ key }: Remark) {
 function mean({ key }: Remark, why: string) {
   asking.value = null
   if (!why.trim() && !reasons.value.has(key)) return
-  const { id, name } = run.value!
+  const { id, name } = present(run.value)
   charts.edit(`A remark on ${name}`, (draft) => intend(draft, id, key, why))
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { get, present } from '../../../core/get'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { holder } from '../../../core/chart/hold'
@@ -70,7 +70,7 @@ function placeOf(): string {
 }
 
 function drag(event: PointerEvent, end: 'from' | 'to') {
-  const track = root.value!.parentElement!
+  const track = present(present(root.value).parentElement)
   const handle = event.currentTarget as HTMLElement
   handle.setPointerCapture(event.pointerId)
   const { from, to } = props.bar

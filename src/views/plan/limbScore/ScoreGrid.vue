@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { stepName } from '../../../core/limbScore/steps'
@@ -20,7 +21,7 @@ const heads = computed(() =>
         (key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key],
       )
     return {
-      name: stepName(chart.value, one, run.value!),
+      name: stepName(chart.value, one, present(run.value)),
       isTheirs: Boolean(one.step?.reaction),
       where:
         one.place.kind === 'position'

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { toPositionId } from '../../../core/chart/ids'
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import InlineText from '../../../components/InlineText.vue'
 import { finer } from '../../../core/say/figureText'
 import { setField } from '../../../core/chart/edits/fields'
 import { addRun, removeRun } from '../../../core/chart/edits/runs'
-import type { PositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { bestRunFrom } from '../../../core/insight/bestRun'
 import { useCharts } from '../../../stores/charts'
@@ -29,19 +31,21 @@ const find = (text: string): Choice[] =>
 
 function begin({ id, value }: Choice) {
   isBeginning.value = false
+  if (id === null) return
+  const start = toPositionId(id)
   let made = ''
-  const steps = store.figures ? bestRunFrom(chart.value, store.figures, id as PositionId) : []
-  charts.edit(`New run from ${value}`, (draft) => void (made = addRun(draft, `From ${value}`, id as PositionId, steps)))
+  const steps = store.figures ? bestRunFrom(chart.value, store.figures, start) : []
+  charts.edit(`New run from ${value}`, (draft) => void (made = addRun(draft, `From ${value}`, start, steps)))
   open(made)
 }
 
 function rename(name: string) {
-  const { id } = run.value!
+  const { id } = present(run.value)
   charts.edit(`Name of ${name}`, (draft) => setField(draft, 'runs', id, 'name', name))
 }
 
 function remove() {
-  const { id, name } = run.value!
+  const { id, name } = present(run.value)
   if (!charts.edit(`Remove ${name}`, (draft) => removeRun(draft, id))) return
   charts.tell(`Removed the run ${name}. Undo brings it back.`, 'info', 'undo')
   open(undefined)
@@ -64,12 +68,7 @@ function remove() {
     <div class="tools">
       <label v-if="(chart.runs?.length ?? 0) > 1">
         <span class="label">Run</span>
-        <select
-          class="field"
-          aria-label="Which run"
-          :value="run?.id"
-          @change="open(($event.target as HTMLSelectElement).value)"
-        >
+        <select class="field" aria-label="Which run" :value="run?.id" @change="open(valueOf($event))">
           <option v-for="{ id, name } in chart.runs" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>

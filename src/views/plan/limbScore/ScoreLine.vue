@@ -19,7 +19,8 @@ const free = computed(() => {
   const found: { from: number; to: number }[] = []
   played.value.beats.forEach((_, i) => {
     if (props.line.bars.some(({ from, to }) => i >= from && i <= to)) return
-    if (found.at(-1)?.to === i - 1) found.at(-1)!.to = i
+    const last = found[found.length - 1]
+    if (last?.to === i - 1) last.to = i
     else found.push({ from: i, to: i })
   })
   return found

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
@@ -18,13 +19,13 @@ const { run } = provideScore()
 const charts = useCharts()
 /** Of the moves of the run. */
 const cautions = computed(() =>
-  cautionLines((run.value?.steps ?? []).flatMap(({ move }) => lookUp(charts.chart!.moves, move) ?? [])),
+  cautionLines((run.value?.steps ?? []).flatMap(({ move }) => lookUp(present(charts.chart).moves, move) ?? [])),
 )
 const printed = ref<HTMLElement>()
 
 function print() {
-  const head = `${run.value!.name} · ${scenarioLine(charts.chart!, charts.isFlipped)}`
-  printPart(printed.value!, head)
+  const head = `${present(run.value).name} · ${scenarioLine(present(charts.chart), charts.isFlipped)}`
+  printPart(present(printed.value), head)
 }
 </script>
 

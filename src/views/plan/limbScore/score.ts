@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import {
   computed,
   inject,
@@ -35,11 +36,11 @@ interface Score {
   beat: Ref<number>
   /** What it is worth to have come to each beat, as far as that is known. */
   worths: ShallowRef<(number | null)[] | null>
-  isOpen(row: Row): boolean
-  toggle(row: Row): void
-  open(run: string | undefined): void
+  isOpen: (row: Row) => boolean
+  toggle: (row: Row) => void
+  open: (run: string | undefined) => void
   /** Has a hold be on there instead of where it was; what that cannot be is told. Returns whether it was done. */
-  place(bar: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null): boolean
+  place: (bar: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null) => boolean
 }
 
 const KEY: InjectionKey<Score> = Symbol('score')
@@ -49,7 +50,7 @@ export function provideScore(): Score {
   const charts = useCharts()
   const route = useRoute()
   const router = useRouter()
-  const chart = computed(() => charts.chart!)
+  const chart = computed(() => present(charts.chart))
   const run = computed(() => lookUp(chart.value.runs, route.params.run as string) ?? chart.value.runs?.[0])
   const played = computed(() => (run.value ? play(chart.value, run.value) : { beats: [], broken: null }))
   const opened = ref(new Set<string>())
@@ -71,8 +72,10 @@ export function provideScore(): Score {
   }
 
   function place({ hold }: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null) {
-    const id = run.value!.id
-    return charts.edit(`${hold.name} in ${run.value!.name}`, (draft) => setBar(draft, id, hold.id, before, want))
+    const id = present(run.value).id
+    return charts.edit(`${hold.name} in ${present(run.value).name}`, (draft) =>
+      setBar(draft, id, hold.id, before, want),
+    )
   }
 
   const open = (id: string | undefined) => void router.push(`/score/${id ?? ''}`)
@@ -81,7 +84,7 @@ export function provideScore(): Score {
   return score
 }
 
-export const useScore = (): Score => inject(KEY)!
+export const useScore = (): Score => present(inject(KEY))
 
 /** Asked anew whenever the chart has been solved again. */
 function useWorths(run: ComputedRef<Run | undefined>) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { costText } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -11,7 +12,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 
 /** The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each repair. */
 const charts = useCharts()
-const chart = computed(() => charts.chart!)
+const chart = computed(() => present(charts.chart))
 const { answer, progress, cancel } = useQuestion(() => ({ of: 'beaten' as const }))
 const sentences = computed(() => (answer.value ? sayBeaten(chart.value, answer.value, costText) : []))
 const repair = computed(() => {

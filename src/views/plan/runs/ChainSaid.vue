@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import CautionLines from '../../../components/CautionLines.vue'
@@ -27,7 +28,7 @@ import SaidText from './SaidText.vue'
 const charts = useCharts()
 const figures = useFigures()
 const range = useRange()
-const chart = computed(() => charts.chart!)
+const chart = computed(() => present(charts.chart))
 const from = ref<PositionId>()
 const share = ref(0.8)
 const script = shallowRef<Script | null>(null)
@@ -36,7 +37,9 @@ const sheet = ref<HTMLElement>()
 const SHARES = [0.6, 0.7, 0.8, 0.9]
 const MAX_PARAGRAPHS = 60
 
-const start = computed(() => (lookUp(chart.value.positions, from.value) ? from.value! : figures.scenario!.start))
+const start = computed(() =>
+  lookUp(chart.value.positions, from.value) ? present(from.value) : present(figures.scenario).start,
+)
 const options = computed(() => chart.value.positions.map(({ id, name }) => ({ value: id, label: name })))
 
 let asked = 0
@@ -52,7 +55,7 @@ watch(
 
 /** Where the range is known, what is too close to call is said with what is done there. */
 const closeAt = computed(
-  () => new Map(range.range?.close.map((close) => [close.position as string, sayClose(chart.value, close)])),
+  () => new Map<string, string>(range.range?.close.map((close) => [close.position, sayClose(chart.value, close)])),
 )
 const told = computed(() => {
   const paragraphs = script.value ? sayScript(chart.value, script.value) : []
@@ -61,14 +64,14 @@ const told = computed(() => {
     watch:
       one.value === null || !closeAt.value.has(one.position)
         ? one.watch
-        : [closeAt.value.get(one.position)!, ...one.watch],
+        : [present(closeAt.value.get(one.position)), ...one.watch],
   }))
 })
 const loops = computed(() =>
   script.value
     ? loopsOf(script.value)
         .slice(0, 2)
-        .map((loop) => sayLoop(chart.value, script.value!, loop))
+        .map((loop) => sayLoop(chart.value, present(script.value), loop))
     : [],
 )
 const cautions = computed(() =>
@@ -79,7 +82,7 @@ const scenario = computed(() => scenarioLine(chart.value, charts.isFlipped))
 
 /** The best plan as if every move landed: a run to look at limb by limb, or beside others. */
 function keep() {
-  const steps = bestRunFrom(chart.value, figures.figures!, start.value)
+  const steps = bestRunFrom(chart.value, present(figures.figures), start.value)
   const name = `From ${lookUp(chart.value.positions, start.value)?.name}`
   charts.edit(`Keep the run ${name}`, (draft) => void addRun(draft, name, start.value, steps))
   charts.tell(`${name} is kept with the runs: see it side by side, or limb by limb.`)
@@ -87,7 +90,7 @@ function keep() {
 
 async function print() {
   await nextTick()
-  printPart(sheet.value!, scenario.value)
+  printPart(present(sheet.value), scenario.value)
 }
 const covered = computed(() =>
   script.value

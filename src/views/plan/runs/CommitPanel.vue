@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isChecked } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { finer, hundred, share } from '../../../core/say/figureText'
 import ProbeFields from '../../../components/ProbeFields.vue'
@@ -15,8 +17,8 @@ const charts = useCharts()
 const figures = useFigures()
 /** Less is not worth a sentence: it reads the same before and after. */
 const NOTEWORTHY = 0.01
-const settings = computed(() => charts.chart!.settings)
-const isOn = computed(() => figures.scenario!.probe !== null)
+const settings = computed(() => present(charts.chart).settings)
+const isOn = computed(() => present(figures.scenario).probe !== null)
 
 const { answer, progress } = useQuestion(() => ({
   of: 'whatIf' as const,
@@ -24,10 +26,10 @@ const { answer, progress } = useQuestion(() => ({
 }))
 const gain = computed(() => (answer.value ? (answer.value.then - answer.value.now) * (isOn.value ? -1 : 1) : 0))
 const shown = computed(() =>
-  charts
-    .chart!.moves.map((move) => ({ move, figure: figures.figures?.moves[move.id] }))
+  present(charts.chart)
+    .moves.map((move) => ({ move, figure: figures.figures?.moves[move.id] }))
     .filter(({ figure }) => (figure?.shown ?? 0) > 0.0005)
-    .sort((a, b) => b.figure!.shown! - a.figure!.shown!),
+    .sort((a, b) => present(present(b.figure).shown) - present(present(a.figure).shown)),
 )
 
 const throughWith = (times: number) =>
@@ -45,7 +47,7 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
       and where nothing comes of it we are still where we were.
     </p>
     <label class="switch">
-      <input type="checkbox" :checked="isOn" @change="turn(($event.target as HTMLInputElement).checked)" />
+      <input type="checkbox" :checked="isOn" @change="turn(isChecked($event))" />
       Moves may be only shown, where that is worth more
     </label>
     <ProbeFields

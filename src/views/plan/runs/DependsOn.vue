@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { changeText } from '../../../core/say/figureText'
 import { sayDependence } from '../../../core/say/whatIf'
@@ -8,7 +9,9 @@ import { useQuestion } from '../../../stores/questions'
 /** What the start's value depends on most: each figure with one try in ten less and more. */
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'depends' as const }))
-const rows = computed(() => (answer.value ?? []).map((one) => ({ ...one, ...sayDependence(charts.chart!, one) })))
+const rows = computed(() =>
+  (answer.value ?? []).map((one) => ({ ...one, ...sayDependence(present(charts.chart), one) })),
+)
 const most = computed(() =>
   Math.max(0.001, ...rows.value.flatMap(({ less, more }) => [Math.abs(less), Math.abs(more)])),
 )

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -14,12 +16,12 @@ const limit = ref<number | null>(null)
 const { answer, progress } = useQuestion(() =>
   limit.value === null ? null : { of: 'limit' as const, limit: limit.value },
 )
-const theirs = computed(() => figures.scenario!.ends.theirs)
+const theirs = computed(() => present(figures.scenario).ends.theirs)
 
 function setLimit(event: Event) {
-  const text = (event.target as HTMLInputElement).value.replace(',', '.').trim()
+  const text = valueOf(event).replace(',', '.').trim()
   const per = Number(text)
-  if (text && !(per >= 0 && per <= 100)) return charts.tell('Say how many of a hundred exchanges, from 0 to 100.')
+  if (text && !(per >= 0 && per <= 100)) return void charts.tell('Say how many of a hundred exchanges, from 0 to 100.')
   limit.value = text ? per / 100 : null
 }
 function plan(worth: number) {

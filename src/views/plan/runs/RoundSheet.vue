@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isChecked, valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
 import type { PositionalRound } from '../../../core/chart/positionalRound'
@@ -16,7 +18,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 const props = defineProps<{ card: PositionalRound }>()
 const charts = useCharts()
 const figures = useFigures()
-const chart = computed(() => charts.chart!)
+const chart = computed(() => present(charts.chart))
 const said = computed(() => sayRound(chart.value, props.card))
 const answer = computed(() => answerOfRound(chart.value, props.card))
 const rounds = computed(() => talliedRounds(answer.value?.tries ?? {}))
@@ -43,7 +45,7 @@ function count(worked: boolean) {
   charts.edit(worked ? 'A round that worked' : 'A round that did not', (draft) => tallyRound(draft, id, worked, today))
 }
 function setSeconds(event: Event) {
-  const seconds = Number((event.target as HTMLInputElement).value)
+  const seconds = Number(valueOf(event))
   charts.edit('Length of the round', (draft) => setRoundSeconds(draft, props.card.id, seconds))
 }
 function setPositionOnly(isOnly: boolean) {
@@ -77,11 +79,7 @@ const remove = () => charts.edit('Remove the card', (draft) => removeRound(draft
         <SteadyInput class="field" :value="card.seconds" aria-label="Seconds of a round" @change="setSeconds" /> seconds
       </label>
       <label>
-        <input
-          type="checkbox"
-          :checked="card.positionOnly ?? false"
-          @change="setPositionOnly(($event.target as HTMLInputElement).checked)"
-        />
+        <input type="checkbox" :checked="card.positionOnly ?? false" @change="setPositionOnly(isChecked($event))" />
         position only, no finish
       </label>
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { printPart } from '../../parts/print/printPart'
@@ -7,9 +8,9 @@ import RoundSheet from './RoundSheet.vue'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()
-const cards = computed(() => charts.chart!.cards ?? [])
+const cards = computed(() => present(charts.chart).cards ?? [])
 const sheet = ref<HTMLElement>()
-const print = () => printPart(sheet.value!, scenarioLine(charts.chart!, charts.isFlipped))
+const print = () => printPart(present(sheet.value), scenarioLine(present(charts.chart), charts.isFlipped))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { counted, hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
@@ -19,7 +20,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 /** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
 const charts = useCharts()
 const figures = useFigures()
-const chart = computed(() => charts.chart!)
+const chart = computed(() => present(charts.chart))
 const runs = computed(() => chart.value.runs ?? [])
 const MAX_RUNS = 3
 const chosen = ref<string[]>([])
@@ -75,7 +76,7 @@ function shift(id: string, by: 1 | -1) {
 const sheet = ref<HTMLElement>()
 const print = () =>
   printPart(
-    sheet.value!,
+    present(sheet.value),
     scenarioLine(chart.value, charts.isFlipped),
     cautionLines(
       shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])),

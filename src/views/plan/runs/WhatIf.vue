@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { valueOf } from '../../../components/events'
+import { present } from '../../../core/get'
 import { computed, reactive, watch } from 'vue'
 import { clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -22,7 +24,7 @@ import SurePanel from './SurePanel.vue'
 /** What would come of it if something were otherwise, without changing the chart; and what the start depends on most. */
 const charts = useCharts()
 const figures = useFigures()
-const chart = computed(() => charts.chart!)
+const chart = computed(() => present(charts.chart))
 const asked = reactive({
   figure: '',
   ofTen: 0,
@@ -82,8 +84,8 @@ const { answer, progress } = useQuestion(() => (isAsked.value ? { of: 'whatIf' a
 const sentences = computed(() => (answer.value ? sayWhatIf(answer.value, hundred) : []))
 
 function setClock(event: Event) {
-  const seconds = readClock((event.target as HTMLInputElement).value)
-  if (seconds === undefined || seconds === 0) return charts.tell('Say 0:40, 40 or none.')
+  const seconds = readClock(valueOf(event))
+  if (seconds === undefined || seconds === 0) return void charts.tell('Say 0:40, 40 or none.')
   asked.seconds = seconds
 }
 /** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
@@ -182,7 +184,7 @@ function clear() {
           step="5"
           :value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
           aria-label="How well they would read us, in per cent"
-          @input="asked.sharpness = Number(($event.target as HTMLInputElement).value) / 100"
+          @input="asked.sharpness = Number(valueOf($event)) / 100"
         />
       </label>
       <label class="short">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { cautionLines } from '../../../core/chart/hazard'
@@ -71,7 +72,7 @@ const { drag, isHeld } = useDragging({
     work.push(x, Math.round(y / 60), undefined, place)
   },
   marked({ left, top, right, bottom }) {
-    const within = scene.value!.ledges.filter(
+    const within = present(scene.value).ledges.filter(
       ({ kind, x, y, width, height }) =>
         kind === 'position' && x < right && x + width > left && y < bottom && y + height > top,
     )
@@ -84,7 +85,7 @@ watch(
   async () => {
     if (!scene.value) return
     await nextTick()
-    const box = start() && scene.value.ledges.length <= FEW ? boxOfItem(scene.value, start()!) : undefined
+    const box = start() && scene.value.ledges.length <= FEW ? boxOfItem(scene.value, present(start())) : undefined
     camera.frame(scene.value, box?.left)
     revealHere()
   },
@@ -116,10 +117,10 @@ function clear() {
 }
 
 function zoom(by: 'in' | 'out' | 'fit' | 'selection') {
-  if (by === 'in' || by === 'out') return camera.by(by === 'in' ? 1.3 : 1 / 1.3)
+  if (by === 'in' || by === 'out') return void camera.by(by === 'in' ? 1.3 : 1 / 1.3)
   const ids = selection.value.size ? selection.value : slope.seen.value?.places
   const boxes = by === 'selection' && ids ? (scene.value?.ledges.filter(({ id }) => ids.has(id)) ?? []) : []
-  if (!boxes.length) return camera.fit()
+  if (!boxes.length) return void camera.fit()
   const room = 50
   camera.fit({
     left: Math.min(...boxes.map(({ x }) => x)) - 2 * room,
@@ -159,11 +160,11 @@ function close() {
 }
 
 function onNamed(name: string) {
-  const was = asking.value!
+  const was = present(asking.value)
   close()
   if (was.for === 'position') work.newPosition(name, familyHere())
-  else if (was.for === 'rename') work.renameTo(was.item!, name)
-  else if (was.for === 'name') work.draw(was.item, was.to!, name)
+  else if (was.for === 'rename') work.renameTo(present(was.item), name)
+  else if (was.for === 'name') work.draw(was.item, present(was.to), name)
 }
 
 /** A new position joins the family of the one that one stands on. */
@@ -186,7 +187,7 @@ async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
   isWhole.value = true
   await nextTick()
   try {
-    await take(root.value!)
+    await take(present(root.value))
   } finally {
     isWhole.value = false
   }
@@ -194,11 +195,19 @@ async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
 
 const save = (kind: 'svg' | 'png') =>
   whole(async (picture) => {
-    const failed = await savePicture(picture, scene.value!, charts.chart!.title, kind)
+    const failed = await savePicture(picture, present(scene.value), present(charts.chart).title, kind)
     if (failed) charts.tell(failed, 'warning')
   })
 const print = (pages: 'one' | 'tiled') =>
-  whole((picture) => printPicture(picture, scene.value!, charts.chart!.title, pages, cautionLines(charts.chart!.moves)))
+  whole((picture) =>
+    printPicture(
+      picture,
+      present(scene.value),
+      present(charts.chart).title,
+      pages,
+      cautionLines(present(charts.chart).moves),
+    ),
+  )
 </script>
 
 <template>

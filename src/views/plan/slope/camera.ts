@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { useDebounceFn, useEventListener, useResizeObserver } from '@vueuse/core'
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
@@ -67,9 +68,9 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     const [x, y] = [next.x - drawn.x, next.y - drawn.y]
     root.value.querySelector('.heads')?.setAttribute('transform', `translate(0 ${next.y}) scale(${next.k})`)
     root.value.classList.toggle('panned', next.x < -4)
-    if (next.k !== drawn.k || Math.max(Math.abs(x), Math.abs(y)) > STEP / 2) return draw()
-    root.value.querySelector<HTMLElement>('.layer')!.style.transform = `translate(${x}px, ${y}px)`
-    drawSoon()
+    if (next.k !== drawn.k || Math.max(Math.abs(x), Math.abs(y)) > STEP / 2) return void draw()
+    present(root.value.querySelector<HTMLElement>('.layer')).style.transform = `translate(${x}px, ${y}px)`
+    void drawSoon()
   }
 
   /** Draws anew what is in the window now; until then the picture that is there is only shifted, which costs nothing. */
@@ -78,7 +79,7 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     drawn = next
     if (!root.value) return
     root.value.querySelector('.moving')?.setAttribute('transform', next.toString())
-    root.value.querySelector<HTMLElement>('.layer')!.style.transform = ''
+    present(root.value.querySelector<HTMLElement>('.layer')).style.transform = ''
     root.value.style.setProperty('--zoom', String(next.k))
     level.value = next.k < TINY ? 'tiny' : next.k < READABLE ? 'far' : 'near'
     const box = windowOf(next, size.value)
@@ -106,14 +107,14 @@ export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Ev
       show(next)
     })
 
-  const apply = (next: ZoomTransform) => root.value && select(root.value).call(behaviour.transform, next)
+  const apply = (next: ZoomTransform) => root.value && behaviour.transform(select(root.value), next)
   const by = (factor: number, at?: [number, number]) => {
     isMoved = true
-    if (root.value) select(root.value).call(behaviour.scaleBy, factor, at)
+    if (root.value) behaviour.scaleBy(select(root.value), factor, at)
   }
   const pan = (x: number, y: number) => {
     isMoved = true
-    if (root.value) select(root.value).call(behaviour.translateBy, x / transform.value.k, y / transform.value.k)
+    if (root.value) behaviour.translateBy(select(root.value), x / transform.value.k, y / transform.value.k)
   }
 
   /** Shows a part of the picture whole, or all of it. */

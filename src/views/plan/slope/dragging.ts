@@ -1,7 +1,8 @@
+import { toMoveId } from '../../../core/chart/ids'
+import { present } from '../../../core/get'
 import { useEventListener } from '@vueuse/core'
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { ZoomTransform } from 'd3-zoom'
-import type { MoveId } from '../../../core/chart/ids'
 import type { Item } from '../../../core/slope/items'
 import type { Scene } from '../../../core/slope/scene'
 import type { Window } from './camera'
@@ -17,15 +18,15 @@ export interface Drag {
 interface Dragging {
   root: Ref<HTMLElement | undefined>
   transform: ShallowRef<ZoomTransform>
-  scene(): Scene | null
+  scene: () => Scene | null
   /** A click: to go there, or (with Shift) to select it too. */
-  click(item: Item | undefined, also: boolean): void
+  click: (item: Item | undefined, also: boolean) => void
   /** What the pointer rests on. */
-  hovered(item: Item | undefined): void
+  hovered: (item: Item | undefined) => void
   /** A line drawn from a position or an attempt to a place. */
-  drawn(item: Item, place: string): void
-  pushed(item: Item & { kind: 'place' }, x: number, y: number): void
-  marked(box: Window): void
+  drawn: (item: Item, place: string) => void
+  pushed: (item: Item & { kind: 'place' }, x: number, y: number) => void
+  marked: (box: Window) => void
 }
 
 /** Pixels from a mark's middle at which it is still met. */
@@ -36,7 +37,7 @@ const TREMBLE = 5
 /** Where a pointer is in the picture, and what lies there. */
 function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
   function pointOf(event: MouseEvent): [number, number] {
-    const { left, top } = task.root.value!.getBoundingClientRect()
+    const { left, top } = present(task.root.value).getBoundingClientRect()
     return task.transform.value.invert([event.clientX - left, event.clientY - top])
   }
 
@@ -49,7 +50,7 @@ function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
     const escape = place ? undefined : markUnder(scene, point, REACH / task.transform.value.k)?.escape
     if (escape) return { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
     const move = target?.closest<SVGElement>('[data-move]')?.dataset.move
-    if (move && !place) return { kind: 'move', move: move as MoveId }
+    if (move && !place) return { kind: 'move', move: toMoveId(move) }
     const found = place ?? ledgeUnder(scene, point)?.id
     return found ? { kind: 'place', place: found } : undefined
   }
@@ -87,7 +88,7 @@ export function useDragging(task: Dragging) {
     if (!pressed || pressed.kind === 'click') return
     if (!drag.value) {
       if (Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) < TREMBLE) return
-      const { left, top } = task.root.value!.getBoundingClientRect()
+      const { left, top } = present(task.root.value).getBoundingClientRect()
       const from = task.transform.value.invert([pressed.x - left, pressed.y - top])
       drag.value = { kind: pressed.kind, item: pressed.item, from, to: from }
     }
@@ -100,19 +101,19 @@ export function useDragging(task: Dragging) {
     pressed = drag.value = null
     if (!was) return
     const isClick = Math.hypot(event.clientX - was.x, event.clientY - was.y) < TREMBLE
-    if (!done) return isClick ? task.click(was.item, event.shiftKey || event.ctrlKey || event.metaKey) : undefined
+    if (!done) return isClick ? void task.click(was.item, event.shiftKey || event.ctrlKey || event.metaKey) : undefined
     end(done)
   })
 
   function end({ kind, item, from, to }: Drag) {
-    if (kind === 'push' && item?.kind === 'place') return task.pushed(item, to[0] - from[0], to[1] - from[1])
+    if (kind === 'push' && item?.kind === 'place') return void task.pushed(item, to[0] - from[0], to[1] - from[1])
     const box = {
       left: Math.min(from[0], to[0]),
       top: Math.min(from[1], to[1]),
       right: Math.max(from[0], to[0]),
       bottom: Math.max(from[1], to[1]),
     }
-    if (kind === 'mark') return task.marked(box)
+    if (kind === 'mark') return void task.marked(box)
     const place = placeUnder(task.scene(), to)
     if (item && place) task.drawn(item, place)
   }

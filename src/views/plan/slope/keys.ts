@@ -3,22 +3,22 @@ import type { Asking } from './slopeEdits'
 
 /** What a key does on the Slope. */
 export interface Deeds {
-  at(): Item | undefined
-  into(): void
-  back(): void
-  aside(by: 1 | -1): void
-  land(): void
-  home(): void
-  open(): void
-  ask(what: Asking): void
-  remove(): void
-  push(x: number, row: number, join?: string): void
-  toggle(): void
-  clear(): void
-  zoom(by: 'in' | 'out' | 'fit' | 'selection'): void
-  pan(x: number, y: number): void
-  panel(name: 'detail' | 'text'): void
-  focusHere(): void
+  at: () => Item | undefined
+  into: () => void
+  back: () => void
+  aside: (by: 1 | -1) => void
+  land: () => void
+  home: () => void
+  open: () => void
+  ask: (what: Asking) => void
+  remove: () => void
+  push: (x: number, row: number, join?: string) => void
+  toggle: () => void
+  clear: () => void
+  zoom: (by: 'in' | 'out' | 'fit' | 'selection') => void
+  pan: (x: number, y: number) => void
+  panel: (name: 'detail' | 'text') => void
+  focusHere: () => void
 }
 
 /** Pixels of a push by hand, and of a pan. */

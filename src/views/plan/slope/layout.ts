@@ -46,7 +46,10 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
     const found = await newest.ask({ of: 'layout', task })
     if (!found) return
     if (!found.ok) {
-      return charts.tell(`The picture could not be laid out: ${found.problems.map(problemText).join('; ')}`, 'warning')
+      return void charts.tell(
+        `The picture could not be laid out: ${found.problems.map(problemText).join('; ')}`,
+        'warning',
+      )
     }
     layout.value = found.value
     keep()

@@ -8,7 +8,7 @@ export const facesLoaded = ref(0)
 const known = new Map<string, number>()
 let pencil: CanvasRenderingContext2D | null = null
 
-void document.fonts?.load(LEDGE_FONT).then(() => {
+void document.fonts.load(LEDGE_FONT).then(() => {
   known.clear()
   facesLoaded.value++
 })

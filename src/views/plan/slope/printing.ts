@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import type { Scene } from '../../../core/slope/scene'
 import { standalone } from './saving'
 import './printing.css'
@@ -37,7 +38,7 @@ export function printPicture(
       sheet.append(page)
     }
   }
-  if (cautions.length) sheet.lastElementChild!.append(listOf(cautions))
+  if (cautions.length) present(sheet.lastElementChild).append(listOf(cautions))
   document.body.append(sheet)
   window.addEventListener('afterprint', () => sheet.remove(), { once: true })
   window.print()

@@ -1,4 +1,4 @@
-import { get } from '../../../core/get'
+import { get, present } from '../../../core/get'
 import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
@@ -94,7 +94,7 @@ async function fontFaces(): Promise<SVGStyleElement> {
       const font = await (await fetch(new URL(source, rule.parentStyleSheet?.href ?? location.href))).blob()
       const data = await new Promise<string>((read) => {
         const reader = new FileReader()
-        reader.onload = () => read(String(reader.result))
+        reader.onload = () => read(reader.result as string)
         reader.readAsDataURL(font)
       })
       return rule.cssText.replace(/url\("?[^")]+"?\)/, `url(${data})`)
@@ -113,6 +113,6 @@ async function drawnAt(picture: SVGSVGElement, { width, height }: Scene): Promis
   const canvas = document.createElement('canvas')
   canvas.width = Math.round(width * scale)
   canvas.height = Math.round(height * scale)
-  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
+  present(canvas.getContext('2d')).drawImage(image, 0, 0, canvas.width, canvas.height)
   return new Promise((done, failed) => canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error('no picture')))))
 }

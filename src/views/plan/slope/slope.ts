@@ -1,3 +1,4 @@
+import { present } from '../../../core/get'
 import { computed, inject, provide, ref, shallowRef, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { hundred, signed } from '../../../core/say/figureText'
@@ -29,8 +30,8 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
   selection: Ref<Set<string>>
   /** How much is drawn: an outline of a large chart from afar. */
   detail: Ref<'full' | 'outline'>
-  goTo(item: Item | undefined): void
-  setFocus(focus: Focus): void
+  goTo: (item: Item | undefined) => void
+  setFocus: (focus: Focus) => void
 }
 
 const KEY: InjectionKey<Slope> = Symbol('slope')
@@ -94,7 +95,7 @@ export function provideSlope(): Slope {
   return slope
 }
 
-export const useSlope = (): Slope => inject(KEY)!
+export const useSlope = (): Slope => present(inject(KEY))
 
 /** The costs of loose ends, once all of them are known: marks do not move about while they come in. */
 function useSettledCosts() {

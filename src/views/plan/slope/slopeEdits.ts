@@ -1,3 +1,4 @@
+import { toPositionId, type MoveId, type PositionId, type ReactionId } from '../../../core/chart/ids'
 import { get } from '../../../core/get'
 import { ref } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
@@ -12,7 +13,6 @@ import {
   unmeetReaction,
 } from '../../../core/chart/edits/records'
 import { putByHand } from '../../../core/chart/edits/slope'
-import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { positionFromName } from '../../../core/notation/families'
 import { placeName } from '../../../core/say/slopeItem'
@@ -53,13 +53,13 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
 
   /** A new move from a position, or a new answer to an attempt, that lands in a position or a finish. */
   function draw(item: Item, to: string, name: string) {
-    if (item.kind === 'escape') return drawAnswer(item.reaction, to, name, item)
+    if (item.kind === 'escape') return void drawAnswer(item.reaction, to, name, item)
     if (item.kind !== 'place') return
     const kind = to === 'finish' ? ('submission' as const) : ('advance' as const)
     let id: MoveId | undefined
     charts.edit(`New move ${name}`, (draft) => {
-      const from = item.place as PositionId
-      id = addMove(draft, { name, kind, from, to: to as PositionId, tries: { ...NEW_MOVE } })
+      const from = toPositionId(item.place)
+      id = addMove(draft, { name, kind, from, to: toPositionId(to), tries: { ...NEW_MOVE } })
     })
     if (id) goTo({ kind: 'move', move: id })
   }
@@ -81,7 +81,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     const places = [...selection.value]
     if (places.length) {
       const done = charts.edit(`Remove ${places.length} positions`, (draft) => {
-        places.forEach((id) => removePosition(draft, id as PositionId))
+        places.forEach((id) => removePosition(draft, toPositionId(id)))
       })
       if (done)
         charts.tell(`Removed ${places.length} positions with what leads there. Undo brings them back.`, 'info', 'undo')
@@ -129,7 +129,7 @@ function pushed(known: SlopeLayout['places'], ids: readonly string[], x: number,
 
 function removeItem(draft: Chart, item: Item): void {
   if (item.kind === 'place') {
-    if (draft.positions.some(({ id }) => id === item.place)) removePosition(draft, item.place as PositionId)
+    if (draft.positions.some(({ id }) => id === item.place)) removePosition(draft, toPositionId(item.place))
   } else if (item.kind === 'move') removeMove(draft, item.move)
   else if (item.kind === 'answer') removeAnswer(draft, { reaction: item.reaction, move: item.answer })
   else if (item.move) unmeetReaction(draft, item.move, item.reaction)

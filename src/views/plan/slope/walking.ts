@@ -5,12 +5,12 @@ import { itemKey, partsOfItem, wholeOfItem, type Item } from '../../../core/slop
 import type { Scene } from '../../../core/slope/scene'
 
 interface Ground {
-  chart(): Chart
-  figures(): Figures | null
-  scene(): Scene | null
-  at(): Item | undefined
-  start(): Item | undefined
-  goTo(item: Item): void
+  chart: () => Chart
+  figures: () => Figures | null
+  scene: () => Scene | null
+  at: () => Item | undefined
+  start: () => Item | undefined
+  goTo: (item: Item) => void
 }
 
 /**
@@ -37,7 +37,7 @@ export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
   function into() {
     const item = at() ?? start()
     if (!item) return
-    if (!at()) return goTo(item)
+    if (!at()) return void goTo(item)
     const [next] = partsOfItem(chart(), figures(), item)
     if (!next) return
     trail.value.push(item)
@@ -53,7 +53,7 @@ export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
 
   function aside(by: 1 | -1) {
     const item = at()
-    if (!item) return into()
+    if (!item) return void into()
     const keys = siblings.value.map(itemKey)
     const next = siblings.value[(keys.indexOf(itemKey(item)) + by + keys.length) % keys.length]
     if (next) goTo(next)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
 import type { Answer } from '../../../core/chart/answer'
@@ -24,8 +25,8 @@ const props = defineProps<{
 const emit = defineEmits<{ gone: [] }>()
 const { chart, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
-const move = computed(() => lookUp(chart.value.moves, props.answer.move)!)
-const place = computed(() => answerRefAt(charts.chart!, props.index))
+const move = computed(() => present(lookUp(chart.value.moves, props.answer.move)))
+const place = computed(() => answerRefAt(present(charts.chart), props.index))
 const name = computed(() => `${move.value.name} in answer`)
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 

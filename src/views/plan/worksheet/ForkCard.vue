@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { toReactionId } from '../../../core/chart/ids'
+import { present } from '../../../core/get'
 import { computed, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import InlineText from '../../../components/InlineText.vue'
 import TenTries from '../../../components/TenTries.vue'
 import { moveMove, removeMove, rename } from '../../../core/chart/edits/records'
-import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
+import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
-import type { ReactionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Move } from '../../../core/chart/move'
 import { weightOf } from '../../../core/chart/tries'
@@ -27,9 +28,9 @@ const isSaying = ref(false)
 const card = ref<HTMLElement>()
 
 const figure = computed(() => store.figures?.moves[props.move.id])
-const best = computed(() => store.figures?.positions[position.value!.id])
+const best = computed(() => store.figures?.positions[present(position.value).id])
 const isBest = computed(() => best.value?.best === props.move.id)
-const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}) as ReactionId[])
+const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}).map(toReactionId))
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
   const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
@@ -40,7 +41,7 @@ const forbidden = computed(() => {
   const set = ruleSetOf(rules, ruleSets)
   if (!tag) return noFinish && props.move.to === 'finish' ? `not allowed, ${set?.name}: finishes` : ''
   const why = set?.forbids.includes(tag) ? `not allowed, ${set.name}` : `not for ${group}`
-  return `${why}: ${RULE_TAGS[tag as RuleTag] ?? tag}`
+  return `${why}: ${(RULE_TAGS as Partial<Record<string, string>>)[tag] ?? tag}`
 })
 /** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
 const first = computed(() =>
@@ -52,7 +53,7 @@ const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
 function remove() {
   const { id, name } = props.move
-  goToRow(card.value!, -1)
+  goToRow(present(card.value), -1)
   if (!charts.edit(`Remove ${name}`, (draft) => removeMove(draft, id))) return
   charts.tell(`Removed ${name}.`, 'info', 'undo')
 }
@@ -68,8 +69,8 @@ function onKey(event: KeyboardEvent) {
   if (event.target !== card.value) return
   if (event.altKey && event.key === 'ArrowUp') shift(-1)
   else if (event.altKey && event.key === 'ArrowDown') shift(1)
-  else if (event.key === 'ArrowDown') goToRow(card.value!, 1)
-  else if (event.key === 'ArrowUp') goToRow(card.value!, -1)
+  else if (event.key === 'ArrowDown') goToRow(present(card.value), 1)
+  else if (event.key === 'ArrowUp') goToRow(present(card.value), -1)
   else if (event.key === 'Delete') remove()
   else if (event.key === 'Enter') select(props.move.id)
   else if (event.key.toLowerCase() === 'l' && !event.ctrlKey && !event.metaKey) isSaying.value = true

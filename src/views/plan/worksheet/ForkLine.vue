@@ -12,7 +12,7 @@ const props = defineProps<{ move: Move }>()
 const emit = defineEmits<{ close: [] }>()
 const { chart, position } = useWorksheet()
 const { error, say } = useSaying()
-const field = ref<{ focus(): void }>()
+const field = ref<{ focus: () => void }>()
 onMounted(() => field.value?.focus())
 
 function onSay(text: string) {

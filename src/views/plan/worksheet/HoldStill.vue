@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { toReactionId } from '../../../core/chart/ids'
 import { computed } from 'vue'
-import type { ReactionId } from '../../../core/chart/ids'
 import ReactionRow from './ReactionRow.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 
 /** What they do while we hold still, where anything is charted. */
 const { position } = useWorksheet()
-const reactions = computed(() => Object.keys(position.value?.unprompted?.reactions ?? {}) as ReactionId[])
+const reactions = computed(() => Object.keys(position.value?.unprompted?.reactions ?? {}).map(toReactionId))
 </script>
 
 <template>

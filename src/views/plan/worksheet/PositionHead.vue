@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { counted } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
@@ -11,12 +12,14 @@ import { useWorksheet } from '../../parts/inspectors/sheet'
 const { position, moves, letters, select } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
-const figure = computed(() => store.figures?.positions[position.value!.id])
-const loose = computed(() => store.figures?.looseEnds.filter((end) => end.position === position.value!.id).length ?? 0)
-const isStart = computed(() => store.scenario?.start === position.value!.id)
+const figure = computed(() => store.figures?.positions[present(position.value).id])
+const loose = computed(
+  () => store.figures?.looseEnds.filter((end) => end.position === present(position.value).id).length ?? 0,
+)
+const isStart = computed(() => store.scenario?.start === present(position.value).id)
 
 function setName(name: string) {
-  const { id } = position.value!
+  const { id } = present(position.value)
   charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'positions', id, name))
 }
 </script>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { toReactionId, type ReactionId } from '../../../core/chart/ids'
+import { present } from '../../../core/get'
 import { computed, nextTick, ref, watch } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import LooseRing from '../../../components/LooseRing.vue'
 import { answersTo } from '../../../core/chart/edits/answers'
 import { orderReactions, rename, unmeetReaction } from '../../../core/chart/edits/records'
 import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
-import type { ReactionId } from '../../../core/chart/ids'
 import type { Move } from '../../../core/chart/move'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useCharts } from '../../../stores/charts'
@@ -24,7 +25,7 @@ const row = ref<HTMLElement>()
 const isPicking = ref(false)
 
 const reaction = computed(() => lookUp(chart.value.reactions, props.reactionId))
-const met = computed(() => store.met(props.move?.id ?? position.value!.id, props.reactionId))
+const met = computed(() => store.met(props.move?.id ?? present(position.value).id, props.reactionId))
 const answers = computed(() => answersTo(chart.value, props.reactionId))
 const valueOf = computed(() => new Map(met.value?.answers.map(({ answer, value }) => [answer, value])))
 const isSelected = computed(
@@ -35,19 +36,23 @@ const isLoose = computed(
 )
 const asked = computed(() => ({
   move: props.move?.id ?? null,
-  position: position.value!.id,
+  position: present(position.value).id,
   reaction: props.reactionId,
 }))
 /** What strikes change of it, where the rules allow them. */
 const struck = computed(() => {
-  const { uses = [], usesAny = [] } = reaction.value!
+  const { uses = [], usesAny = [] } = present(reaction.value)
   return strikeChangesOf([...uses, ...usesAny], store.scenario?.strikes ?? [])
 })
 const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
 const ending = computed(() => {
-  const { endsIn } = reaction.value!
+  const { endsIn } = present(reaction.value)
   const where =
-    endsIn === 'caught' ? 'they finish us' : endsIn === position.value!.id ? 'still here' : `into ${nameOf(endsIn)}`
+    endsIn === 'caught'
+      ? 'they finish us'
+      : endsIn === present(position.value).id
+        ? 'still here'
+        : `into ${nameOf(endsIn)}`
   return shared.value > 1 ? `${where}, met by ${shared.value} moves` : where
 })
 
@@ -68,32 +73,32 @@ async function endPicking() {
 
 function remove() {
   const { move } = props
-  const { name } = reaction.value!
+  const { name } = present(reaction.value)
   if (!move) return
-  goToRow(row.value!, -1)
+  goToRow(present(row.value), -1)
   if (!charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))) return
   charts.tell(`Removed ${name} from ${move.name}.`, 'info', 'undo')
 }
 
 async function shift(by: 1 | -1) {
   const { move, reactionId } = props
-  const order = Object.keys(move?.tries.reactions ?? {}) as ReactionId[]
+  const order = Object.keys(move?.tries.reactions ?? {}).map(toReactionId)
   const at = order.indexOf(reactionId)
   const other = order[at + by]
   if (!move || !other) return
   order.splice(at + by, 1, reactionId)
   order.splice(at, 1, other)
-  charts.edit(`Move ${reaction.value!.name}`, (draft) => orderReactions(draft, move.id, order))
+  charts.edit(`Move ${present(reaction.value).name}`, (draft) => orderReactions(draft, move.id, order))
   await nextTick()
   row.value?.focus()
 }
 
 function onKey(event: KeyboardEvent) {
   if (event.target !== row.value || event.ctrlKey || event.metaKey) return
-  if (event.altKey && event.key === 'ArrowUp') shift(-1)
-  else if (event.altKey && event.key === 'ArrowDown') shift(1)
-  else if (event.key === 'ArrowDown') goToRow(row.value!, 1)
-  else if (event.key === 'ArrowUp') goToRow(row.value!, -1)
+  if (event.altKey && event.key === 'ArrowUp') void shift(-1)
+  else if (event.altKey && event.key === 'ArrowDown') void shift(1)
+  else if (event.key === 'ArrowDown') goToRow(present(row.value), 1)
+  else if (event.key === 'ArrowUp') goToRow(present(row.value), -1)
   else if (event.key.toLowerCase() === 'a' || (event.key === 'Enter' && isLoose.value)) isPicking.value = true
   else if (event.key === 'Enter') select(props.move?.id, props.reactionId)
   else if (event.key === 'Delete') remove()

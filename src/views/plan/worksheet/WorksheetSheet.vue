@@ -15,8 +15,8 @@ import ShelfSays from './ShelfSays.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 
 const { position, moves, selected } = provideWorksheet()
-const list = ref<{ search(): void }>()
-const say = ref<{ focus(): void }>()
+const list = ref<{ search: () => void }>()
+const say = ref<{ focus: () => void }>()
 
 /** What a link leads to is brought into view, and has the focus. */
 watch(
