@@ -12,10 +12,10 @@ import { ownShelf, SHELF_KIND, type OwnShelf } from '../core/shelf/shelfKind'
 import { openDatabase, type Database } from '../storage/database'
 import { readKept } from '../storage/documents'
 import { useDocumentList } from './documentList'
+import { readShelfFiles } from './shelfFiles'
 
-import PRINCIPLES from '../shelf/general/principles.json'
+import PRINCIPLES from '../shelf/general/principles.json' with { type: 'json' }
 
-const FILES = import.meta.glob<ShelfRegion>('../shelf/*.json', { import: 'default' })
 /** From the feet to the back, then the defences. */
 const ORDER = [
   'standing',
@@ -45,7 +45,7 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function read() {
-    const regions = await Promise.all(Object.values(FILES).map((file) => file()))
+    const regions = await readShelfFiles()
     // Without a store of the browser's, shelves of one's own last as long as the page.
     db.value = await openDatabase().catch(() => null)
     await refresh()

@@ -1,18 +1,14 @@
 import { CHART_KIND } from '../chart/chartKind'
 import { isRecord } from '../document/fields'
-import type { AnyDocument, DocumentKind } from '../document/kind'
-import { SHELF_KIND } from '../shelf/shelfKind'
+import { SHELF_FILE } from '../shelf/shelfFile'
 
 /*
  * Every kind of file that comes in or goes out. What comes in is a document; what else goes out is made from one and is
  * never read again.
  */
 
-/** The kinds of documents, in the order in which a file is held against them. */
-const DOCUMENT_KINDS: readonly Pick<DocumentKind<AnyDocument>, 'name' | 'format' | 'extension'>[] = [
-  CHART_KIND,
-  SHELF_KIND,
-]
+/** The files that are documents. Only what they say that they are: how each is read is its kind's, and is loaded with it. */
+const DOCUMENT_FILES: readonly { name: string; format: string }[] = [CHART_KIND, SHELF_FILE]
 
 /** What can be made from a document, with its file name's ending and its media type. */
 export const OUTPUTS = {
@@ -28,5 +24,5 @@ export const fileName = ({ extension }: { extension: string }, id: string, part?
 /** The name of the kind that parsed JSON says it is; undefined where it says none that we know. */
 export function kindNameOf(data: unknown): string | undefined {
   const format = isRecord(data) ? data.format : undefined
-  return DOCUMENT_KINDS.find((kind) => kind.format === format)?.name
+  return DOCUMENT_FILES.find((kind) => kind.format === format)?.name
 }

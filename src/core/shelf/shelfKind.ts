@@ -11,9 +11,9 @@ import { IsRecordId, IsWord, Optional } from '../document/constraints'
 import { fieldsOf } from '../document/fields'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
+import { SHELF_FILE } from './shelfFile'
 
-const SHELF_FORMAT = 'ataque-shelf'
-const SHELF_VERSION = 1
+const { format: SHELF_FORMAT, version: SHELF_VERSION } = SHELF_FILE
 
 /** A rule, a difference or a caution: what the Shelf says beside the records. */
 class Saying {
@@ -53,10 +53,7 @@ const COMPLETE: Normaliser = (file) => {
 
 /** The coach's own shelves as documents; what holds for a chart's records holds for a shelf's. */
 export const SHELF_KIND: DocumentKind<OwnShelf> = {
-  name: 'shelf',
-  format: SHELF_FORMAT,
-  version: SHELF_VERSION,
-  extension: '.shelf.json',
+  ...SHELF_FILE,
   root: Shelf,
   lists: {
     positions: Position,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useCharts } from '../../stores/charts'
 import { provideAsking } from '../parts/figures/ask'
 import ExplainPopover from '../parts/figures/ExplainPopover.vue'
@@ -9,11 +9,14 @@ import FileDrop from './FileDrop.vue'
 import NavRail from './NavRail.vue'
 import NewsBar from './NewsBar.vue'
 import RefusalNote from './RefusalNote.vue'
-import ScenarioBar from './ScenarioBar.vue'
-import ShortcutSheet from './ShortcutSheet.vue'
-import UnreadableChart from './UnreadableChart.vue'
 import WelcomePanel from './WelcomePanel.vue'
 import { shortcutOf } from './shortcuts'
+
+/** Its lists are large, and without a chart there is no scenario. */
+const ScenarioBar = defineAsyncComponent(() => import('./ScenarioBar.vue'))
+/** Seldom seen, and nothing is typed into them: they come when they are asked for. */
+const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
+const UnreadableChart = defineAsyncComponent(() => import('./UnreadableChart.vue'))
 
 const charts = useCharts()
 provideAsking()
@@ -55,7 +58,7 @@ useEventListener(document, 'keydown', (event) => {
   <CommandPalette v-if="isPaletteOpen" @close="isPaletteOpen = false" @shortcuts="isSheetOpen = true" />
   <ShortcutSheet v-if="isSheetOpen" @close="isSheetOpen = false" />
   <FileDrop />
-  <UnreadableChart />
+  <UnreadableChart v-if="charts.unreadable" />
   <RefusalNote />
 </template>
 

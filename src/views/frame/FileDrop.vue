@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { present } from '../../core/get'
 import { useEventListener } from '@vueuse/core'
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import { importFile, useImport } from '../parts/files/importing'
-import ImportReport from '../parts/files/ImportReport.vue'
 
 /** A chart file dropped anywhere is imported. */
+const ImportReport = defineAsyncComponent(() => import('../parts/files/ImportReport.vue'))
 const isOver = ref(false)
 const { report } = useImport()
 let depth = 0

@@ -3,9 +3,7 @@ import { CHART_KIND } from '../../../core/chart/chartKind'
 import { fileName, kindNameOf } from '../../../core/files/fileKinds'
 import { MAX_BYTES } from '../../../core/document/guard'
 import type { Problem } from '../../../core/problem'
-import { SHELF_KIND } from '../../../core/shelf/shelfKind'
 import { useCharts } from '../../../stores/charts'
-import { useShelf } from '../../../stores/shelf'
 import type { Imported } from '../../../stores/importing'
 import { downloadJson } from './download'
 
@@ -27,7 +25,7 @@ export async function importFile(file: File): Promise<void> {
     return
   }
   const text = await file.text()
-  if (kindNameIn(text) === SHELF_KIND.name) return importShelf(file.name, text)
+  if (kindNameIn(text) === 'shelf') return importShelf(file.name, text)
   const charts = useCharts()
   const imported = await charts.importText(text)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
@@ -36,6 +34,8 @@ export async function importFile(file: File): Promise<void> {
 }
 
 async function importShelf(file: string, text: string): Promise<void> {
+  // The Shelf is large, and most who drop a file drop a chart.
+  const { useShelf } = await import('../../../stores/shelf')
   const shelf = useShelf()
   await shelf.load()
   const imported = await shelf.importText(text)
