@@ -4,7 +4,7 @@ import type { Chart } from '../chart/chart'
 import type { Tries } from '../chart/tries'
 import type { TryCounts } from './tryCounts'
 
-/** True where the charts have the same records but for the numbers of tries. */
+/** Whether two charts differ at most in the numbers of their tries: same records, same fields, same order. */
 export function isLike(one: Chart, other: Chart): boolean {
   const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<keyof Chart>
   const same = (list: readonly object[], others: readonly object[]) =>
@@ -17,7 +17,7 @@ export function isLike(one: Chart, other: Chart): boolean {
   )
 }
 
-/** Both have tries, and all else is the same. */
+/** Whether two records have tries and differ in nothing else. */
 function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boolean {
   const keys = new Set([...Object.keys(one), ...Object.keys(other)])
   keys.delete('tries')
@@ -25,7 +25,10 @@ function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boole
   return Boolean(one.tries && other.tries) && [...keys].every((key) => a[key] === b[key])
 }
 
-/** The counts in the order of those that were there, 0 for reactions that are gone; null where they are of another shape. */
+/**
+ * `now` in the order of `were`, with 0 for reactions that are gone. Null where `now` names a place or a reaction that
+ * `were` does not.
+ */
 export function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
   const counts = new Map(now.reactions)
   const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])

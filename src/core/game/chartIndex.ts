@@ -18,10 +18,10 @@ export interface IndexedMove {
   to: number
   seconds: number
   across: boolean
-  /** The rules in force do not allow it, or the coach does it another way. */
+  /** Left out of the game: the rules in force forbid it, or the coach has chosen another way. */
   isOut: boolean
   tries: TryCounts
-  /** Where it is the move only shown: the index of the move in full. Those in full come first, in file order. */
+  /** Set on a move that is only shown: the index of the same move in full. Moves in full come first, in file order. */
   probeOf?: number
   /** Absent where it stalls in `from`. */
   stallsIn?: number | undefined
@@ -35,7 +35,7 @@ export interface IndexedMove {
 export interface IndexedAnswer {
   record: Answer
   index: number
-  /** In full; or, after those, only shown. */
+  /** Index of the move in full, or of the move that is only shown. */
   move: number
   tries: TryCounts
   stallsIn?: number | undefined
@@ -48,7 +48,7 @@ export interface IndexedReaction {
   strips: HoldSet
   adds: HoldSet
   answers: IndexedAnswer[]
-  /** How much of it is left where strikes are allowed, 0 to 1. */
+  /** What is left of the reaction where the rules allow strikes, 0 to 1. */
   underStrikes: number
 }
 
@@ -68,12 +68,12 @@ export interface ChartIndex {
   positionOf: Map<string, number>
 }
 
-/** What of a scenario decides which records count. */
+/** The parts of a scenario that decide which records enter the game. */
 export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'probe'>
 
 const EVERYTHING: Allowed = { holds: true, aside: [], forbids: [], noFinish: false, strikes: [], probe: null }
 
-/** Resolves a checked chart's ids. Without holds every list of them counts as empty. */
+/** Resolves the ids of a checked chart to indices. With `holds: false` every list of holds is taken as empty. */
 export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIndex {
   const { holds: useHolds, strikes } = allowed
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
@@ -131,8 +131,8 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
 }
 
 /**
- * Every move that they react to once more as it goes when it is only shown, tried cold or as an answer. Where nothing
- * comes of that, we are where we were: what one does not go through with loses no position.
+ * Adds, for each move that meets a reaction, a second version that is only shown, cold and as an answer. If nothing
+ * comes of showing it, we stay where we were: its `stallsIn` does not apply.
  */
 function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }: Allowed): void {
   const shown = new Map<number, { move: number; factors: ProbeFactors }>()

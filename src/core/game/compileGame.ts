@@ -11,15 +11,21 @@ export const DEFAULT_STATE_LIMIT = 200_000
 
 export interface CompileOptions {
   stateLimit?: number
-  /** `all` adds every position with its own holds, reached or not; `start` only what nets of reached positions need. */
+  /**
+   * Which states to search for besides those reached from the start. `all`: every position with its own holds; `start`:
+   * only what the nets of reached positions need.
+   */
   roots?: 'all' | 'start'
-  /** A game of the same records and roots, taken instead where it differs only in how it is solved. */
+  /**
+   * A game compiled from the same records with the same roots; it is reused where only the clock or the sharpness
+   * differ.
+   */
   known?: Game | undefined
 }
 
 /**
- * The game that a chart means in a scenario: states, actions and outcomes as the method defines them.
- * `chart` must have passed `parseChart`. Fails on a scenario that cannot be computed with and on too many states.
+ * Compiles a checked chart in a scenario into states, actions and outcomes, as docs/method.md defines them. Fails with
+ * `bad-scenario` or `too-many-states`.
  */
 export function compileGame(chart: Chart, scenario: Scenario, options: CompileOptions = {}): Result<Game> {
   const problems = checkScenario(chart, scenario)
@@ -43,14 +49,19 @@ export function compileGame(chart: Chart, scenario: Scenario, options: CompileOp
   }
 }
 
-/** Neither the clock nor how sharp he is enters a game, only whether he is sharp at all. */
+/**
+ * Whether a compiled game serves another scenario. The clock does not enter a game, and of sharpness only whether it is
+ * above 0.
+ */
 function serves(known: Scenario, wanted: Scenario): boolean {
   const plain = (scenario: Scenario) =>
     JSON.stringify({ ...scenario, seconds: null, sharpness: scenario.sharpness > 0 ? 1 : 0 })
   return plain(known) === plain(wanted)
 }
 
-/** Each root with its own holds, and with each of its moves just stalled, as nets ask for. */
+/**
+ * Adds each root position with its own holds, and with each of its moves just stalled, because nets compare with those.
+ */
 function addRoots(search: Search, roots: number[]): { ownState: Int32Array; stalledState: Int32Array } {
   const { positions, moves } = search.index
   const ownState = new Int32Array(positions.length).fill(NONE)

@@ -37,7 +37,7 @@ export function actionOfMove(game: Game, group: number, move: number): number {
   return NONE
 }
 
-/** The move in full of one that may be only shown; NONE stays. */
+/** Index of the move in full for one that is only shown; NONE stays NONE. */
 export const inFull = ({ meaning }: Game, move: number): number =>
   move === NONE ? NONE : (get(meaning.index.moves, move).probeOf ?? move)
 
@@ -47,7 +47,7 @@ export const isProbe = ({ meaning }: Game, a: number): boolean =>
   meaning.actionMove[a] !== NONE &&
   get(meaning.index.moves, get(meaning.actionMove, a)).probeOf !== undefined
 
-/** The actions by which a move (in full), or an answer of the chart, is tried in a group: in full, and only shown. */
+/** The actions of group `g` that try a move, or give an answer, in full and only shown. */
 export function waysOf(game: Game, g: number, wanted: { move: number } | { answer: number }): number[] {
   const found: number[] = []
   for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {

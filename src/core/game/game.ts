@@ -24,17 +24,17 @@ export const NONE = -1
 export const OUTCOME = { lands: 0, stalls: 1, elsewhere: 2, reaction: 3 } as const
 export type OutcomeKind = (typeof OUTCOME)[keyof typeof OUTCOME]
 
-/** The endings of an exchange that are no finish, in the order of the model's `ends`. */
+/** How an exchange ends without a finish, in the order of `ends` in the scenario. */
 export const ENDINGS = ['ours', 'even', 'theirs'] as const
 
 /**
- * A finite game in rows of typed arrays (compressed sparse rows). The states of a group differ only in which
- * action has just stalled; its actions are stored once, waiting or conceding first.
+ * A finite game as typed arrays in compressed sparse rows. States that differ only in the action that has just stalled
+ * form a group, which stores its actions once; waiting or conceding comes first.
  */
 export interface Game {
   scenario: Scenario
   stateCount: number
-  /** States that the search from the start alone reached, terminals not counted. */
+  /** Number of states reached from the start, terminals not counted. */
   reachedCount: number
   reached: Uint8Array
   start: number
@@ -47,32 +47,44 @@ export interface Game {
   /** Actions of group g: groupActions[g] to groupActions[g + 1]. */
   groupActions: Int32Array
   groupIsReaction: Uint8Array
-  /** Worth of an exchange that ends here. */
+  /** What an exchange is worth that ends in the group, −1 to 1. */
   groupWorth: Float64Array
   /** Index into `ENDINGS`. */
   groupEnding: Uint8Array
-  /** Chance a second that the exchange breaks up, and then that they finish us. */
+  /** Chance per second that the exchange breaks up, and (if it does not) that they finish us. */
   groupBreak: Float64Array
   groupThreat: Float64Array
 
   stateGroup: Int32Array
-  /** The action that has just stalled, or NONE; and the share of it that no longer lands (NaN: it cannot be tried again). */
+  /**
+   * By state: the action that has just stalled (NONE: none), and the share that its next try lands less (NaN: it cannot
+   * be tried again).
+   */
   stateStalled: Int32Array
   stateLoss: Float64Array
 
-  /** The first action that is the very same from another group of the position: as long, with the same outcomes. */
+  /**
+   * By action: the first action of the same position with the same seconds and outcomes; itself where there is none
+   * before it.
+   */
   actionLike: Int32Array
   actionSeconds: Int32Array
-  /** Broken off or caught on the way, times what that is worth; and the chance of neither. */
+  /**
+   * By action: the chance-weighted worth of breaking up or being caught while it is done; and the chance that neither
+   * happens.
+   */
   actionToll: Float64Array
   actionAlive: Float64Array
   /** Outcomes of action a: outcomes[a] to outcomes[a + 1]; from reactionsFrom[a] on they are reactions. */
   outcomes: Int32Array
   reactionsFrom: Int32Array
-  /** For a move: its landing and its stalling state; NONE where it has none. For waiting, the rest stays. */
+  /**
+   * By action: the state where a move lands and the state where it stalls, NONE where there is none. For waiting: the
+   * state itself, if nothing happens.
+   */
   actionLanding: Int32Array
   actionNothing: Int32Array
-  /** Chance that they react at all. */
+  /** By action: the chance that they react at all, the sum over its reactions. */
   actionMass: Float64Array
 
   outcomeState: Int32Array
@@ -86,12 +98,18 @@ export interface Meaning {
   index: ChartIndex
   /** State of each position with its own holds and nothing stalled. */
   ownState: Int32Array
-  /** The same with the move just stalled, for each move; NONE where it cannot be tried so. */
+  /**
+   * By move: the state of its position with the position’s own holds and the move just stalled; NONE where it cannot be
+   * tried.
+   */
   stalledState: Int32Array
   /** Group's position, or its reaction. */
   groupPlace: Int32Array
   groupHolds: HoldSet[]
-  /** The move that has just stalled in all states of the group, where it may be tried in several ways; or NONE. */
+  /**
+   * By group: the move that has just stalled in all its states, where that move can be tried in several ways; else
+   * NONE.
+   */
   groupStalled: Int32Array
   /** Index of the move; NONE for waiting and conceding. */
   actionMove: Int32Array

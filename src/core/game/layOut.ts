@@ -6,7 +6,7 @@ import type { DraftAction, DraftGroup, Search } from './search'
 
 interface Roots {
   start: number
-  /** States that the search from the start found, terminals counted. */
+  /** Number of states that the search from the start found, terminals counted. */
   reachedStates: number
   ownState: Int32Array
   stalledState: Int32Array
@@ -51,7 +51,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
   return game
 }
 
-/** New number of each found state: group by group, so that a row of values is read in order. */
+/** New number of each found state, group by group, so that a row of values is read in order. */
 function renumber(groups: DraftGroup[], stateCount: number): Int32Array {
   const number = new Int32Array(stateCount)
   for (let terminal = 0; terminal < TERMINALS; terminal++) number[terminal] = terminal
@@ -147,7 +147,7 @@ function actionRows(
   return rows
 }
 
-/** For each action the first that is the very same. */
+/** By action: the first action with the same seconds and outcomes. */
 function likes(actions: DraftAction[]): Int32Array {
   const first = new Map<DraftAction, number>()
   return Int32Array.from(actions, (action, a) => {
@@ -170,7 +170,10 @@ function outcomeRow(action: DraftAction, a: number, rows: ActionRows, number: In
   })
 }
 
-/** Over some seconds, each with a chance of breaking up and then of being caught: that neither or either happens. */
+/**
+ * Over `seconds` seconds, with these chances per second: that neither happened, that the exchange broke up, that we
+ * were caught.
+ */
 export function overSeconds(breakUp: number, threat: number, seconds: number) {
   const alive = Math.pow((1 - breakUp) * (1 - threat), seconds)
   const once = breakUp + (1 - breakUp) * threat

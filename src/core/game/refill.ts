@@ -17,31 +17,34 @@ import {
 } from './rules'
 import { asProbe, Counter, type TryCounts } from './tryCounts'
 
-/** All tries of a chart, and what they do unprompted, as counts. */
+/** The tries of a chart, and what they do unprompted, as counts by index. */
 export interface Counts {
-  /** Of the moves, and after them of the answers; null where an answer has none of its own. */
+  /** Of each move, then of each answer; null for an answer that borrows the tries of its move. */
   tries: (TryCounts | null)[]
   /** By position. */
   unprompted: TryCounts['reactions'][]
 }
 
 /**
- * The same game again where only the numbers of tries are others: what had some still has some. States, actions and
- * outcomes stay, and only chances are worked out anew; what the holds leave of each try is looked up once.
+ * Fills a compiled game with other numbers of tries, which takes a fraction of compiling. States, actions and outcomes
+ * stay; only chances are computed again. What the holds leave of each try is looked up once.
  */
 export class Refill {
   /** The chart's tries as they stand, in the order of `Counts`. */
   readonly guesses: readonly (Tries | undefined)[]
   readonly counts: Counts
   private readonly counter: Counter
-  /** By action: whose tries they are, how they go when it is only shown, and what is left; NONE and null for waiting. */
+  /**
+   * By action: the index into `Counts.tries`, the factors of a move that is only shown, and what the holds leave; NONE
+   * and null for waiting.
+   */
   private readonly owner: Int32Array
   private readonly probe: (ProbeFactors | null)[]
   private readonly left: (Left | null)[]
   /** By group: what is left of each unprompted reaction. */
   private readonly unprompted: (number[] | null)[]
 
-  /** `chart`: the one that the game was compiled from. */
+  /** `chart`: the chart that `game` was compiled from. */
   constructor(
     private readonly game: Game,
     private readonly chart: Chart,
@@ -84,8 +87,8 @@ export class Refill {
   }
 
   /**
-   * The counts of a chart that differs from this one in numbers of tries only, or null where it does in something else;
-   * where it has a try that was not there; or where nothing lands that did, or the other way round.
+   * The counts of another chart, if it differs only in numbers of tries. Null where it differs elsewhere, names a
+   * reaction or place that had no tries, or lands where nothing landed (or the other way round).
    */
   countsLike(chart: Chart): Counts | null {
     if (!isLike(this.chart, chart)) return null
@@ -94,7 +97,7 @@ export class Refill {
     return tries.some((one, i) => !one && this.counts.tries[i]) ? null : { ...wanted, tries }
   }
 
-  /** The game with these counts; null where something could no longer be tried. */
+  /** The game with these counts; null where something that could be tried no longer can. */
   with(counts: Counts): Game | null {
     const { game } = this
     const filled: Game = {
@@ -118,7 +121,7 @@ export class Refill {
     return factors ? asProbe(whole, factors) : whole
   }
 
-  /** False where something can no longer be tried again, or now can. */
+  /** Fills what repeated tries lose. False where something can no longer be tried again, or now can. */
   private fillLosses(filled: Game, counts: Counts): boolean {
     const { stateStalled, stateLoss, scenario } = this.game
     return stateStalled.every((a, state) => {
@@ -140,7 +143,7 @@ export class Refill {
     )
   }
 
-  /** False where nothing but stalling could come of it any more. */
+  /** Fills one action. False where only stalling could come of it. */
   private fillAction(filled: Game, g: number, a: number, counts: Counts): boolean {
     const { game } = this
     const left = this.left[a]

@@ -8,7 +8,7 @@ import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
 /** Weights at or below this vanish. */
 const VANISHING = 1e-12
 
-/** How a move goes from the holds that are on: shares that sum to 1, before the move is known. */
+/** How a try goes from the holds that are on: shares that sum to 1, before sharpness. */
 export interface Shares {
   lands: number
   stalls: number
@@ -16,7 +16,7 @@ export interface Shares {
   reactions: [reaction: number, share: number][]
 }
 
-/** What the holds that are on leave of a move: of its landing, and of each reaction in the order of its tries. */
+/** What the holds that are on leave of a move’s landing, and of each reaction in the order of its tries; 0 to 1. */
 export interface Left {
   lands: number
   reactions: number[]
@@ -32,7 +32,10 @@ export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
   }
 }
 
-/** Steps 2, 3 and 5 of an action: how tries go of which so much is left; null where nothing but stalling can come of it. */
+/**
+ * Steps 2, 3 and 5 of section 3: the shares of tries of which `left` is left. Null where only stalling can come of
+ * them.
+ */
 export function sharesWith(tries: TryCounts, left: Left): Shares | null {
   const landed = tries.lands * left.lands
   const stalled = tries.stalls + (tries.lands - landed)
@@ -49,7 +52,7 @@ export function sharesWith(tries: TryCounts, left: Left): Shares | null {
   return scaled({ lands, stalls, elsewhere: tries.elsewhere.filter(([, n]) => n > VANISHING), reactions })
 }
 
-/** Steps 1 to 3 and 5 of an action: the move's shares against the holds, or null where it cannot be tried. */
+/** Steps 1 to 3 and 5 of section 3: the shares of a move from these holds. Null where it cannot be tried. */
 export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
   const left = leftOf(index, move, tries, holds)
   return left && sharesWith(tries, left)
@@ -75,14 +78,14 @@ function scaled(weights: Shares): Shares | null {
   }
 }
 
-/** Step 4: what the share that lands loses when the move has just come to nothing; null where nothing else is left. */
+/** Step 4: how much less lands when the move has just stalled. Null where it cannot be tried again. */
 export function repeatLoss(shares: Shares, repeat: number): number | null {
   const left = shares.lands * repeat
   if (left <= VANISHING && !shares.elsewhere.length && !shares.reactions.length) return null
   return shares.lands - left
 }
 
-/** Step 4 on shares: as they are once the move has just come to nothing; null where it cannot be tried again. */
+/** Step 4: the shares once the move has just stalled. Null where it cannot be tried again. */
 export function triedAgain(shares: Shares, repeat: number): Shares | null {
   const loss = repeatLoss(shares, repeat)
   return loss === null ? null : { ...shares, lands: vanish(shares.lands - loss), stalls: shares.stalls + loss }
@@ -99,7 +102,10 @@ export function unpromptedChances(index: ChartIndex, position: number, holds: Ho
   )
 }
 
-/** Unprompted reactions, every so many seconds one, with their chances in a second, of which so much is left. */
+/**
+ * The chances per second of unprompted reactions that come every `every` seconds on average, each reduced to what is
+ * left of it.
+ */
 export function chancesASecond(
   counts: TryCounts['reactions'],
   every: number,
@@ -123,8 +129,8 @@ export function ownPlace(index: ChartIndex, position: number): Place {
 }
 
 /**
- * Where a move leads when it lands.
- * `stayed`: we never left the position that the move is from (always, unless it answers a reaction met or ending elsewhere).
+ * Where a move leads when it lands. `stayed`: the exchange never left the position that the move is from. True for a
+ * move tried cold; for an answer, only if its reaction was met there and ends there.
  */
 export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, stayed: boolean): Place {
   if (move.to === FINISH || move.to === CAUGHT) return { position: move.to, holds: 0n }
@@ -146,7 +152,7 @@ export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: Ho
   return index.holds.settle(holds & ~drops & ~reaction.strips, reaction.adds)
 }
 
-/** Where conceding leads; `home`: the reaction ends in the position that what met it is from. */
+/** Where conceding leads. `home`: the reaction ends in the position that the move which met it is from. */
 export function concession(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, home: boolean): Place {
   if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
   if (home) return { position: reaction.endsIn, holds }

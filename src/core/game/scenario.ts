@@ -13,7 +13,7 @@ export const DEFAULT_SECONDS = 240
 export const MAX_SECONDS = 3600
 export const MAX_SHARPNESS = 0.9
 
-/** What every number depends on besides the chart. Times in seconds; `null` is no clock, or never. */
+/** What every figure depends on besides the chart. Times in seconds; null is no clock, or never. */
 export interface Scenario {
   start: PositionId
   goal: PositionId[]
@@ -23,10 +23,10 @@ export interface Scenario {
   objective: Objective
   /** Mean seconds until something uncharted breaks the exchange up. */
   breakUp: number | null
-  /** How often a move that just came to nothing lands again, as a factor. */
+  /** Factor, 0 to 1, on the landing of a move that has just stalled. */
   repeat: number
   ends: ByAhead<number>
-  /** False: every hold is left out of account. */
+  /** False: all holds are ignored. */
   holds: boolean
   /** Which rules are in force, or none; and the tags of the moves that they do not allow. */
   rules: string | null
@@ -37,7 +37,7 @@ export interface Scenario {
   noFinish: boolean
   /** What strikes change of their reactions, where the rules allow them. */
   strikes: readonly StrikeChange[]
-  /** Moves may also be only shown, which then goes so; null: they are tried in full or not at all. */
+  /** Factors on tries of moves that are only shown; null: moves are tried in full or not at all. */
   probe: ProbeFactors | null
 }
 
@@ -72,10 +72,10 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
   }
 }
 
-/** How a move goes in this chart that is only shown. */
+/** The chart’s factors for moves that are only shown, or the usual ones. */
 export const usualProbe = ({ probe }: Settings = {}): ProbeFactors => probeOf(probe, PROBE) ?? PROBE
 
-/** What the rules in force, and who trains, leave of a chart. */
+/** The parts of a scenario that follow from the rules in force and from who trains. */
 function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings) {
   return {
     rules: rules?.id ?? null,
@@ -85,7 +85,7 @@ function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings
   }
 }
 
-/** What of the chart's scenario would be another under other rules. */
+/** The parts of the chart’s scenario that follow from rules, under other rules (null: none). */
 export function underRules(
   chart: Chart,
   rules: string | null,

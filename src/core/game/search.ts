@@ -42,7 +42,10 @@ export interface DraftGroup {
   holds: HoldSet
   /** States by the move that just stalled, or NONE. */
   members: Map<number, number>
-  /** The move (in full) that has just stalled in all of its states, because that changes more than one action; or NONE. */
+  /**
+   * The move (in full) that has just stalled in all states of the group, where that changes more than one action; else
+   * NONE.
+   */
   stalled: number
   actions: DraftAction[]
   /** For a reaction: what met it. */

@@ -5,8 +5,8 @@ import { NONE, OUTCOME, TERMINAL, type Game } from '../game/game'
 import type { Solution } from '../solve/solution'
 
 /**
- * What it is worth to have come to each step of a run, the start first; at the full clock, so that steps compare. Null
- * from a step on that the game does not have: something that it needs is missing, or cannot come of it.
+ * Worth of having come to each step of a run, the start first, at the full clock so that steps compare. Null from the
+ * first step on that the game does not have, because a need is missing or the outcome cannot come of it.
  */
 export function worthsAlong(
   { game, values }: Solution,

@@ -4,7 +4,7 @@ import { lookUp } from '../chart/lookUp'
 import type { RunStep } from '../chart/run'
 import type { Figures } from './figures'
 
-/** The best plan from a position as if every move landed: to a finish, or until it would come back to where it was. */
+/** The best plan from a position as if every move landed, up to a finish or a position that it has been in. */
 export function bestRunFrom(chart: Chart, figures: Figures, start: PositionId): RunStep[] {
   const steps: RunStep[] = []
   const been = new Set<string>([start])

@@ -21,7 +21,7 @@ interface MetReaction {
   reaction: ReactionId
 }
 
-/** What one way in which it can go adds to a figure: chance times value. */
+/** One way in which an action can go, and what it adds to a figure: chance times value. */
 export interface Term {
   kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction' | 'waits' | 'conceded' | 'broken' | 'caught' | 'met' | 'stalled'
   /** Where that is; or which reaction. */
@@ -72,7 +72,7 @@ function ownState(game: Game, position: PositionId): number {
   return p === undefined ? NONE : get(game.meaning.ownState, p)
 }
 
-/** The state in which a reaction is met, and the one that its net is measured against. */
+/** The state in which a reaction is met, and the state that its net is measured against. Null where it is not met. */
 function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null

@@ -14,7 +14,10 @@ import { VariantSolver } from './variantSolver'
 import { netsOf } from './nets'
 import { bestIn, bestTried } from './tried'
 
-/** Everything that the screens show of a chart in a scenario: plain data in the chart's ids. */
+/**
+ * All figures of a chart in a scenario, as plain data by the chart’s ids. Values are worth, −1 to 1; visits and uses
+ * are expected times per exchange.
+ */
 export interface Figures {
   start: PositionId
   /** States that the game has, terminals not counted. */
@@ -31,7 +34,7 @@ export interface Figures {
   looseEnds: LooseEndFigure[]
 }
 
-/** Of one exchange under the best plan, against the same defender; goals count as finishes. */
+/** Chances of how an exchange ends under the best plan against the same defender; goals count as finishes. */
 export interface Endings {
   finish: number
   caught: number
@@ -47,7 +50,7 @@ export interface PositionFigure {
   /** The best move is only shown. */
   isShown?: boolean
   visits: number
-  /** What holding still for a second is worth, and then the best; null where nothing can be waited for. */
+  /** Worth of waiting one second and then playing the best plan; null where one cannot wait. */
   still: number | null
 }
 
@@ -58,9 +61,9 @@ export interface MoveFigure {
   isShown?: boolean
   /** Expected times that an exchange tries it, from anywhere. */
   uses: number
-  /** The same by where it is tried: from its own position (answer null), or as which answer of the chart. */
+  /** `uses` by where the move is tried: from its own position (answer null), or as an answer of the chart, by index. */
   usedAs: { answer: number | null; uses: number }[]
-  /** How many of those times it is only shown, where that is ever. */
+  /** How many of the uses only show the move; absent where it is never shown. */
   shown?: number
 }
 
@@ -93,8 +96,8 @@ export interface Solved {
 }
 
 /**
- * Compiles and solves a checked chart and gathers its figures. `known`: a game of the same records, in whatever
- * scenario, which is used again where it can be.
+ * Compiles and solves a checked chart and gathers its figures. `known`: a game of the same records in any scenario,
+ * reused where it serves. Fails as `compileGame` and `solve` do.
  */
 export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Result<Solved> {
   const compiled = compileGame(chart, scenario, { known })
@@ -105,7 +108,10 @@ export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Resul
   return success({ figures: gather(solution), solution })
 }
 
-/** What loose ends of a chart cost: how much the start's `value` would rise if one did not hang open; null where that cannot be computed. */
+/**
+ * A function that gives the cost of a loose end: the start’s value if it did not hang open, less `value`. Null where
+ * that cannot be computed.
+ */
 export function costsOf(chart: Chart, scenario: Scenario, value: number): (end: LooseEnd) => number | null {
   const compiled = compileGame(chart, scenario, { roots: 'start' })
   const near = compiled.ok ? new VariantSolver(chart, compiled.value) : null
@@ -115,7 +121,7 @@ export function costsOf(chart: Chart, scenario: Scenario, value: number): (end: 
   }
 }
 
-/** What the start and a position (with its own holds) are worth; or why that cannot be computed. */
+/** The worth of the start and of a position with its own holds. Fails as `compileGame` and `solve` do. */
 export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId): Result<Worths> {
   const compiled = compileGame(chart, scenario)
   if (!compiled.ok) return failure(...compiled.problems)

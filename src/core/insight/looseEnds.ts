@@ -70,7 +70,7 @@ function isAnswered(index: ChartIndex, r: number, holds: HoldSet): boolean {
   )
 }
 
-/** The chart as it would be if nothing came of the try where the loose end is met now. */
+/** The chart with the tries of the loose end moved to stalling; unprompted, they do nothing instead. */
 export function withoutLooseEnd(chart: Chart, { met, position, reaction }: LooseEnd): Chart {
   if (met.by === 'move') {
     const moves = chart.moves.map((move) =>
@@ -90,7 +90,7 @@ export function withoutLooseEnd(chart: Chart, { met, position, reaction }: Loose
   return { ...chart, positions }
 }
 
-/** They do nothing instead: the other reactions keep their rates. */
+/** The position without one unprompted reaction; the others keep their rates. */
 function withoutUnprompted(position: Position, reaction: string): Position {
   const { unprompted, ...rest } = position
   if (!unprompted) return position
@@ -101,7 +101,7 @@ function withoutUnprompted(position: Position, reaction: string): Position {
   return left > 0 ? { ...rest, unprompted: { ...unprompted, every: (unprompted.every * all) / left, reactions } } : rest
 }
 
-/** How often an exchange meets each loose end under the best policy. */
+/** Expected times per exchange that each loose end is met under the best plan. */
 export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseEnd[]): number[] {
   const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
   const visits = new Map<string, number>()

@@ -11,11 +11,11 @@ export const NOTEWORTHY = 0.03
 export interface Net {
   move: MoveId
   reaction: ReactionId
-  /** Chance that the move meets it, of those who react as they usually do. */
+  /** Chance that the move meets it, if they react as they usually do. */
   share: number
   /** Value once it is met. */
   value: number
-  /** Against nothing coming of the try: above 0 their attempt is better for us. */
+  /** Worth of the reaction less worth had nothing come of the try; above 0 it is better for us. */
   net: number
   /** What our best answer is worth over conceding. */
   saves: number

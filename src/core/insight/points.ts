@@ -47,7 +47,7 @@ const GROUND = ['side', 'knee-ride', 'mount', 'north-south', 'turtle', 'ride', '
 const PAST_THE_LEGS = ['side', 'knee-ride', 'mount', 'north-south']
 const CONTROL_OF: Partial<Record<string, number>> = { 'knee-ride': 0, mount: 1, back: 2 }
 
-/** What a position means for scoring; `zone` none: whoever comes here is where they were before. */
+/** What a position means for scoring. Without a `zone`, whoever comes here is counted where they were before. */
 interface Place {
   zone: number
   isGround: boolean
@@ -84,7 +84,7 @@ export function scoredOf(solution: Solution): ExpectedScore {
   return new ScoringPass(solution).run()
 }
 
-/** Compiles and solves a checked chart and follows it; or why that cannot be computed. */
+/** How often an exchange in a checked chart scores each thing. Fails as `compileGame` and `solve` do. */
 export function expectedScoreIn(chart: Chart, scenario: Scenario): Result<ExpectedScore> {
   const compiled = compileGame(chart, scenario, { roots: 'start' })
   if (!compiled.ok) return failure(...compiled.problems)
@@ -103,7 +103,7 @@ class ScoringPass {
   private readonly courses: Courses
   private readonly places: Place[]
   private readonly rows: number
-  /** Chances by time left (a ring of rows), state and what is known. */
+  /** Chances by seconds left (a ring of rows), state, and what the referee knows. */
   private readonly chances: Float64Array
   private readonly flow = new Float64Array(WIDTH)
 
@@ -175,7 +175,7 @@ class ScoringPass {
     return all
   }
 
-  /** Seconds of control that go by while an action lasts, or until it is broken off. */
+  /** Adds the seconds of control during an action, or until it is broken off. */
   private dwell(state: number, a: number, here: Float64Array): void {
     const { groupBreak, groupThreat, stateGroup, actionSeconds } = this.game
     const g = get(stateGroup, state)

@@ -3,13 +3,13 @@ import { actionName, isProbe, waysOf } from '../game/describe'
 import { NONE, TERMINALS } from '../game/game'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
-/** The better way of trying a move (by its index, in full) or an answer in a state, and its value. */
+/** The better of trying a move (or an answer) in full and only showing it: the action, and its value. */
 export interface BestTry {
   action: number
   value: number
 }
 
-/** How a move or an answer is best tried in a state, in full or only shown; null where it cannot be. */
+/** The better way of trying a move, by its index in full, or an answer, by its index. Null where it cannot be tried. */
 export function bestTried(
   solution: Solution,
   state: number,
@@ -25,7 +25,9 @@ export function bestTried(
   return best.action === NONE ? null : best
 }
 
-/** What is best in a state at the full clock: a move, `wait` or `concede`, or null; and whether it is only shown. */
+/**
+ * The best action of a state at the full clock: a move’s id, `wait`, `concede` or null; and whether it is only shown.
+ */
 export function bestIn(solution: Solution, state: number): { best: string | null; isShown?: boolean } {
   if (state < TERMINALS) return { best: null }
   const { game, evaluator } = solution

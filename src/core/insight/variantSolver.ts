@@ -9,8 +9,8 @@ import type { Solution } from '../solve/solution'
 import { solve } from '../solve/solve'
 
 /**
- * Solves charts that are near one that has been compiled: where they differ from it in numbers of tries only, its game is
- * filled anew, which takes a fraction of compiling; else they are compiled. In the scenario of that game.
+ * Solves variants of a chart that has been compiled, in the same scenario. A variant that differs only in numbers of
+ * tries refills the compiled game, which takes a fraction of compiling; any other is compiled.
  */
 export class VariantSolver {
   private readonly refill: Refill
@@ -33,7 +33,7 @@ export class VariantSolver {
     return compiled.ok ? solve(compiled.value) : compiled
   }
 
-  /** What the start is worth there; null where that cannot be computed. */
+  /** The worth of the start in a variant; null where that cannot be computed. */
   startWorth(other: Chart): number | null {
     const solved = this.solve(other)
     return solved.ok ? get(solved.value.values, solved.value.game.start) : null

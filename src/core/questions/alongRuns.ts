@@ -17,13 +17,13 @@ type Spot = PositionId | 'finish' | 'caught'
 
 /** What is found of a run by solving beside it. */
 export interface AlongRun {
-  /** What it scores when it goes as it is told; null where it cannot be counted. */
+  /** What the run scores if it goes as told; null where that cannot be counted. */
   scored: ExpectedScore | null
-  /** What it is worth to let everything go after each step, the start first; null once it is over. */
+  /** Worth of letting go of every hold after each step, the start first; null once the exchange is over. */
   letGo: (number | null)[]
 }
 
-/** What each run scores, and what letting go of it is worth step by step. */
+/** For each run: what it scores, and what letting go is worth after each step. Yields progress, 0 to 1. */
 export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunPath[]): Job<AlongRun[]> {
   const worths = new Map<Spot, number | null>()
   const found: AlongRun[] = []
@@ -61,7 +61,10 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
   return startWorth({ ...chart, positions }, { ...scenario, start: spot })
 }
 
-/** What a run that was played scores: followed as an exchange in which nothing else can happen, and its last place is all that counts. */
+/**
+ * What a run scores, counted as an exchange in which only its steps can happen and only its last place is worth
+ * anything.
+ */
 export function scoredAlong(chart: Chart, beats: readonly Beat[]): ExpectedScore | null {
   const places = placesOf(chart, beats)
   const certain = emptyChart('run', 'Run')
@@ -92,7 +95,7 @@ interface Arrival {
   kind?: Kind
 }
 
-/** Each place that a run comes to anew; to stay where one was scores nothing. */
+/** The places that a run comes to, in order; staying in place is left out, because it scores nothing. */
 function placesOf(chart: Chart, beats: readonly Beat[]): Arrival[] {
   const places: Arrival[] = []
   let since = 0

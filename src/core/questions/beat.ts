@@ -10,7 +10,9 @@ import { promiseOfMet } from './shortlist'
 import { allMet, keyOfMet, withUsedMore, type MetWhere } from './met'
 import { solved, type Job } from './job'
 
-/** One thing that they do more of, and what that takes from the start's value, ours being played as well as it then can be. */
+/**
+ * One reaction that they use twice as often, and what that costs the start’s value once we play our best against it.
+ */
 export interface Blow extends MetWhere {
   cost: number
   /** The start's value afterwards. */
@@ -21,7 +23,7 @@ export interface Blow extends MetWhere {
 export interface Beaten {
   worth: number
   blows: Blow[]
-  /** Of the repairs to what they do, the one that brings back most while they do it. */
+  /** The repair that brings back most while they still do all of it. */
   repair: Gain | null
 }
 
@@ -34,8 +36,8 @@ const TRIED = 6
 const LEAST = 0.0005
 
 /**
- * Their cheapest way through the plan: the reaction that, used twice as often, costs us most, our plan solved anew; then
- * the next on top of it, and a third. Then the one repair to these that brings back most.
+ * The three reactions that cost us most if used twice as often, each on top of the ones before, with our plan solved
+ * anew each time; then the one repair that brings back most. Null where the chart cannot be computed.
  */
 export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> {
   let solution = solved(chart, scenario, { everySecond: true })
@@ -73,7 +75,10 @@ function shortlisted(chart: Chart, solution: Solution, blows: readonly MetWhere[
     .slice(0, TRIED)
 }
 
-/** One more of ten of an answer that is there, or a new answer where there is none; measured while they do all of it. */
+/**
+ * The best repair: one more of ten for an answer that is there, or a new answer where there is none, measured while
+ * they do all of it.
+ */
 function* bestRepair(
   chart: Chart,
   scenario: Scenario,

@@ -9,7 +9,7 @@ import { shifted, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
 import { solved, type Job } from './job'
 
-/** One figure of the tries, and what the start's value would change by with one try in ten less or more of it. */
+/** One figure of the tries, and how the start’s value changes with one try in ten less or more of it. */
 export interface Dependence {
   target: DrillTarget
   /** What lands, or a reaction. */
@@ -22,7 +22,10 @@ export interface Dependence {
 const LANDINGS = 7
 const REACTIONS = 5
 
-/** What the start's value depends on most: each figure moved by one try in ten, both ways; the largest change first. */
+/**
+ * The figures on which the start’s value depends most. Each is moved by one try in ten both ways; the largest change
+ * comes first.
+ */
 export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> {
   const solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return []

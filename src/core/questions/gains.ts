@@ -16,14 +16,14 @@ import { withTries, type DrillTarget } from './target'
 import { mostVisited, rankDrills, rankLooseEnds } from './shortlist'
 import { solved, type Job } from './job'
 
-/** What would be worth having, and how much the start's value would rise by it. */
+/** One change that would raise the start’s value, and by how much (`gain`, in worth). */
 export type Gain = { gain: number } & (
   | { of: 'drill'; target: DrillTarget }
   | { of: 'new answer'; end: LooseEnd; visits: number }
   | { of: 'hold'; position: PositionId; hold: string }
 )
 
-/** So many drills are solved again, and of loose ends and holds a part of that: more where a solve takes little. */
+/** How many drills are solved: between these, fewer the larger the game is. Loose ends and holds get a part of that. */
 const MIN_DRILLS = 5
 const MAX_DRILLS = 24
 const STATES_A_LIST = 9000
@@ -35,8 +35,8 @@ interface DrillCandidate {
 }
 
 /**
- * The drills, new answers and holds that buy the most, best first. Each is solved again; which are is decided by what
- * they promise to first order.
+ * The drills, new answers and holds that raise the start’s value most, best first. Candidates are shortlisted to first
+ * order, then each is solved. Empty where the chart cannot be computed.
  */
 export function* drillGains(chart: Chart, scenario: Scenario): Job<Gain[]> {
   const solution = solved(chart, scenario, { everySecond: true })
@@ -76,10 +76,10 @@ function shortlisted(chart: Chart, solution: Solution): DrillCandidate[] {
   ]
 }
 
-/** The tries with a tenth of all of them (or what there is) moved from the other outcomes, in proportion, to landing. */
+/** The tries with a tenth of their total (or what there is) moved from the other outcomes to landing, in proportion. */
 export const drilledTries = (tries: Tries): Tries => shifted(tries, { of: 'lands' }, 0.1)
 
-/** The chart once a move or an answer has been drilled: one more of ten lands. */
+/** The chart with a move or an answer drilled: one more of ten lands. */
 export const withDrilled = (chart: Chart, target: DrillTarget): Chart => withTries(chart, target, drilledTries)
 
 /** The chart with an answer to a loose end that lands half of the time and brings us back to where it was met. */

@@ -14,18 +14,18 @@ import { mostVisited } from './shortlist'
 import { withTries } from './target'
 import { solved, type Job } from './job'
 
-/** What of tries goes wrong: ends where we are worse off than if nothing had come of them. */
+/** The outcomes of tries that end where we are worse off than if nothing had come of them. */
 interface Wrong {
   reactions: ReadonlySet<string>
   elsewhere: ReadonlySet<string>
   stalls: boolean
 }
 
-/** From which loss on a move is given up for what else there is in its position. */
+/** From which share of tries going wrong a move is given up, and for which move of its position. */
 export interface GiveUp {
   move: MoveId
   position: PositionId
-  /** The share of tries that go wrong: now; and from which on something else is better, null where nothing ever is. */
+  /** Share of tries that go wrong now; and the share from which another move is better, null where none ever is. */
   wrong: number
   limit: number | null
   /** What is best then: a move, or `wait`. */
@@ -36,7 +36,7 @@ const MOVES = 8
 /** The limit is known so well. */
 const CLOSE = 1 / 128
 
-/** For the best moves of the positions that an exchange comes to most: how much may go wrong before they are given up. */
+/** For the best move of each of the most visited positions: how much may go wrong before it is given up. */
 export function* giveUps(chart: Chart, scenario: Scenario): Job<GiveUp[]> {
   const now = solved(chart, scenario, { everySecond: true })
   if (!now) return []
@@ -119,7 +119,7 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   return { reactions, elsewhere, stalls }
 }
 
-/** Tries of which a share goes wrong, in the proportions in which they do; the others make up the rest in theirs. */
+/** The tries with a given share going wrong, both parts in their present proportions. */
 export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
   const tries = withTallies(guess)
   const now = shareWrong(tries, wrong)

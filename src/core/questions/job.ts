@@ -5,7 +5,10 @@ import type { Scenario } from '../game/scenario'
 import { solve, type SolveOptions } from '../solve/solve'
 import type { Solution } from '../solve/solution'
 
-/** Job that can be watched and given up: yields how much of it is done, 0 to 1, and returns what it found. */
+/**
+ * Work in steps, which can be watched and stopped between two of them: yields progress, 0 to 1, and returns what it
+ * found.
+ */
 export type Job<T> = Generator<number, T, void>
 
 /** A checked chart solved in a scenario; null where that cannot be computed. */
@@ -15,7 +18,7 @@ export function solved(chart: Chart, scenario: Scenario, how: CompileOptions & S
   return solution?.ok ? solution.value : null
 }
 
-/** What the start would be worth in a chart that is otherwise; null where that cannot be computed. */
+/** The worth of the start in a chart; null where it cannot be computed. */
 export function startWorth(chart: Chart, scenario: Scenario): number | null {
   const solution = solved(chart, scenario, { roots: 'start' })
   return solution && get(solution.values, solution.game.start)

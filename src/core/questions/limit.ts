@@ -3,9 +3,11 @@ import type { Scenario } from '../game/scenario'
 import { figuresOf, type Endings } from '../insight/figures'
 import type { Job } from './job'
 
-/** The plan that risks no more than so much, and what that costs. */
+/** The plan that keeps a limit on ending behind, and what that costs. */
 export interface Limited {
-  /** What ending behind has to count for so that the plan keeps the limit; null where no plan does, or none is needed. */
+  /**
+   * The worth of ending behind with which the plan keeps the limit; null where no plan keeps it, or every plan does.
+   */
   theirs: number | null
   isKeptAlready: boolean
   /** Chance of ending behind or caught, now and then. */
@@ -20,8 +22,8 @@ const WORST = -1
 const behindIn = ({ theirs, caught }: Endings) => theirs + caught
 
 /**
- * The best plan that ends behind or caught at most so often (`limit`, 0 to 1): ending behind is counted for less and less,
- * by bisection, until the plan keeps the limit. What a position counts for by itself stays as it is.
+ * The best plan that ends behind or caught at most `limit` of the time, 0 to 1. The worth of ending behind is lowered
+ * by bisection until the plan keeps the limit; a position’s own `endWorth` stays.
  */
 export function* limitBehind(chart: Chart, scenario: Scenario, limit: number): Job<Limited | null> {
   const at = (theirs: number) => {

@@ -1,11 +1,15 @@
 import { get, present } from '../get'
 import type { Script, ScriptStep } from './script'
 
-/** Places of the plan from each of which it comes back to the others, and how it ends for who has come there. */
+/**
+ * A set of places from each of which the plan comes back to the others, and how an exchange that has entered it ends.
+ */
 export interface Loop {
   /** Keys of the steps, those come to most first. */
   steps: number[]
-  /** Chances, from the first step on: finished from within, led elsewhere in the plan, they finish us, over without either. */
+  /**
+   * Chances from the first step on: finished within, led elsewhere in the plan, finished by them, over without either.
+   */
   finish: number
   elsewhere: number
   caught: number

@@ -11,8 +11,8 @@ export type MetWhere = LooseEnd
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
 /**
- * The tries when they use a reaction `times` as often (0: never): what it takes it takes from what they choose otherwise (their
- * other reactions, and nothing coming of it), as far as there is any. Landing and ending elsewhere are no choice of theirs.
+ * The tries if they use a reaction `times` as often (0: never). What it gains, their other reactions and doing nothing
+ * lose, as far as they go; landing and elsewhere are not theirs to choose.
  */
 export function usedMore(guess: Tries, reaction: string, times: number): Tries {
   const tries = guess.tallies ? withTallies(guess) : guess
@@ -28,7 +28,7 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
   return { ...tries, stalls: stalls * keep - (others > 0 ? 0 : more), reactions: scaled }
 }
 
-/** The chart when they use a reaction so many times as often where it is met; unprompted, it comes so much sooner. */
+/** The chart if they use a reaction `times` as often where it is met. Unprompted, it comes so much sooner. */
 export function withUsedMore(chart: Chart, { met, position, reaction }: MetWhere, times: number): Chart {
   if (met.by !== 'unprompted') {
     const target: DrillTarget =

@@ -11,15 +11,18 @@ import { solve } from '../solve/solve'
 import { Sampler } from './sampled'
 import { solved, type Job } from './job'
 
-/** What the start was worth in each of some samples, and how often what was best in the positions that matter. */
+/**
+ * Draws tries from the coach’s counts, one seed a sample, and values the start both with the plan as it is and solved
+ * anew. `places`: positions in which the best move is counted. Null where the chart cannot be computed.
+ */
 export interface Sampled {
-  /** Keeping to the plan as it is; and with the best plan for the sample. */
+  /** By sample: the value of the plan as it is, and of the best plan for that sample. */
   kept: number[]
   best: number[]
   choices: { position: PositionId; best: Record<string, number> }[]
 }
 
-/** Which of all samples are to be taken: every so many, from one on; so that several workers can share them. */
+/** Which samples are taken: every `every`-th from `from` on, so that workers can share them. */
 export interface Part {
   from: number
   every: number
@@ -78,7 +81,7 @@ export interface Range {
   /** Keeping to the plan; and with the best plan for each sample. */
   kept: Within
   best: Within
-  /** What it would be worth, on the whole, to know the tries and to plan for them. */
+  /** Mean worth of knowing the tries and planning for them, above keeping to the plan. */
   knowing: number
   samples: number
   close: { position: PositionId; best: { move: string; share: number }[] }[]

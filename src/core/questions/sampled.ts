@@ -3,15 +3,15 @@ import { randomGamma, randomLcg } from 'd3-random'
 import { talliedRounds, totalOf, weightOf, withTallies, type Tries } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
 
-/** What had some tries keeps some, so that what may come of a move stays the same. */
+/** Least count of what had tries, so that the outcomes of a move stay the same. */
 const LEAST = 1e-6
 
 /**
- * Draws tries as they might really be, the coach's being counts of so many real ones: shares from the Dirichlet
- * distribution (Gelman et al. 2013, 3.4, by gamma variates) with the guess at its weight, and the rounds on top.
+ * Draws tries as they might really be. Shares come from the Dirichlet distribution (Gelman et al. 2013, 3.4, by gamma
+ * variates) of the guess at its weight plus the tallied rounds.
  */
 export class Sampler {
-  /** For each of the tries, how many real ones one of them counts for. */
+  /** By tries: how many real ones a single one counts for. */
   private readonly scales: number[]
 
   constructor(private readonly refill: Refill) {

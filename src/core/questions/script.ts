@@ -5,10 +5,13 @@ import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
-/** What is done in one place of the plan: a position, perhaps with a move just come to nothing; or a reaction that was met. */
+/**
+ * One place of the plan and what is done there: a position, perhaps with a move just stalled, or a reaction that was
+ * met.
+ */
 export interface ScriptStep {
   key: number
-  /** The position; of a reaction, where conceding leads, or `caught`. */
+  /** The position; for a reaction, where conceding leads, or `caught`. */
   position: PositionId | 'caught'
   reaction?: ReactionId
   stalled?: MoveId
@@ -17,7 +20,7 @@ export interface ScriptStep {
   /** A move, or what is done instead of one. */
   does: MoveId | 'wait' | 'concede' | null
   value: number
-  /** How often an exchange that begins at the script's start comes here, as far as the script goes. */
+  /** Expected times that an exchange from the script’s start comes here, counted along the script. */
   reach: number
   /** Chance that nothing breaks it off while it is done. */
   alive: number
@@ -42,7 +45,7 @@ export interface Script {
   covered: number
 }
 
-/** How far a script goes: it tells what comes up most until it covers the share, or has so many steps. */
+/** How long a script is: until it covers `share` of all exchanges, or has `steps` steps. */
 export interface ScriptLength {
   share: number
   steps: number
@@ -54,8 +57,8 @@ export const EXPECTED = 0.15
 const ENDS = { [TERMINAL.finish]: 'finish', [TERMINAL.caught]: 'caught', [TERMINAL.goal]: 'goal' } as const
 
 /**
- * The best plan from a position as far as it matters: best first by how likely an exchange comes there, against this
- * defender, with the clock running down along the way. Null where the position is not in the game.
+ * The best plan from a position, most likely places first, with the clock running down along the way. Null where the
+ * position is not in the game.
  */
 export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
   const { game } = solution
@@ -120,7 +123,7 @@ class Telling {
     if (step.isShown) this.tellExpected(step)
   }
 
-  /** What a move is shown for is told with it, however seldom an exchange comes there. */
+  /** Tells the reaction that a move is shown for right after it, however seldom it is met. */
   private tellExpected({ ways }: ScriptStep): void {
     for (const { kind, share, to } of ways) {
       const next = kind === 'reaction' && share >= EXPECTED && typeof to === 'number' ? this.waiting.get(to) : undefined

@@ -3,7 +3,10 @@ import { totalOf, withTallies, type Tries } from '../chart/tries'
 /** One figure of tries: what lands, what comes to nothing, or a reaction. */
 export type TriesPart = { of: 'lands' } | { of: 'stalls' } | { of: 'reaction'; reaction: string }
 
-/** The tries with a share of all of them moved into one part, from the others in proportion; out of it where it is negative. */
+/**
+ * The tries with a share of their total moved into one part from the others, in proportion; out of it where `by` is
+ * negative.
+ */
 export function shifted(guess: Tries, part: TriesPart, by: number): Tries {
   const tries = withTallies(guess)
   const { lands = 0, stalls = 0, elsewhere, reactions } = tries
@@ -33,6 +36,6 @@ export function shareOf(guess: Tries, part: TriesPart): number {
   return countOf(tries, part) / (totalOf(tries) || 1)
 }
 
-/** The tries with one figure being this share of all of them, the others in proportion. */
+/** The tries with one part at this share of all of them, the others in proportion. */
 export const withShare = (tries: Tries, part: TriesPart, share: number): Tries =>
   shifted(tries, part, share - shareOf(tries, part))

@@ -41,7 +41,9 @@ function ownTries({ meaning }: Game): Set<number> {
   return new Set(answers.filter(({ record }) => record.tries).map(({ index }) => index))
 }
 
-/** What one action promises: as often as it is taken; or as far as it would overtake what is better now. */
+/**
+ * What one action promises to first order: its uses times what it would gain, or how far it would overtake the best.
+ */
 function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number): number {
   const { game, values, evaluator } = solution
   const worth = TENTH * get(game.actionAlive, a) * landingOverRest(solution, a)
@@ -77,7 +79,7 @@ function whereItWouldLand({ meaning }: Game, values: Float64Array, a: number): n
   return to < 0 || meaning.ownState[to] === NONE ? -1 : get(values, get(meaning.ownState, to))
 }
 
-/** The loose ends, those first that cost most as often as they are met. */
+/** The loose ends by first-order cost: visits times how much less conceding is worth. */
 export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: LooseEnd; visits: number }[] {
   const { game, values } = solution
   const { index, ownState } = game.meaning
@@ -105,7 +107,9 @@ export function mostVisited({ game }: Solution, occupancy: Occupancy): PositionI
   return [...visits].sort((a, b) => b[1] - a[1]).map(([place]) => positionId(game, place))
 }
 
-/** What each reaction promises them where it is met, were it used more: how often, times how much it is below what they do else. */
+/**
+ * What each reaction would gain them if used more, to first order: visits times how much it is below what they do else.
+ */
 export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): Map<string, number> {
   const own = ownTries(game)
   const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
@@ -130,7 +134,7 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
   return promises
 }
 
-/** What it is worth to us when they do something else that they may choose: another reaction, or nothing. */
+/** The worth to us of what they may choose instead of a reaction: another reaction, or nothing. */
 function choiceBeside(game: Game, values: Float64Array, g: number, a: number, but: number): number {
   let total = 0
   let mass = 0

@@ -13,7 +13,7 @@ import type { Job } from './job'
 
 /** What is supposed to be otherwise; what is absent stays as it is. */
 export interface Ifs {
-  /** They use it so many times as often; Infinity: whenever they can choose. */
+  /** They use a reaction `times` as often; Infinity: whenever they can choose. */
   often?: { met: MetWhere; times: number }
   /** A capability that they do not have. */
   theyCannot?: string
@@ -33,7 +33,9 @@ export interface IfResult {
   then: number
   finish: { now: number; then: number }
   behind: { now: number; then: number }
-  /** Positions that an exchange comes to in which something else is best, those met most first. Ids of moves, `wait`, or null. */
+  /**
+   * Visited positions in which another action is best than before, most visited first; ids of moves, `wait`, or null.
+   */
   changes: { position: PositionId; was: string | null; now: string | null; visits: number }[]
 }
 
@@ -42,7 +44,7 @@ const SELDOM = 0.005
 /** As good as always, for counts. */
 const ALWAYS = 1000
 
-/** The plan worked out anew with everything that is supposed; null where that cannot be computed. */
+/** Solves the plan with everything that is supposed; null where that cannot be computed. */
 export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Job<IfResult | null> {
   const before = figuresOf(chart, scenario)
   yield 0.5

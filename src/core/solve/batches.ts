@@ -7,24 +7,27 @@ import { NONE, type Game } from '../game/game'
  * chances only have the same batches, and `Chances` of their own.
  */
 export interface Batches {
-  /** Eight numbers each: its seconds, outcomes, dealt reactions; its places: from, those that can repeat, to; its first outcome and first dealt reaction. */
+  /**
+   * Eight numbers a batch: seconds, outcomes per action, dealt reactions per action; the places where it begins, where
+   * those that can repeat begin, and where it ends; its first outcome; its first dealt reaction.
+   */
   batches: Int32Array
-  /** Actions by place; not waiting, which stays with its group, and of those that are the same the first. */
+  /** Action at each place. Waiting is left out (its group steps it), and of equal actions only the first is in. */
   actions: Int32Array
-  /** And back, also from the others; NONE for waiting. */
+  /** By action: its place; NONE for waiting. */
   places: Int32Array
   /** By place, and once more at the end: its first outcome and its first dealt reaction. */
   firsts: Int32Array
-  /** Outcomes in order of place, but for dealt reactions. */
+  /** By outcome in order of place: the state it leads to. Dealt reactions are kept apart. */
   outcomeState: Int32Array
-  /** Reactions that a sharp defender deals out, in order of place; and by place, the state in which nothing happens. */
+  /** By dealt reaction in order of place: the state it leads to; and by place, the state if nothing comes of it. */
   dealtState: Int32Array
   dealtNothing: Int32Array
-  /** By place: the state in which the move just stalled, 0 for none; where it lands, and where it comes to nothing then. */
+  /** By place: the state in which the move has just stalled (0: none), where it lands, and where it stalls. */
   repeatState: Int32Array
   landing: Int32Array
   idle: Int32Array
-  /** Groups with as many actions side by side; by group, the first action that is not waiting. */
+  /** Runs of groups with equally many actions; and by group, its first action that is not waiting. */
   groups: Int32Array
   moves: Int32Array
   /** What they do unprompted in group g: unprompted[g] to unprompted[g + 1]. */

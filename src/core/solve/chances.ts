@@ -3,19 +3,19 @@ import { plainEnd, type Batches } from './batches'
 
 /** The chances of a game in the order of its batches. */
 export interface Chances {
-  /** Chances that count that the exchange goes on. */
+  /** By outcome: its chance times the chance that the exchange goes on. */
   outcomeChance: Float64Array
-  /** How much a sharp defender can deal out of each reaction, chance / (1 - sharpness); and by place, of all of them. */
+  /** By dealt reaction: the most that a sharp defender can give it, chance / (1 − sharpness); and by place, the sum. */
   dealtBound: Float64Array
   dealtMass: Float64Array
-  /** By place: where it just stalled, a move is worth so many times (idle - landing) more. */
+  /** By place: how much more a try is worth where the move has just stalled, as a factor on (idle − landing). */
   weight: Float64Array
-  /** Of what they do unprompted, bounds where they are sharp; and by group, of all of it. */
+  /** By unprompted reaction: its chance, or its bound where they are sharp; and by group, the sum. */
   unpromptedChance: Float64Array
   unpromptedMass: Float64Array
 }
 
-/** `batches`: the game's own, or those of one that differs in chances only. */
+/** The chances of `game`. `batches`: its own, or those of a game that differs in chances only. */
 export function chancesOf(game: Game, batches: Batches): Chances {
   const { actions, repeatState } = batches
   const dealtMass = new Float64Array(actions.length)

@@ -3,13 +3,16 @@ import type { Evaluator } from './evaluate'
 import { follow, Ways } from './follow'
 
 /**
- * What is being done in each state and the ways in which it goes. Both stay the same for many seconds on end, so that
- * the ways are looked up once and what flows along them is counted in one go when they change.
+ * The action taken in each state and the ways it goes. Both stay the same for many seconds, so the ways are looked up
+ * once, and the flow along them is counted in one go when they change.
  */
 export class Courses {
   /** The action taken; NONE before the first. */
   readonly action: Int32Array
-  /** What has come along since the course was set: by chances of having just entered the state, or waited in it. */
+  /**
+   * By state: the flow since the course was set, of chances that had just entered the state, and of chances that had
+   * waited in it.
+   */
   readonly entered: Float64Array
   readonly waited: Float64Array
   private readonly isDealt: Uint8Array
@@ -79,7 +82,7 @@ export class Courses {
     }
   }
 
-  /** Lets chances go along the course, into the row of `chances` that begins at `row`. */
+  /** Moves the chances along the course of `state` into the row of `chances` that begins at `row`. */
   go(state: number, entered: number, waited: number, chances: Float64Array, row: number): void {
     const { to, share } = this
     this.entered[state] += entered

@@ -8,16 +8,16 @@ import { ValueTable } from './valueTable'
 /** Without a clock: passes go on until none changes a value by more than this. */
 const STILL = 1e-6
 const MAX_PASSES = 20_000
-/** So often in an exchange all states together come up that are left as they were. */
+/** Expected number of visits per exchange to all ignored states together. */
 const SELDOM = 0.01
 
 /**
- * What a plan is worth in games of the same shape in which it is kept although something else may be better there: its
- * value, by evaluating it backwards (policy evaluation, Puterman 2005, 4.2 and 6.4). Where it seldom comes, the value is
- * taken to be what it was; that is off by at most `SELDOM` times how far values differ there.
+ * Values a fixed plan in games that differ in chances only (policy evaluation, Puterman 2005, 4.2 and 6.4), although
+ * another plan may be better there. States that are seldom visited keep their old values; the error is at most `SELDOM`
+ * times the change of values there.
  */
 export class KeptPlan {
-  /** What comes up under the plan; and what is done there, by seconds left (without a clock, the same at all times). */
+  /** The states that the plan visits; and the action there by seconds left (without a clock: at all times). */
   private readonly states: Int32Array
   private readonly planned: Int32Array
 
@@ -73,7 +73,7 @@ export class KeptPlan {
     return values[game.start]
   }
 
-  /** Those that an exchange comes to most, until all others together are met seldom. */
+  /** The most visited states, until all others together are visited less than `SELDOM`. */
   private thatMatter(): number[] {
     const { states } = occupancyOf(this.solution)
     const met = [...states.keys()].filter((state) => state >= TERMINALS && states[state] > 0)

@@ -2,7 +2,7 @@ import { BINARY } from './kernelBinary'
 
 type Row = Int32Array | Float64Array | Uint8Array
 
-/** What src/kernel/equations.ts exports, of which the addresses are by name. */
+/** The exports of src/kernel/equations.ts that are functions; addresses are looked up by name. */
 interface Exports {
   memory: { buffer: ArrayBuffer; grow: (pages: number) => number }
   step: (now: number) => void
@@ -23,7 +23,9 @@ const PAGE = 65_536
 /** Nothing lies at address 0, which stands for no address. */
 const FIRST = 64
 
-/** The compiled equations and their memory, of which a program has one: whoever lays rows last has it. */
+/**
+ * The compiled equations and their memory. There is one per program, and it holds the rows of whoever laid them last.
+ */
 class Kernel {
   readonly exports: Exports
   private readonly cells: Cells
@@ -58,7 +60,7 @@ class Kernel {
     return this.cells[name].value
   }
 
-  /** Fails where somebody else has laid rows since: that would be a mistake of ours. */
+  /** Throws where another owner has laid rows since, which would be a bug. */
   assertOwner(owner: object): void {
     if (this.owner !== owner) throw new Error('the memory of the equations holds another game by now')
   }
@@ -69,7 +71,7 @@ class Kernel {
   }
 }
 
-/** Fails with what to do where the program that runs this has no WebAssembly, or a strict mode switches it off. */
+/** Compiles the equations. Throws, saying what to do, where WebAssembly is missing or switched off. */
 function start(): object {
   const bytes = Uint8Array.from(atob(BINARY), (letter) => letter.charCodeAt(0))
   try {

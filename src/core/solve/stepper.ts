@@ -7,8 +7,8 @@ import { theKernel } from './kernel'
 export type RowBehind = (seconds: number) => number
 
 /**
- * One step of the equations for all states at once, from rows of values already known to the next. The rows are a ring in
- * the memory of the kernel, which holds one game at a time: a stepper is of no use any more once another is made.
+ * Steps all states by one second, from rows of values that are known. The rows are a ring in the kernel’s memory, which
+ * holds one game at a time: making another stepper invalidates this one.
  */
 export class Stepper {
   /** All rows, one after the other: a view of the kernel's memory. */
@@ -20,8 +20,8 @@ export class Stepper {
   private readonly valuesAt: number
 
   /**
-   * `values`: as many rows as are kept, as they begin. `batches`: the game's own, or those of one that differs in chances
-   * only. `kept`: the states in which a plan may be kept.
+   * `values`: the ring of rows with its first values. `batches`: the game’s own, or those of a game that differs in
+   * chances only. `kept`: the states in which a plan may be kept.
    */
   constructor(
     private readonly game: Game,
@@ -61,14 +61,17 @@ export class Stepper {
     this.kernel.exports.step(this.addressOf(now))
   }
 
-  /** The best action of each state, of the row at `now` that was just stepped to; NONE where none fits, and where an exchange from the start never comes. */
+  /**
+   * By state: the best action of the row at `now`, which was just stepped to. NONE where no action fits, and in states
+   * that an exchange never reaches.
+   */
   recordBest(now: number): Int32Array {
     this.kernel.assertOwner(this)
     this.kernel.exports.record(this.addressOf(now))
     return this.policy
   }
 
-  /** Writes, of the row at `now`, only the states in which a plan is kept: what its actions, `planned`, are worth there. */
+  /** Writes only the `kept` states of the row at `now`, each valued by its action in `planned`. */
   keep(now: number, rowBehind: RowBehind, planned: Int32Array): void {
     this.lookBack(rowBehind)
     this.planned.set(planned)
@@ -98,7 +101,7 @@ function rowsOf(game: Game) {
   }
 }
 
-/** By action, and one more that no action equals. */
+/** By action: −∞; one more entry that equals no action. */
 function freshOf(game: Game): Float64Array {
   const count = game.actionSeconds.length
   return new Float64Array(count + 1).fill(-Infinity).fill(NaN, count)

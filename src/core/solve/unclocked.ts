@@ -100,7 +100,7 @@ class Iteration {
     return { low, high }
   }
 
-  /** Raises values to what waiting undisturbed until the exchange ends is worth, which is never above the true value. */
+  /** Raises each value to that of waiting until the exchange ends, which is never above the true value. */
   waitOut(): void {
     const { game } = this
     const { values } = this.stepper

@@ -5,8 +5,8 @@ import { supposed, type Ifs } from '../whatIf'
 import { answerPlace, answerRefAt } from '../../chart/edits/find'
 
 /**
- * What was supposed becomes what the chart says: its tries, the clock and how sharp they are. `seen`: the chart of which
- * it was supposed, which may by now be another one; an answer that is gone from it throws `Gone`.
+ * Makes what was supposed part of the chart: tries, clock, sharpness. `seen`: the chart of which it was supposed;
+ * answers are found again by what they answer, and one that is gone throws `Gone`.
  */
 export function planSupposed(chart: Chart, ifs: Ifs, seen: Chart): void {
   const scenario = scenarioOf(chart)
