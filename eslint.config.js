@@ -37,6 +37,13 @@ export default [
       'max-lines': ['error', { max: 400 }],
       'max-lines-per-function': ['error', { max: 80 }],
       complexity: ['error', 20],
+      'max-len': [
+        'error',
+        {
+          ...{ code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreUrls: true },
+          ...{ ignoreRegExpLiterals: true, ignorePattern: '^import |^export const BINARY' },
+        },
+      ],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],

@@ -37,8 +37,8 @@ const compiled = (scenario: Partial<Scenario>, size: typeof SIZE & { holds?: num
 }
 
 /**
- * Outcomes that the states' equations name in one second. The states of a group share their actions, so the solver reads
- * each outcome once for all of them: this is the work that there is, `outcomeState` the work that is left.
+ * Outcomes that the states' equations name in one second. The states of a group share their actions, so the solver
+ * reads each outcome once for all of them: this is the work that there is, `outcomeState` the work that is left.
  */
 function outcomesOfEquations({ groupCount, groupStates, groupActions, outcomes }: Game): number {
   let count = 0

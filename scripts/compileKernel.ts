@@ -3,7 +3,10 @@ import asc from 'assemblyscript/asc'
 
 const OPTIONS = ['-O3', '--runtime', 'stub', '--noAssert', '--enable', 'simd']
 
-/** The equations of src/kernel, compiled, as the source of the constant that the core loads; fails where they do not compile. */
+/**
+ * The equations of src/kernel, compiled, as the source of the constant that the core loads; fails where they do not
+ * compile.
+ */
 export async function kernelText(): Promise<string> {
   const baseDir = fileURLToPath(new URL('..', import.meta.url))
   const args = ['src/kernel/equations.ts', ...OPTIONS, '--baseDir', baseDir, '--outFile', 'kernel.wasm']

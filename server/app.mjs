@@ -5,7 +5,9 @@ import helmet from 'helmet'
 
 const DIST = fileURLToPath(new URL('../dist', import.meta.url))
 
-/** Nothing comes from elsewhere and nothing goes there; styles and scripts are files of ours, and so are the equations. */
+/**
+ * Nothing comes from elsewhere and nothing goes there; styles and scripts are files of ours, and so are the equations.
+ */
 const directives = {
   defaultSrc: ["'none'"],
   scriptSrc: ["'self'", "'wasm-unsafe-eval'"],

@@ -2,7 +2,10 @@
 export declare function hundred(value: number): string
 /** 0.0314 -> "+3", -0.09 -> "−9", 0.001 -> "0". */
 export declare function signed(value: number): string
-/** What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no change". */
+/**
+ * What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no
+ * change".
+ */
 export declare function changeText(value: number): string
 /** 0.38709 -> "38.71". */
 export declare function finer(value: number): string

@@ -45,7 +45,10 @@ export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[
 export const success = <T>(value: T): Result<T> => ({ ok: true, value })
 export const failure = <T>(...problems: Problem[]): Result<T> => ({ ok: false, problems })
 
-/** An edit, or a question, that cannot be done as asked. Thrown where a value cannot be returned: inside an edit's draft. */
+/**
+ * An edit, or a question, that cannot be done as asked. Thrown where a value cannot be returned: inside an edit's
+ * draft.
+ */
 export class Refusal extends Error {
   constructor(
     message: string,

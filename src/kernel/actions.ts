@@ -87,7 +87,9 @@ function worth(row: usize, o: i32): f64 {
   return real(outcomeChance, o) * real(row, int(outcomeState, o))
 }
 
-/** What a second of waiting comes to in which they may do something unprompted; `stay`: the value of nothing happening. */
+/**
+ * What a second of waiting comes to in which they may do something unprompted; `stay`: the value of nothing happening.
+ */
 export function disturbed(g: i32, before: usize, stay: f64): f64 {
   const from = int(unprompted, g)
   const to = int(unprompted, g + 1)

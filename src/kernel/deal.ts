@@ -2,8 +2,9 @@ import { sharpness } from './memory'
 import { int, one, pair, real } from './read'
 
 /**
- * What some reactions come to, dealt out worst for us first: a fractional knapsack. Where `Dealer` fills it, this takes its
- * dual (Dantzig 1957): the best price of chance, which is among the values, so that nothing is sorted. Two prices at once.
+ * What some reactions come to, dealt out worst for us first: a fractional knapsack. Where `Dealer` fills it, this takes
+ * its dual (Dantzig 1957): the best price of chance, which is among the values, so that nothing is sorted. Two prices
+ * at once.
  */
 export function deal(states: usize, bounds: usize, row: usize, from: i32, to: i32, mass: f64, nothing: f64): f64 {
   let price = f64x2(nothing, real(row, int(states, from)))

@@ -1,11 +1,10 @@
 /*
- * The equations of a game, one second at a time. AssemblyScript (TypeScript's syntax, WebAssembly's types), because nearly
- * all of the time that an answer takes is spent here. `npm run kernel` compiles it.
- *
- * The host (src/core/solve/kernel.ts) lays arrays into memory and sets the address of each; what they hold is said at
- * `Batches`, `Chances` and `Game`. Loops run over what is alike, and choose without branching wherever that can be: a
- * mispredicted branch costs as much as all else that is done for an action. That is what the pairs of numbers (f64x2) are
- * for, which have a maximum without a branch; mostly both are the same.
+ * The equations of a game, one second at a time. AssemblyScript (TypeScript's syntax, WebAssembly's types), because
+ * nearly all of the time that an answer takes is spent here. `npm run kernel` compiles it. * The host
+ * (src/core/solve/kernel.ts) lays arrays into memory and sets the address of each; what they hold is said at `Batches`,
+ * `Chances` and `Game`. Loops run over what is alike, and choose without branching wherever that can be: a mispredicted
+ * branch costs as much as all else that is done for an action. That is what the pairs of numbers (f64x2) are for, which
+ * have a maximum without a branch; mostly both are the same.
  */
 
 import { dealBatch, disturbed, valueAgain, valueBatch, valueIn, waiting } from './actions'
@@ -54,8 +53,8 @@ export function step(now: usize): void {
 }
 
 /**
- * Each state takes the best. The states of a group differ in one action only, the one that just stalled, so its two best
- * serve them all.
+ * Each state takes the best. The states of a group differ in one action only, the one that just stalled, so its two
+ * best serve them all.
  */
 function takeBest(now: usize): void {
   const before = <usize>int(rowBehind, 1)
@@ -92,8 +91,8 @@ function takeOrWait(g: i32, now: usize, before: usize, best: v128, second: v128)
 }
 
 /**
- * Writes the best action of each state, of the row at `now` that was just stepped to: the first within `TIE` of the best,
- * waiting or conceding before the others; NONE where none fits, and where an exchange from the start never comes.
+ * Writes the best action of each state, of the row at `now` that was just stepped to: the first within `TIE` of the
+ * best, waiting or conceding before the others; NONE where none fits, and where an exchange from the start never comes.
  */
 export function record(now: usize): void {
   for (let at = groups; at < groupsEnd; at += 4) {

@@ -1,4 +1,7 @@
-/* Where everything lies in memory. The host sets the addresses; what is there is said at `Batches`, `Chances` and `Game`. */
+/*
+ * Where everything lies in memory. The host sets the addresses; what is there is said at `Batches`, `Chances` and
+ * `Game`.
+ */
 
 export let sharpness: f64 = 0
 /** Addresses, by the names of `Batches`. */
@@ -40,7 +43,9 @@ export let actionAlive: usize = 0
 /** All rows of values, a ring; and by seconds, the address of the row that lies so far behind, 0 where time is up. */
 export let values: usize = 0
 export let rowBehind: usize = 0
-/** By action: its value where it has not just stalled; by state: that of the move that just stalled. -Infinity: no time. */
+/**
+ * By action: its value where it has not just stalled; by state: that of the move that just stalled. -Infinity: no time.
+ */
 export let fresh: usize = 0
 export let again: usize = 0
 /** By state: the best action, written by `record`. */

@@ -37,7 +37,9 @@ export interface EditorClock {
 export class DocumentEditor<D extends AnyDocument> {
   private readonly history: History<D>
   private revision: number
-  /** Operations not kept yet, oldest first; and the number of the first step that the store has otherwise or not at all. */
+  /**
+   * Operations not kept yet, oldest first; and the number of the first step that the store has otherwise or not at all.
+   */
   private pending: Operation<D>[] = []
   private dirtyFrom: number
   private writing: Promise<void> | null = null

@@ -105,8 +105,8 @@ export async function rawDocument(db: Database, kind: Kind, id: string): Promise
 /**
  * A document with its steps, through the same checks as a file. What an earlier build wrote is brought to today's form
  * and written back in one transaction; until that is done the old stays. Null where there is none; problems where it is
- * not sound, and then nothing is changed. `known`: a sound document that it is held against, so that only what another tab
- * has changed has to be checked, and all else stays the same objects.
+ * not sound, and then nothing is changed. `known`: a sound document that it is held against, so that only what another
+ * tab has changed has to be checked, and all else stays the same objects.
  */
 export async function readKept<D extends AnyDocument>(
   db: Database,

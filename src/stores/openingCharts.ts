@@ -17,7 +17,9 @@ export interface Unreadable {
   text: string
 }
 
-/** Which of the charts that are kept is open, and what is done to one as a whole. `db` is null where nothing is kept. */
+/**
+ * Which of the charts that are kept is open, and what is done to one as a whole. `db` is null where nothing is kept.
+ */
 export function useOpeningCharts(
   db: Ref<Database | null>,
   list: ReturnType<typeof useDocumentList<Chart>>,

@@ -19,7 +19,9 @@ export function useSolving(chartId: () => string | undefined) {
   /** What each loose end costs, by its place in the figures; undefined while it is being computed. */
   const costs = shallowRef<(number | null | undefined)[]>([])
   const costsLeft = ref(0)
-  /** What an exchange scores under the rules in force, where they score; of the newest figures for which it is known. */
+  /**
+   * What an exchange scores under the rules in force, where they score; of the newest figures for which it is known.
+   */
   const scored = shallowRef<ExpectedScore | null>(null)
   const problems = shallowRef<Problem[]>([])
   const isBusy = ref(false)

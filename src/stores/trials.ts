@@ -22,8 +22,8 @@ export interface TrialQuestion {
 }
 
 /**
- * What charts that are otherwise would be worth, by key, once each is solved; tried anew whenever there are new figures,
- * or something that it depends on `also` is another. `toTry` gives null where there is nothing to try.
+ * What charts that are otherwise would be worth, by key, once each is solved; tried anew whenever there are new
+ * figures, or something that it depends on `also` is another. `toTry` gives null where there is nothing to try.
  */
 export function useTrials(toTry: () => TrialQuestion | null, also: () => unknown = () => null) {
   const figures = useFigures()

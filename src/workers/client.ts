@@ -35,8 +35,8 @@ export interface ClientTimer {
 const PATIENCE_MS = 1200
 
 /**
- * The page's side of one worker: keeps tickets, sends of a chart only what the worker does not know yet, and begins a new
- * worker after one has died or does not stop. Questions asked at the same time are worked on side by side.
+ * The page's side of one worker: keeps tickets, sends of a chart only what the worker does not know yet, and begins a
+ * new worker after one has died or does not stop. Questions asked at the same time are worked on side by side.
  */
 export class WorkerClient {
   private worker: WorkerLike | null = null

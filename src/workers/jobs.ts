@@ -31,7 +31,9 @@ export interface CostedEnd {
   looseEnd: LooseEnd
 }
 
-/** What an exchange scores; or what loose end `end` costs, null where that cannot be computed, and how many are left. */
+/**
+ * What an exchange scores; or what loose end `end` costs, null where that cannot be computed, and how many are left.
+ */
 export type CostPart =
   { of: 'score'; score: ExpectedScore | null } | { of: 'cost'; end: number; cost: number | null; left: number }
 
@@ -76,8 +78,8 @@ export interface Bench {
 }
 
 /**
- * A question being worked on: yields how far it is (0 to 1), or a part of the answer, and returns the answer or why there
- * is none. Between two yields it is not interrupted.
+ * A question being worked on: yields how far it is (0 to 1), or a part of the answer, and returns the answer or why
+ * there is none. Between two yields it is not interrupted.
  */
 export type Working<N extends Name> = Generator<
   number | { part: Questions[N]['part'] },
@@ -149,7 +151,9 @@ function* ofPlan<A>(bench: Bench, work: (chart: Chart) => Job<A>): Generator<num
   return chart.ok ? success(yield* work(chart.value)) : chart
 }
 
-/** The chart, if what ties its records together holds: edits are checked where they are made, and this is the last door. */
+/**
+ * The chart, if what ties its records together holds: edits are checked where they are made, and this is the last door.
+ */
 function soundChart({ chart }: Bench): Result<Chart> {
   if (!chart) return failure({ code: 'missing', path: [], message: 'no chart has been asked about yet' })
   const problems = checkReferences(chart)

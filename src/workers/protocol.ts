@@ -5,7 +5,9 @@ import type { Answer, Part, Question } from './jobs'
 
 /* Everything that a page and a worker say to each other. A ticket names a question for as long as it is worked on. */
 
-/** The chart that a question is about: all of it, or what is another than in the chart that the worker heard of last. */
+/**
+ * The chart that a question is about: all of it, or what is another than in the chart that the worker heard of last.
+ */
 export type ChartNews = { whole: Chart } | { changed: Changed }
 
 export type ToWorker =

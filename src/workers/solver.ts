@@ -22,8 +22,8 @@ export interface SolverEvents {
 const PATIENCE_MS = 1200
 
 /**
- * Asks a worker of its own for the figures of charts. While it is at work, newer charts wait and only the last of them is
- * asked: so whoever drags a slider sees figures on the way. A solve that takes too long is ended with its worker.
+ * Asks a worker of its own for the figures of charts. While it is at work, newer charts wait and only the last of them
+ * is asked: so whoever drags a slider sees figures on the way. A solve that takes too long is ended with its worker.
  */
 export class Solver {
   private readonly client: WorkerClient

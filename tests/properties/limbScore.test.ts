@@ -15,7 +15,9 @@ const draw = (seed: number) => {
 }
 const found = ({ chart, run }: Sequence) => remarksOn(chart, run).map(({ kind, step }) => `${kind} ${step}`)
 
-/** Each puts one fault into a sequence and says what must be found, and at which step; or null where there is no place. */
+/**
+ * Each puts one fault into a sequence and says what must be found, and at which step; or null where there is no place.
+ */
 const FAULTS: Record<Exclude<RemarkKind, 'sides'>, (sequence: Sequence) => string | null> = {
   'two-jobs': ({ chart }) => {
     const n = chart.moves.findIndex(({ drops }) => drops?.length)

@@ -12,7 +12,9 @@ import { randomChart } from '../reference/randomChart'
 import { drawWith, RANDOM_EDITS } from '../reference/randomEdits'
 import { taken } from '../reference/taken'
 
-/** What the coach does in a tab: an edit of its own seed, so that done again it draws the same way; or undo, or redo. */
+/**
+ * What the coach does in a tab: an edit of its own seed, so that done again it draws the same way; or undo, or redo.
+ */
 type Deed = { label: string; edit: Edit<Chart> } | 'undo' | 'redo'
 
 /** The reference: a plain list of edits, all done again from the first chart whenever the chart is asked for. */

@@ -74,7 +74,10 @@ function apart(marks: Mark[]): Mark[] {
 /** How far apart numbers must be to be read. */
 const MARK = 18
 
-/** The pose as it is for this orientation: turned over the frame's axis, left and right changed, where it is the other side. */
+/**
+ * The pose as it is for this orientation: turned over the frame's axis, left and right changed, where it is the other
+ * side.
+ */
 function posed({ turns, leads }: FramePoses, pose: Pose, orientation: Orientation, by: Person, over: Person): Pose {
   if (leads) return orientation[by === 'ours' ? 'lead' : 'theirLead'] === 'left' ? turnedOver(pose, 'y') : pose
   const side = turns && orientation[over === 'ours' ? turns.fact : theirKey(turns.fact)]

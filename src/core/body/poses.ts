@@ -1,6 +1,7 @@
 /*
- * How two people lie or stand in each frame, seen from one fixed view: from above, but on the back from the front. Points
- * are in a field of WIDTH by HEIGHT; of pairs the left one of that person comes first. Plain outlines, drawn by us.
+ * How two people lie or stand in each frame, seen from one fixed view: from above, but on the back from the front.
+ * Points are in a field of WIDTH by HEIGHT; of pairs the left one of that person comes first. Plain outlines, drawn by
+ * us.
  */
 
 export type Point = readonly [x: number, y: number]
@@ -24,7 +25,9 @@ export interface FramePoses {
   /** Who controls, and who is controlled. */
   over: Pose
   under: Pose
-  /** The fact on which the view depends, the side for which it is drawn, and the axis that turns it over for the other. */
+  /**
+   * The fact on which the view depends, the side for which it is drawn, and the axis that turns it over for the other.
+   */
   turns?: { fact: string; drawnFor: 'left' | 'right'; axis: 'x' | 'y' }
   /** On the back: the body of who controls is behind, the limbs come round in front. */
   isBehind?: true

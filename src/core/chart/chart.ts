@@ -45,7 +45,10 @@ export class SlopeSettings {
   @Optional() @IsPlaceMap() places?: Record<string, { row: number; x: number }>
 }
 
-/** Where schools differ: the way that the coach has chosen, in words, and the moves of the other ways, which are not tried. */
+/**
+ * Where schools differ: the way that the coach has chosen, in words, and the moves of the other ways, which are not
+ * tried.
+ */
 export class Way {
   @IsRecordId() variant!: string
   @IsRecordId() view!: string

@@ -28,7 +28,10 @@ interface Cautioned {
   hazard?: Hazard
 }
 
-/** What a sheet with these moves on it must say: a line for each part that can be injured, with its moves, and what always holds. */
+/**
+ * What a sheet with these moves on it must say: a line for each part that can be injured, with its moves, and what
+ * always holds.
+ */
 export function cautionLines(moves: readonly Cautioned[]): string[] {
   const byPart = new Map<string, Cautioned[]>()
   for (const move of moves) {

@@ -2,7 +2,9 @@ import { Equals } from 'class-validator'
 import { IsRecordId, IsSeconds, Optional } from '../document/constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 
-/** A positional round: from a position, against one thing that they do. `move`: what they do it to; absent, unprompted. */
+/**
+ * A positional round: from a position, against one thing that they do. `move`: what they do it to; absent, unprompted.
+ */
 export class PositionalRound {
   @IsRecordId() id!: string
   @IsRecordId() position!: PositionId

@@ -1,14 +1,20 @@
 import { IsBoolean } from 'class-validator'
 import { IsFactor, Optional } from '../document/constraints'
 
-/** How trying a move changes when it is only shown: by what its landing, its stalling and their reactions are multiplied. */
+/**
+ * How trying a move changes when it is only shown: by what its landing, its stalling and their reactions are
+ * multiplied.
+ */
 export interface ProbeFactors {
   lands: number
   stalls: number
   reactions: number
 }
 
-/** A move that is shown to see what they do seldom goes through; they react to it all the same, or see that it is nothing. */
+/**
+ * A move that is shown to see what they do seldom goes through; they react to it all the same, or see that it is
+ * nothing.
+ */
 export const PROBE: ProbeFactors = { lands: 0.4, stalls: 1.5, reactions: 1 }
 
 /** What a chart, or one of its moves, says otherwise. */

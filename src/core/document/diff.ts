@@ -85,7 +85,10 @@ function listDiff(before: Keyed, after: Keyed): ListDiff | null {
   return { records, ...(isReordered ? { order } : {}) }
 }
 
-/** Whether two values say the same in the same order: fields in another order are another thing, as tries' reactions are. */
+/**
+ * Whether two values say the same in the same order: fields in another order are another thing, as tries' reactions
+ * are.
+ */
 const isSame = (one: unknown, other: unknown): boolean => one === other || JSON.stringify(one) === JSON.stringify(other)
 
 const nextOf = (list: Keyed, i: number): { next?: string } => {

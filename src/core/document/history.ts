@@ -106,7 +106,9 @@ export class History<D extends AnyDocument> {
   }
 }
 
-/** The document after an edit, or why the edit refused to be done. Anything else that is thrown is a bug and goes on. */
+/**
+ * The document after an edit, or why the edit refused to be done. Anything else that is thrown is a bug and goes on.
+ */
 function tried<D extends AnyDocument>(document: D, edit: Edit<D>): Result<D> {
   try {
     return success(produce(document, (draft) => void edit(draft as D)))

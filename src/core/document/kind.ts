@@ -28,7 +28,10 @@ export interface DocumentKind<D extends AnyDocument> {
   readonly version: number
   /** What file names end in. */
   readonly extension: string
-  /** The decorated class of the whole, and the classes of the records in its lists. The keys are the fields that are lists. */
+  /**
+   * The decorated class of the whole, and the classes of the records in its lists. The keys are the fields that are
+   * lists.
+   */
   readonly root: RecordClass
   readonly lists: Readonly<Record<string, RecordClass>>
   /** What a record is known by within its list, where that is not its `id`. */

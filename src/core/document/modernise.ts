@@ -45,7 +45,9 @@ interface State<D> {
   step: OldPast['steps'][number]
 }
 
-/** The states before (by −1) or after (by 1) the present one, the nearest first, as far as the steps can be followed. */
+/**
+ * The states before (by −1) or after (by 1) the present one, the nearest first, as far as the steps can be followed.
+ */
 function statesFrom<D extends AnyDocument>(kind: DocumentKind<D>, old: OldPast, by: 1 | -1): State<D>[] {
   const states: State<D>[] = []
   let raw = old.document

@@ -7,7 +7,10 @@ import { SHELF_FILE } from '../shelf/shelfFile'
  * never read again.
  */
 
-/** The files that are documents. Only what they say that they are: how each is read is its kind's, and is loaded with it. */
+/**
+ * The files that are documents. Only what they say that they are: how each is read is its kind's, and is loaded with
+ * it.
+ */
 const DOCUMENT_FILES: readonly { name: string; format: string }[] = [CHART_KIND, SHELF_FILE]
 
 /** What can be made from a document, with its file name's ending and its media type. */

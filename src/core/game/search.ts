@@ -52,7 +52,9 @@ export interface DraftGroup {
   met: Meeting
 }
 
-/** What met a reaction: a move, or NONE for unprompted; and whether the reaction ends in the position that it is from. */
+/**
+ * What met a reaction: a move, or NONE for unprompted; and whether the reaction ends in the position that it is from.
+ */
 interface Meeting {
   move: number
   home: boolean
@@ -60,7 +62,9 @@ interface Meeting {
 
 export class StateLimit extends Error {}
 
-/** Breadth-first search for states; each position with its holds is expanded once for all that may have stalled in it. */
+/**
+ * Breadth-first search for states; each position with its holds is expanded once for all that may have stalled in it.
+ */
 export class Search {
   readonly groups: DraftGroup[] = []
   /** Group of each state; terminals have none. */
@@ -215,7 +219,10 @@ export class Search {
     }
   }
 
-  /** For a group in which a move has just stalled: what is tried where none has, as far as that is known; all but that move is the same. */
+  /**
+   * For a group in which a move has just stalled: what is tried where none has, as far as that is known; all but that
+   * move is the same.
+   */
   private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): Map<number, DraftAction> {
     const group = stalled === NONE ? undefined : get(this.positionGroups, place).get(holds)
     return new Map(group === undefined ? [] : get(this.groups, group).actions.map((action) => [action.move, action]))
@@ -268,7 +275,9 @@ export class Search {
     return { move: m, answer, seconds: move.seconds, nothing, outcomes }
   }
 
-  /** For a state in which `stalled` has just stalled: the share of it that no longer lands; null if it cannot be tried. */
+  /**
+   * For a state in which `stalled` has just stalled: the share of it that no longer lands; null if it cannot be tried.
+   */
   lossOf(group: DraftGroup, stalled: number): number | null {
     return repeatLoss(this.sharesFor(stalled, group.holds)!, this.scenario.repeat)
   }

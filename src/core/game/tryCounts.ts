@@ -47,7 +47,10 @@ export class Counter {
   }
 }
 
-/** The same tries when the move is only shown: what else may come of it scales with landing, for both take going through. */
+/**
+ * The same tries when the move is only shown: what else may come of it scales with landing, for both take going
+ * through.
+ */
 export function asProbe({ lands, stalls, elsewhere, reactions }: TryCounts, factors: ProbeFactors): TryCounts {
   const by = (factor: number, counts: [number, number][]) =>
     factor > 0 ? counts.map(([of, n]): [number, number] => [of, n * factor]) : []

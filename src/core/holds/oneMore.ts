@@ -80,8 +80,8 @@ export interface ShuttingSet {
 }
 
 /**
- * The fewest holds, no two with one limb, that shut every escape that a hold can hinder; where none do, those that leave
- * least. Exact: all sets are tried. Null where no hold is known or nothing can be hindered.
+ * The fewest holds, no two with one limb, that shut every escape that a hold can hinder; where none do, those that
+ * leave least. Exact: all sets are tried. Null where no hold is known or nothing can be hindered.
  */
 export function smallestShuttingSet(chart: Chart, position: PositionId): ShuttingSet | null {
   const known = holdsForFrame(chart, position)

@@ -54,7 +54,9 @@ export interface PositionFigure {
   still: number | null
 }
 
-/** A move tried from its own position with its own holds, in full or only shown; value null where it cannot be tried. */
+/**
+ * A move tried from its own position with its own holds, in full or only shown; value null where it cannot be tried.
+ */
 export interface MoveFigure {
   value: number | null
   /** It is worth more there when it is only shown. */

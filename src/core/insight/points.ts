@@ -75,10 +75,10 @@ function placeOf({ family, ahead, orientation }: Position): Place {
 }
 
 /**
- * How often an exchange under the best plan scores each thing, for us and against us. A takedown is coming from the feet
- * to control on the ground, or into their guard by a takedown; a sweep from under a guard to the top; a pass from over a
- * guard past the legs. Knee on belly, mount and back count once until whoever has them is no longer ahead. With a clock
- * the solution must have kept every second.
+ * How often an exchange under the best plan scores each thing, for us and against us. A takedown is coming from the
+ * feet to control on the ground, or into their guard by a takedown; a sweep from under a guard to the top; a pass from
+ * over a guard past the legs. Knee on belly, mount and back count once until whoever has them is no longer ahead. With
+ * a clock the solution must have kept every second.
  */
 export function scoredOf(solution: Solution): ExpectedScore {
   return new ScoringPass(solution).run()

@@ -37,7 +37,10 @@ export function stretches(beats: readonly Beat[], hold: string): { from: number;
   return found
 }
 
-/** The lines of a score; a row of which `isOpen` is true has one for each part, besides those that are done to the whole. */
+/**
+ * The lines of a score; a row of which `isOpen` is true has one for each part, besides those that are done to the
+ * whole.
+ */
 export function linesOf(chart: Chart, beats: readonly Beat[], isOpen: (row: Row) => boolean): ScoreLine[] {
   const ids = [...new Set(beats.flatMap(({ holds }) => holds))]
   const holds = ids.flatMap((id) => lookUp(chart.holds, id) ?? [])
@@ -63,7 +66,9 @@ function roleOn(hold: Hold, row: Row, part?: Limb): Bar['role'] | null {
   return null
 }
 
-/** Gives every bar the first lane that is free over its whole length. Returns how many lanes there are, at least one. */
+/**
+ * Gives every bar the first lane that is free over its whole length. Returns how many lanes there are, at least one.
+ */
 function layInLanes(bars: Bar[]): number {
   const ends: number[] = []
   for (const bar of [...bars].sort((a, b) => a.from - b.from)) {

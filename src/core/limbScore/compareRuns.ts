@@ -51,7 +51,10 @@ function figuresOfRun(chart: Chart, run: Run): RunFigures {
   }
 }
 
-/** What sets one run apart from another, in sentences; `worths`: what each is worth from its start. `say`: a worth in words. */
+/**
+ * What sets one run apart from another, in sentences; `worths`: what each is worth from its start. `say`: a worth in
+ * words.
+ */
 export function sayDifferences(
   a: RunFigures,
   b: RunFigures,

@@ -13,7 +13,9 @@ export interface GivenBack {
 /** Less than a tenth given back is not worth a word. */
 const WORTH_SAYING = 0.1
 
-/** What each beat costs against the one before, the most first; nothing for the start. `beats` of a run of this chart. */
+/**
+ * What each beat costs against the one before, the most first; nothing for the start. `beats` of a run of this chart.
+ */
 export function costsOf(chart: Chart, beats: readonly Beat[]): GivenBack[][] {
   const table = new HoldTable(chart.holds ?? [])
   const known = [...new Set((chart.holds ?? []).flatMap(({ denies }) => (denies ?? []).map((one) => one.capability)))]

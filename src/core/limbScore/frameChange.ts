@@ -6,9 +6,10 @@ import type { Taken } from './steps'
 const isLeg = (limb: string) => /-(hip|knee|foot)$/.test(limb)
 
 /**
- * Why a hold that stays on cannot: from behind someone our left meets their left, face to face it meets their right, so a
- * leg on a sided part of them would have to change hands; so it would when we go across to the other side. A chest that
- * lies on their back does not lie on it when they face us. Arms may reach across. Undefined where nothing speaks against it.
+ * Why a hold that stays on cannot: from behind someone our left meets their left, face to face it meets their right, so
+ * a leg on a sided part of them would have to change hands; so it would when we go across to the other side. A chest
+ * that lies on their back does not lie on it when they face us. Arms may reach across. Undefined where nothing speaks
+ * against it.
  */
 export function cannotStayOn(hold: Hold, { before, after, move, lands }: Taken): string | undefined {
   const [was, is] = [frameOf(before.frame)?.meets, frameOf(after.frame)?.meets]

@@ -11,7 +11,9 @@ import { play } from './play'
 export interface NowOrLater {
   first: Move
   now: Move
-  /** What they do to the finish: how many of ten tries meet it, and what the run's holds have left of it before it ends. */
+  /**
+   * What they do to the finish: how many of ten tries meet it, and what the run's holds have left of it before it ends.
+   */
   met: { name: string; ofTen: number; left: number }[]
   /** What they do to the finish that our answer turns into the run's first move, and how many of ten then land. */
   bait: { name: string; ofTen: number; lands: number; cold: number } | null

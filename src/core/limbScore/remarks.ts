@@ -72,7 +72,9 @@ function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
   })
 }
 
-/** A hold that is let go of before the one is on that a checkpoint wants first; from the step with the checkpoint on. */
+/**
+ * A hold that is let go of before the one is on that a checkpoint wants first; from the step with the checkpoint on.
+ */
 function gateRemarks(chart: Chart, steps: readonly Taken[]): Remark[] {
   return steps.flatMap((gated, at) =>
     (gated.move?.checkpoints ?? []).flatMap(({ gate }): Remark[] => {

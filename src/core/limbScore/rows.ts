@@ -40,7 +40,9 @@ const HELD_WITH: Record<string, string> = {
 }
 const WITH = new Map(Object.entries(HELD_WITH).flatMap(([part, words]) => words.split(' ').map((word) => [word, part])))
 
-/** The part of a body that is held by what a hold is on: `left-hand` for `left-wrist`; undefined for a word not known. */
+/**
+ * The part of a body that is held by what a hold is on: `left-hand` for `left-wrist`; undefined for a word not known.
+ */
 export function partHeld(on: string | undefined): Limb | undefined {
   const [, side, word] = /^(?:(left|right)-)?(.+)$/.exec((on ?? '').trim().toLowerCase().replaceAll(' ', '-')) ?? []
   const part = WITH.get(word ?? '')

@@ -19,7 +19,10 @@ export interface Loop {
 /** What is left of an exchange in a loop when following it stops. */
 const NEGLIGIBLE = 1e-9
 
-/** The loops of a script, those that exchanges come to most first. Strongly connected components (Tarjan 1972) of its steps. */
+/**
+ * The loops of a script, those that exchanges come to most first. Strongly connected components (Tarjan 1972) of its
+ * steps.
+ */
 export function loopsOf(script: Script): Loop[] {
   const steps = new Map(script.steps.map((step) => [step.key, step]))
   return components(script.steps)

@@ -2,7 +2,9 @@ import type { Chart } from '../chart/chart'
 import type { MoveId } from '../chart/ids'
 import type { Tries } from '../chart/tries'
 
-/** What is drilled: a move, with the answers that borrow its tries; or an answer with tries of its own, by its index. */
+/**
+ * What is drilled: a move, with the answers that borrow its tries; or an answer with tries of its own, by its index.
+ */
 export type DrillTarget = { of: 'move'; move: MoveId } | { of: 'answer'; answer: number }
 
 /** The chart with other tries of a move, or of an answer that has its own. */

@@ -1,6 +1,8 @@
 import dayjs from 'dayjs'
 
-/* How figures and times read on the screen. Values are per hundred exchanges, whole; finer ones are for a second look. */
+/*
+ * How figures and times read on the screen. Values are per hundred exchanges, whole; finer ones are for a second look.
+ */
 
 /** 0.387 -> "39". */
 export function hundred(value: number): string {
@@ -14,7 +16,10 @@ export function signed(value: number): string {
   return value > 0 && text !== '0' ? `+${text}` : text
 }
 
-/** What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no change". */
+/**
+ * What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no
+ * change".
+ */
 export function changeText(value: number): string {
   if (Math.abs(value) < 0.0005) return 'no change'
   if (Math.abs(value) >= 0.0095) return signed(value)

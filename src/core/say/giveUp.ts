@@ -23,8 +23,9 @@ export function sayGiveUp(chart: Chart, { move, position, wrong, limit, instead 
 const LOST = 0.03
 
 /**
- * After which step of a run letting go loses the position: the first from which on it is worth clearly less than letting go
- * at the start, in a sentence. `letGo`: by step, the start first; `stepName`: what a step is called. `say`: a worth in words.
+ * After which step of a run letting go loses the position: the first from which on it is worth clearly less than
+ * letting go at the start, in a sentence. `letGo`: by step, the start first; `stepName`: what a step is called. `say`:
+ * a worth in words.
  */
 export function sayLetGo(
   letGo: readonly (number | null)[],

@@ -37,7 +37,10 @@ export function sayScript(chart: Chart, script: Script): Told[] {
 
 class Saying {
   private readonly byKey: Map<number, ScriptStep>
-  /** The number of the paragraph that tells a step. What is tried in one position is told once, whatever came to nothing before. */
+  /**
+   * The number of the paragraph that tells a step. What is tried in one position is told once, whatever came to nothing
+   * before.
+   */
   private readonly numbers = new Map<number, number>()
   private readonly paragraphs: ScriptStep[] = []
 
@@ -194,7 +197,9 @@ class Saying {
   }
 }
 
-/** What a coach looks at while it is done: the first checkpoint, what may not be let go, the usual mistake, the caution. */
+/**
+ * What a coach looks at while it is done: the first checkpoint, what may not be let go, the usual mistake, the caution.
+ */
 export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[] {
   const cue = /When: (.+?)\.(?: |$)/.exec(notes)?.[1]
   const [first] = checkpoints

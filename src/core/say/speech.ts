@@ -1,6 +1,9 @@
 import { get } from '../get'
 
-/* How a coach's names become parts of sentences. What is not known to be a verb is said as a thing, in the coach's words. */
+/*
+ * How a coach's names become parts of sentences. What is not known to be a verb is said as a thing, in the coach's
+ * words.
+ */
 
 /** Verbs that names of moves and of what they do begin with. */
 const VERBS = new Set(
@@ -49,7 +52,9 @@ export function tellMove(name: string): string {
   return `go for the ${said}`
 }
 
-/** A move that is only shown: "Kimura" -> "show the kimura", "Snap the head down" -> "only begin to snap the head down". */
+/**
+ * A move that is only shown: "Kimura" -> "show the kimura", "Snap the head down" -> "only begin to snap the head down".
+ */
 export function showMove(name: string): string {
   const told = tellMove(name)
   return told.startsWith('go for ') ? told.replace('go for', 'show') : `only begin to ${told}`
@@ -92,7 +97,9 @@ function baseOf(word: string, next = ''): string | null {
   return base ? base + tail : null
 }
 
-/** Where we are: "Mount" -> "in mount"; a name that says where by itself stays: "Under side control", "In their guard". */
+/**
+ * Where we are: "Mount" -> "in mount"; a name that says where by itself stays: "Under side control", "In their guard".
+ */
 export const inPlace = (name: string): string =>
   /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
 

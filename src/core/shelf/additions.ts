@@ -5,7 +5,9 @@ import type { Position } from '../chart/position'
 import { inChart } from './search'
 import type { Shelf, ShelfMove } from './shelf'
 
-/** Moves of the Shelf that a chart does not have yet, from a position that it has: done from there, or from there too. */
+/**
+ * Moves of the Shelf that a chart does not have yet, from a position that it has: done from there, or from there too.
+ */
 export function couldAdd(chart: Chart, shelf: Shelf, position: string): ShelfMove[] {
   const own = lookUp(chart.positions, position)
   const there = own && shelf.positions.filter((one) => inChart([own], one)).map(({ id }) => id as string)

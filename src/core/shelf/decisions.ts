@@ -86,7 +86,9 @@ function namesOf({ moves }: Chart): Map<string, MoveId[]> {
   return byName
 }
 
-/** Side by side as moves from the position, or as answers to the same reaction there, whichever sets them further apart. */
+/**
+ * Side by side as moves from the position, or as answers to the same reaction there, whichever sets them further apart.
+ */
 function compare(
   chart: Chart,
   position: PositionId,

@@ -8,8 +8,8 @@ import { withFreshIds } from './freshIds'
 import type { ShelfRegion } from './shelf'
 
 /**
- * A part of a chart as a shelf of its own: the positions with their holds, what is tried from them and where that leads,
- * what they do about it and what is answered. `taken`: ids that are on other shelves, which it must not use.
+ * A part of a chart as a shelf of its own: the positions with their holds, what is tried from them and where that
+ * leads, what they do about it and what is answered. `taken`: ids that are on other shelves, which it must not use.
  */
 export function publish(
   chart: Chart,

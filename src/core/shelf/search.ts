@@ -134,7 +134,9 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
   ]
 }
 
-/** The record of the chart for something of the Shelf: the one with its id, else with its name or one of its aliases. */
+/**
+ * The record of the chart for something of the Shelf: the one with its id, else with its name or one of its aliases.
+ */
 export function inChart<R extends { id: string; name: string; aliases?: string[] }>(
   records: readonly R[],
   one: { id: string; name: string; aliases?: string[] },

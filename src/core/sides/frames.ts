@@ -3,7 +3,9 @@ import type { Position } from '../chart/position'
 import type { Limb, Person } from '../chart/words'
 
 type Side = 'left' | 'right'
-/** A position's orientation: by fact, the side that it names; a fact that is not there is not known or does not apply. */
+/**
+ * A position's orientation: by fact, the side that it names; a fact that is not there is not known or does not apply.
+ */
 export type Orientation = Partial<Record<string, unknown>>
 
 /** One thing that must be known to say sides: which arm is over the shoulder, which side is on the mat, and so on. */
@@ -53,9 +55,9 @@ function eitherWay(fact: Fact, askOfThem: string): Fact[] {
 const nearFar = { by: 'theirs', limbs: 'all', named: 'near', other: 'far' } as const
 
 /**
- * Every frame with its facts. On their back both face the same way, so left stays left; facing each other our left meets
- * their right. Kneeling beside someone who lies on the back, the arm towards the hips is on the side that is near; beside
- * someone on hands and knees it is the other way about.
+ * Every frame with its facts. On their back both face the same way, so left stays left; facing each other our left
+ * meets their right. Kneeling beside someone who lies on the back, the arm towards the hips is on the side that is
+ * near; beside someone on hands and knees it is the other way about.
  */
 export const FRAMES: readonly Frame[] = [
   {
@@ -202,6 +204,9 @@ export function limbInWords(
   return word ? `${word} ${part}${more.length ? ` (${more.join(', ')})` : ''}` : `${side} ${part}`
 }
 
-/** Who controls whom, for a picture: whoever is ahead; where nobody is, we do unless the position says that we are below. */
+/**
+ * Who controls whom, for a picture: whoever is ahead; where nobody is, we do unless the position says that we are
+ * below.
+ */
 export const whoControls = ({ ahead, orientation }: Pick<Position, 'ahead' | 'orientation'>): Person =>
   ahead === 'theirs' || orientation?.below === 'ours' ? 'theirs' : 'ours'

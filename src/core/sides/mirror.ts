@@ -5,7 +5,10 @@ import type { Chart } from '../chart/chart'
  * other is only shown, and what is done to it is done to the chart as it is kept.
  */
 
-/** Words after which "right" and "left" are no sides: "right after", "left behind". The same for both, so that it reverses. */
+/**
+ * Words after which "right" and "left" are no sides: "right after", "left behind". The same for both, so that it
+ * reverses.
+ */
 const NO_SIDE = 'after|away|before|behind|here|now|out|there|through|over'
 const SIDE = new RegExp(`\\b(left|right)\\b(?!\\s+(?:${NO_SIDE})\\b)`, 'gi')
 const OTHER: Record<string, string> = {

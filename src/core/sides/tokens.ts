@@ -19,8 +19,8 @@ const BY: Record<string, Person> = { our: 'ours', their: 'theirs' }
 const SIDES = ['left', 'right'] as const
 
 /**
- * A text with its tokens said in the reader's words and side: `{our top hook}` and `{our right foot}` both become "our top
- * hook (right)" and "our top foot (right)" where the right side is up. A word that does not apply is left out.
+ * A text with its tokens said in the reader's words and side: `{our top hook}` and `{our right foot}` both become "our
+ * top hook (right)" and "our top foot (right)" where the right side is up. A word that does not apply is left out.
  */
 export function sayTokens(text: string, { frame, orientation }: Sides, vocabulary: Vocabulary = {}): string {
   return text.replace(TOKEN, (_, whose: string, word: string | undefined, part: string) => {
@@ -49,7 +49,9 @@ export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary 
   )
 }
 
-/** The token that is being typed at the end of `before`, and those of `all` that go on from it; null outside a brace. */
+/**
+ * The token that is being typed at the end of `before`, and those of `all` that go on from it; null outside a brace.
+ */
 export function typedToken(before: string, all: readonly string[]): { from: number; offers: string[] } | null {
   const from = before.lastIndexOf('{')
   if (from < 0 || before.indexOf('}', from) >= 0) return null

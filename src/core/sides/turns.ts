@@ -40,7 +40,10 @@ export function turned(orientation: Orientation, turns: readonly Turn[], across 
   }, orientation)
 }
 
-/** The sides where a move lands in the frame that it is from: what the landing says itself counts before what is brought. */
+/**
+ * The sides where a move lands in the frame that it is from: what the landing says itself counts before what is
+ * brought.
+ */
 export function landedSides(brought: Orientation, own: Orientation = {}): Orientation {
   const { out, ...rest } = brought
   // Whether the under arm is out belongs to which arm is over: a landing that says the one says the other.
@@ -56,7 +59,9 @@ export interface Disagreement {
   landing: unknown
 }
 
-/** Where a move stays in its frame: the facts on which what it brings and what its landing says are not the same side. */
+/**
+ * Where a move stays in its frame: the facts on which what it brings and what its landing says are not the same side.
+ */
 export function sidesDisagree(chart: Chart, move: Move): Disagreement[] {
   const from = lookUp(chart.positions, move.from)
   const to = lookUp(chart.positions, move.to)

@@ -9,7 +9,10 @@ const BAND_HEIGHT = 8
 const LEAST_WIDTH = 1060
 /** Of a row, what ledges may fill: lines pass through the rest. */
 const FILLED = 0.92
-/** So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer looks. */
+/**
+ * So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer
+ * looks.
+ */
 const SAMPLE = 900
 const LOOKS = 2e7
 const MAX_SWEEPS = 40
@@ -33,8 +36,8 @@ interface Band {
 }
 
 /**
- * Orders the places of each band anew so that few lines cross: sweeps down and up that bring each place to the middle of
- * what it is tied to (the barycentre method; Sugiyama, Tagawa and Toda 1981), the best sweep kept.
+ * Orders the places of each band anew so that few lines cross: sweeps down and up that bring each place to the middle
+ * of what it is tied to (the barycentre method; Sugiyama, Tagawa and Toda 1981), the best sweep kept.
  */
 export function arrange(task: LayoutTask): SlopeLayout {
   const width = widthFor(task)

@@ -22,8 +22,8 @@ export function cross(one: Segment, other: Segment): boolean {
 }
 
 /**
- * How many pairs of the lines cross. Counted very often while a chart is laid out, so the lines go into columns, sorted by
- * their upper ends, and the test is written out: the same as `cross` for each pair.
+ * How many pairs of the lines cross. Counted very often while a chart is laid out, so the lines go into columns, sorted
+ * by their upper ends, and the test is written out: the same as `cross` for each pair.
  */
 export function countCrossings(segments: readonly Segment[]): number {
   const n = segments.length

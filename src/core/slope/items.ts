@@ -44,7 +44,9 @@ export function itemOf(chart: Chart, key: string): Item | undefined {
   return undefined
 }
 
-/** What can be gone into from an item: the moves of a position, what meets a move, what answers that, where it lands. */
+/**
+ * What can be gone into from an item: the moves of a position, what meets a move, what answers that, where it lands.
+ */
 export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): Item[] {
   if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
   if (item.kind === 'move') {

@@ -7,12 +7,16 @@ import type { LayoutTask, SlopeLayout } from './places'
 /** Width of a text in pixels, in the face that places are named in. */
 export type Measure = (text: string) => number
 
-/** Pixels: where lines leave a ledge beside its name; a ledge with its name; the bar itself; the column of band names. */
+/**
+ * Pixels: where lines leave a ledge beside its name; a ledge with its name; the bar itself; the column of band names.
+ */
 export const PORCH = 18
 export const LEDGE_HEIGHT = 25
 export const BAR = 7
 export const MARGIN = 104
-/** Free space under a row, for lines and what hangs on them; under a row of the crest; above the first row of a band. */
+/**
+ * Free space under a row, for lines and what hangs on them; under a row of the crest; above the first row of a band.
+ */
 const LANE = 35
 const CREST_LANE = 11
 const BAND_TOP = 6

@@ -12,7 +12,9 @@ export function valueOfAction(game: Game, values: Float64Array, dealer: Dealer, 
   return game.actionToll[a] + game.actionAlive[a] * sum
 }
 
-/** What comes of a second of waiting in which they may do something unprompted; `stay`: the value of nothing happening. */
+/**
+ * What comes of a second of waiting in which they may do something unprompted; `stay`: the value of nothing happening.
+ */
 export function afterWaiting(
   game: Game,
   values: Float64Array,

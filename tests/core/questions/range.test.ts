@@ -23,7 +23,9 @@ const WHOLE: Part = { from: 0, every: 1 }
 const sample = (chart: Chart, scenario: Scenario, part: Part, samples: number, places: PositionId[] = []) =>
   finished(sampleRange(chart, scenario, places, part, samples))!
 
-/** Every figure of every try and of what they do unprompted by a draw of its own; where there was none there is none. */
+/**
+ * Every figure of every try and of what they do unprompted by a draw of its own; where there was none there is none.
+ */
 function changed(chart: Chart, draw: (count: number) => number): Chart {
   const each = (counts: Record<string, number> = {}) =>
     Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n && draw(n)]))

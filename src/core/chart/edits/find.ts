@@ -31,7 +31,9 @@ export function moveBefore(list: unknown[], from: number, before: number): void 
   list.splice(before > from ? before - 1 : before, 0, ...list.splice(from, 1))
 }
 
-/** An answer has no id: it is known by what it answers with what. `nth`: which one of several that say the same, from 0. */
+/**
+ * An answer has no id: it is known by what it answers with what. `nth`: which one of several that say the same, from 0.
+ */
 export interface AnswerRef {
   reaction: ReactionId
   move: MoveId

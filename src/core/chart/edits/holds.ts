@@ -22,7 +22,9 @@ export function addHold(chart: Chart, fields: Omit<Hold, 'id'>): HoldId {
   return id
 }
 
-/** Puts a hold on in a position; what the same limbs of that person did before, they let go of. Returns what that was. */
+/**
+ * Puts a hold on in a position; what the same limbs of that person did before, they let go of. Returns what that was.
+ */
 export function putOn(chart: Chart, position: PositionId, id: string): HoldId[] {
   const hold = holdIn(chart, id)
   const record = positionIn(chart, position)

@@ -54,8 +54,8 @@ export const answerOfRound = (chart: Chart, { reaction }: PositionalRound): Answ
   chart.answers.find((one) => one.reaction === reaction)
 
 /**
- * Tallies a round on a day (as 2026-11-28): its answer worked, or it did not. It counts beside the guess of the answer's
- * tries, which gets tries of its own where it had none. Throws `Gone` where there is no answer.
+ * Tallies a round on a day (as 2026-11-28): its answer worked, or it did not. It counts beside the guess of the
+ * answer's tries, which gets tries of its own where it had none. Throws `Gone` where there is no answer.
  */
 export function tallyRound(chart: Chart, id: string, worked: boolean, when: string): void {
   const answer = answerOfRound(chart, roundIn(chart, id))

@@ -15,8 +15,8 @@ export type Part =
   | { part: 'reaction'; reaction: ReactionId }
 
 /**
- * The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. What the coach has set is
- * the coach's own, and counts for what it says.
+ * The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. What the coach has set
+ * is the coach's own, and counts for what it says.
  */
 export function withPart(before: Tries, part: Part, count: number): Tries {
   const tries = { ...before }

@@ -95,7 +95,9 @@ function comesOff(chart: Chart, beat: Beat, hold: Hold, begins: boolean): void {
   }
 }
 
-/** On at this beat as at the one before: nothing of the step may take it off, and what does not carry by itself is kept. */
+/**
+ * On at this beat as at the one before: nothing of the step may take it off, and what does not carry by itself is kept.
+ */
 function staysOn(chart: Chart, { step, place }: Beat, hold: Hold): void {
   const reaction = step?.reaction && reactionIn(chart, step.reaction)
   const move = step?.move && moveIn(chart, step.move)

@@ -15,7 +15,10 @@ export interface Wanted {
   positions?: readonly string[]
   moves?: readonly string[]
   reactions?: readonly string[]
-  /** Where a move lands in a position that is new to the chart, how many moves on to bring along, so that it leads somewhere. */
+  /**
+   * Where a move lands in a position that is new to the chart, how many moves on to bring along, so that it leads
+   * somewhere.
+   */
   onward?: number
 }
 
@@ -132,7 +135,9 @@ class Pull {
     for (const reaction of this.chart.reactions) keepMirror(reaction, this.chart.moves)
   }
 
-  /** Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go. */
+  /**
+   * Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go.
+   */
   private answers(): void {
     const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
     for (const answer of this.shelf.answers) {

@@ -5,7 +5,10 @@ import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { useShelfPlace } from '../../parts/shelf/pulling'
 
-/** Shelves of the coach's own: a part of the open chart is published, or a file taken in; what lies in the bin comes back. */
+/**
+ * Shelves of the coach's own: a part of the open chart is published, or a file taken in; what lies in the bin comes
+ * back.
+ */
 const charts = useCharts()
 const store = useShelf()
 const { go } = useShelfPlace()

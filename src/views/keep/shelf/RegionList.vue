@@ -8,7 +8,9 @@ import { useShelf } from '../../../stores/shelf'
 import PublishPart from './PublishPart.vue'
 import { useShelfPlace } from '../../parts/shelf/pulling'
 
-/** Where to look on the Shelf: by what one sees, by region, by what is attacked or needed; and the coach's own shelves. */
+/**
+ * Where to look on the Shelf: by what one sees, by region, by what is attacked or needed; and the coach's own shelves.
+ */
 const props = defineProps<{ shelf: Shelf }>()
 const store = useShelf()
 const { place, go } = useShelfPlace()

@@ -17,7 +17,9 @@ import ShelfEntry from './ShelfEntry.vue'
 import ShelfUpdates from './ShelfUpdates.vue'
 import { foundOf, keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
 
-/** The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it. */
+/**
+ * The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it.
+ */
 const props = defineProps<{ shelf: Shelf }>()
 const store = useShelf()
 const charts = useCharts()

@@ -5,7 +5,10 @@ import type { Shelf, ShelfMove } from '../../../core/shelf/shelf'
 import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
 
-/** Moves of the open chart of which the Shelf now says something else than when they came in: it offers, and changes nothing itself. */
+/**
+ * Moves of the open chart of which the Shelf now says something else than when they came in: it offers, and changes
+ * nothing itself.
+ */
 const props = defineProps<{ shelf: Shelf }>()
 const charts = useCharts()
 const changed = computed(() => (charts.chart ? changedOnShelf(charts.chart, props.shelf) : []))

@@ -14,7 +14,10 @@ import { useTrials } from '../../../stores/trials'
 import { usePulling } from '../shelf/pulling'
 import { useWorksheet } from '../inspectors/sheet'
 
-/** What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings it in. */
+/**
+ * What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings
+ * it in.
+ */
 /** With a reaction: only what answers it. */
 const props = defineProps<{ reaction?: ReactionId | undefined }>()
 const { chart, position } = useWorksheet()

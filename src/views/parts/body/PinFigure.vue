@@ -9,7 +9,9 @@ import { figureOf } from '../../../core/body/body'
 import { HEIGHT, WIDTH } from '../../../core/body/poses'
 import type { Orientation } from '../../../core/sides/frames'
 
-/** Two outlines from the frame's fixed view, ours filled and theirs open, with numbered contacts joined to their words. */
+/**
+ * Two outlines from the frame's fixed view, ours filled and theirs open, with numbered contacts joined to their words.
+ */
 const props = defineProps<{
   frame: string | undefined
   orientation: Orientation

@@ -12,7 +12,9 @@ import CheckMark from './CheckMark.vue'
 const props = defineProps<{
   shelf: Shelf
   variant: Variant
-  /** What the start would be worth with one way only, against now, by `variant view`; absent where it is not tried out. */
+  /**
+   * What the start would be worth with one way only, against now, by `variant view`; absent where it is not tried out.
+   */
   worths?: Map<string, Worths | null>
   now?: { start: number; position: number } | undefined
 }>()

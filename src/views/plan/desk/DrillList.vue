@@ -7,7 +7,9 @@ import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 
-/** Which ten minutes of drilling buy the most: one more of ten landing, an answer where there is none, one more hold. */
+/**
+ * Which ten minutes of drilling buy the most: one more of ten landing, an answer where there is none, one more hold.
+ */
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
 const FEW = 5

@@ -26,7 +26,9 @@ interface Holds {
   /** Holds of the Shelf for this frame that the chart does not have. */
   more: ComputedRef<Hold[]>
   selected: ComputedRef<Hold | undefined>
-  /** What the position and the start would be worth without a hold, or with one more, by its id; undefined until known. */
+  /**
+   * What the position and the start would be worth without a hold, or with one more, by its id; undefined until known.
+   */
   worths: Map<string, Worths | null>
   select: (hold: string | undefined) => void
 }

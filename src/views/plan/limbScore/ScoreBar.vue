@@ -11,6 +11,7 @@ import { rowsWith } from '../../../core/limbScore/rows'
 import { useScore } from './score'
 
 /** A hold over the steps in which it is on. Its ends are dragged; arrows move its end, with Shift its beginning. */
+const HOW = 'Drag an end, or use the arrows (Shift: the beginning); Delete lets go; Enter opens it'
 const props = defineProps<{ bar: Bar }>()
 const { played, words, beat, place } = useScore()
 const router = useRouter()
@@ -102,7 +103,7 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
     tabindex="0"
     :data-bar="`${bar.hold.id} ${bar.role} ${bar.from}`"
     :aria-label="`${bar.hold.name}, ${when}`"
-    :title="`${bar.hold.name}, ${when}. Drag an end, or use the arrows (Shift: the beginning); Delete lets go; Enter opens it`"
+    :title="`${bar.hold.name}, ${when}. ${HOW}`"
     @keydown="onKey"
   >
     <i class="grip" aria-hidden="true" @pointerdown.prevent="drag($event, 'from')" />

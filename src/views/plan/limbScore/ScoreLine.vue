@@ -26,6 +26,7 @@ const free = computed(() => {
   return found
 })
 const putting = ref<number | null>(null)
+const stepText = (step: number) => (step === 0 ? 'start' : `step ${step}`)
 </script>
 
 <template>
@@ -65,7 +66,7 @@ const putting = ref<number | null>(null)
           type="button"
           class="plain cell"
           :style="{ gridColumn: stretch.from + i }"
-          :aria-label="`${rowName(line.row, line.part)}, ${stretch.from + i === 1 ? 'start' : `step ${stretch.from + i - 1}`}: free. Put a hold on`"
+          :aria-label="`${rowName(line.row, line.part)}, ${stepText(stretch.from + i - 1)}: free. Put a hold on`"
           @click="putting = stretch.from + i - 1"
         >
           +

@@ -10,7 +10,10 @@ import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 
-/** The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each repair. */
+/**
+ * The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each
+ * repair.
+ */
 const charts = useCharts()
 const chart = computed(() => present(charts.chart))
 const { answer, progress, cancel } = useQuestion(() => ({ of: 'beaten' as const }))

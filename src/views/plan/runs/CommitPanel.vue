@@ -12,7 +12,9 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
 
-/** How hard to commit: moves may be only shown, to draw what they do; the plan picks, and here is what that is worth. */
+/**
+ * How hard to commit: moves may be only shown, to draw what they do; the plan picks, and here is what that is worth.
+ */
 const charts = useCharts()
 const figures = useFigures()
 /** Less is not worth a sentence: it reads the same before and after. */

@@ -21,7 +21,9 @@ import DependsOn from './DependsOn.vue'
 import LimitPanel from './LimitPanel.vue'
 import SurePanel from './SurePanel.vue'
 
-/** What would come of it if something were otherwise, without changing the chart; and what the start depends on most. */
+/**
+ * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.
+ */
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))

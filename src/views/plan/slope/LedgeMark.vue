@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { BAR, LEDGE_HEIGHT, PORCH, type Ledge } from '../../../core/slope/ledges'
 
-/** A place to stand on: a bar that is filled as far as it is worth, its name and value on top; a finish is a capsule. */
+/**
+ * A place to stand on: a bar that is filled as far as it is worth, its name and value on top; a finish is a capsule.
+ */
 const props = defineProps<{
   ledge: Ledge
   level: 'near' | 'far' | 'tiny'

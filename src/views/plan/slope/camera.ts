@@ -73,7 +73,9 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     void drawSoon()
   }
 
-  /** Draws anew what is in the window now; until then the picture that is there is only shifted, which costs nothing. */
+  /**
+   * Draws anew what is in the window now; until then the picture that is there is only shifted, which costs nothing.
+   */
   function draw() {
     const { value: next } = transform
     drawn = next
@@ -138,7 +140,10 @@ export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Ev
     centre((left + right) / 2, (top + bottom) / 2)
   }
 
-  /** The picture is of this size. Until the coach has moved about, it is shown whole; or round `x`, where it can be read. */
+  /**
+   * The picture is of this size. Until the coach has moved about, it is shown whole; or round `x`, where it can be
+   * read.
+   */
   function frame(picture: { width: number; height: number }, x?: number) {
     extent = picture
     if (isMoved || !size.value.width) return

@@ -58,7 +58,9 @@ function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
   return { pointOf, itemUnder }
 }
 
-/** Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several. */
+/**
+ * Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several.
+ */
 export function useDragging(task: Dragging) {
   const drag = ref<Drag | null>(null)
   let pressed: { item: Item | undefined; kind: Drag['kind'] | 'click'; x: number; y: number } | null = null

@@ -96,7 +96,10 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     goTo(whole ?? item)
   }
 
-  /** Puts the selected places, or `place`, or the one that one stands on, further aside or in the next row; pixels and rows. */
+  /**
+   * Puts the selected places, or `place`, or the one that one stands on, further aside or in the next row; pixels and
+   * rows.
+   */
   function push(x: number, row: number, join?: string, place?: string) {
     const item = at.value
     const one = place ?? (item?.kind === 'place' ? item.place : undefined)

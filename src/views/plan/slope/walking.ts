@@ -14,8 +14,8 @@ interface Ground {
 }
 
 /**
- * Walking along the real structure: into the next move, its reaction, the answer, where it lands; back the way one came;
- * and from one to the next of those that lie side by side.
+ * Walking along the real structure: into the next move, its reaction, the answer, where it lands; back the way one
+ * came; and from one to the next of those that lie side by side.
  */
 export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
   const trail = ref<Item[]>([])

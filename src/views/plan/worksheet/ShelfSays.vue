@@ -13,7 +13,9 @@ import CheckMark from '../../parts/shelf/CheckMark.vue'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 
-/** What practitioners decide by in this position, held against the chart's own values; and where they do it differently. */
+/**
+ * What practitioners decide by in this position, held against the chart's own values; and where they do it differently.
+ */
 const { chart, position } = useWorksheet()
 const figures = useFigures()
 const store = useShelf()
@@ -98,11 +100,14 @@ const worths = useTrials(
           {{ changeText(-compared.by) }} against {{ nameOf(compared.preferred) }}.
         </p>
         <p v-else-if="compared" class="small agrees">
-          {{
-            compared.says === 'as the rule'
-              ? `The numbers agree: ${nameOf(compared.preferred)} ${changeText(compared.by)} against ${nameOf(compared.rejected)}.`
-              : `The numbers make no difference between ${nameOf(compared.preferred)} and ${nameOf(compared.rejected)}.`
-          }}
+          <template v-if="compared.says === 'as the rule'"
+            >The numbers agree: {{ nameOf(compared.preferred) }} {{ changeText(compared.by) }} against
+            {{ nameOf(compared.rejected) }}.</template
+          >
+          <template v-else
+            >The numbers make no difference between {{ nameOf(compared.preferred) }} and
+            {{ nameOf(compared.rejected) }}.</template
+          >
         </p>
       </li>
     </ul>
