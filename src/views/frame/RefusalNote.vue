@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementBounding, useEventListener } from '@vueuse/core'
+import { useElementBounding, useEventListener, useWindowSize } from '@vueuse/core'
 import { computed, nextTick, shallowRef, watch } from 'vue'
 import { useCharts } from '../../stores/charts'
 
@@ -11,6 +11,13 @@ const reasons = computed(() => {
   return [...new Set(messages)].slice(0, 3)
 })
 const { left, bottom } = useElementBounding(field)
+const { width } = useWindowSize()
+/** Below the field, and never past the edge of the window. */
+const place = computed(() =>
+  field.value
+    ? { left: `${Math.max(8, Math.min(left.value, width.value - 316))}px`, top: `${bottom.value + 4}px` }
+    : { left: '50%', top: '60px' },
+)
 /** Where the coach did it: a field that is gone by now leaves the note at the top of the screen. */
 let touched: HTMLElement | null = null
 const FIELDS = 'input, select, textarea, button, [tabindex]'
@@ -42,13 +49,7 @@ useEventListener(document, 'keydown', close)
 </script>
 
 <template>
-  <p
-    v-if="charts.refused"
-    id="refusal"
-    class="refusal"
-    role="alert"
-    :style="field ? { left: `${Math.max(8, left)}px`, top: `${bottom + 4}px` } : { left: '50%', top: '60px' }"
-  >
+  <p v-if="charts.refused" id="refusal" class="refusal" role="alert" :style="place">
     <b>Not done:</b> {{ reasons.join('; ') }}.
   </p>
 </template>
@@ -57,11 +58,12 @@ useEventListener(document, 'keydown', close)
 .refusal {
   position: fixed;
   z-index: 40;
-  max-width: 320px;
+  width: max-content;
+  max-width: 300px;
   padding: 6px 10px;
-  border: 2px solid var(--warning);
+  border: 2px solid var(--caution);
   border-radius: 6px;
-  background: var(--surface);
+  background: var(--raised);
   color: var(--ink);
   box-shadow: var(--shadow);
 }
