@@ -1,0 +1,198 @@
+import { jest } from '@jest/globals'
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { createPinia, setActivePinia } from 'pinia'
+import { effectScope, nextTick, ref } from 'vue'
+import { setField } from '../../src/core/chart/edits/fields'
+import { removeRun } from '../../src/core/chart/edits/runs'
+import type { PositionId } from '../../src/core/chart/ids'
+import { scenarioOf, underRules } from '../../src/core/game/scenario'
+import { costsOf, figuresOf } from '../../src/core/insight/figures'
+import { drillGains } from '../../src/core/questions/gains'
+import { useCharts } from '../../src/stores/charts'
+import { useFigures } from '../../src/stores/figures'
+import { useQuestion } from '../../src/stores/questions'
+import { useRange } from '../../src/stores/range'
+import { useTrials, type TrialQuestion } from '../../src/stores/trials'
+import { demoPlan } from '../fixtures/demoPlan'
+import { finished } from '../reference/finished'
+import { taken } from '../reference/taken'
+import { HostedWorker } from './hostedWorker'
+
+jest.setTimeout(30_000)
+
+const later = globalThis.setTimeout
+Object.assign(globalThis, {
+  Worker: HostedWorker,
+  BroadcastChannel: undefined,
+  requestAnimationFrame: (run: () => void) => later(run, 0),
+  localStorage: { getItem: () => null, setItem: () => undefined },
+})
+
+/** Waits for a state, however slow the machine is. */
+async function until(what: string, isSo: () => boolean): Promise<void> {
+  for (let n = 0; n < 4000; n++) {
+    if (isSo()) return
+    await new Promise((turn) => later(turn, 5))
+  }
+  throw new Error(`it never came about: ${what}`)
+}
+
+const demo = demoPlan()
+const HIPS = 'side-control-hips-low' as PositionId
+
+async function openDemo() {
+  globalThis.indexedDB = new IDBFactory()
+  HostedWorker.all = []
+  setActivePinia(createPinia())
+  const charts = useCharts()
+  await charts.start()
+  await charts.add(demo)
+  const figures = useFigures()
+  await until('figures', () => figures.figures !== null && !figures.isBusy)
+  return { charts, figures }
+}
+const inScope = <T>(make: () => T) => {
+  const scope = effectScope()
+  return { made: scope.run(make) as T, stop: () => scope.stop() }
+}
+
+describe('the figures of the open chart', () => {
+  it('are those of the core, follow each edit and the scenario, and say what the start was worth before', async () => {
+    const { charts, figures } = await openDemo()
+    const solved = () => taken(figuresOf(charts.chart!, scenarioOf(charts.chart!))).figures
+    expect(figures.figures).toEqual(solved())
+    expect(figures.change).toBeNull()
+    const before = figures.figures!.value
+    figures.setScenario({ seconds: 60 })
+    await until('other figures', () => figures.figures!.value !== before)
+    expect(charts.steps.undo).toBe('Scenario')
+    expect(figures.figures).toEqual(solved())
+    expect(figures.change).toMatchObject({ from: before })
+    charts.undo()
+    await until('the first figures', () => figures.figures!.value === before)
+    const { move, reaction } = figures.figures!.met.find((met) => met.move)!
+    expect(figures.met(move!, reaction)).toMatchObject({ move, reaction })
+    expect(figures.met('nothing', reaction)).toBeUndefined()
+  })
+
+  it('come with what loose ends cost, those met most first, and with points where the rules score', async () => {
+    const { charts, figures } = await openDemo()
+    await until('costs', () => figures.costsLeft === 0)
+    const costOf = costsOf(demo, scenarioOf(demo), figures.figures!.value)
+    expect(figures.costs).toEqual(figures.figures!.looseEnds.map((end) => costOf(end)))
+    expect(figures.points).toBeNull()
+    figures.setScenario({ rules: 'gi-points' })
+    await until('points', () => figures.points !== null)
+    expect(figures.points!.ours).toBeGreaterThan(0)
+    expect(figures.rules?.id).toBe('gi-points')
+    charts.undo()
+  })
+
+  it('are gone with the last position, and told why where there are none', async () => {
+    const { charts, figures } = await openDemo()
+    await charts.create('Empty')
+    await until('nothing', () => figures.figures === null)
+    expect([figures.costs, figures.problems, figures.isBusy]).toEqual([[], [], false])
+    await charts.open(demo.id)
+    await until('figures again', () => figures.figures !== null)
+    charts.edit('No end', (draft) => {
+      draft.settings = { ...draft.settings, breakUp: null, scenario: { ...draft.settings?.scenario, seconds: null } }
+    })
+    await until('a problem', () => figures.problems.length > 0)
+    expect(figures.problems[0].code).toBe('needs-an-end')
+    expect(figures.figures).toBeNull()
+  })
+
+  it('can be taken apart, walked along and told', async () => {
+    const { figures } = await openDemo()
+    const explained = await figures.explain({ of: 'position', position: HIPS })
+    expect(explained!.total).toBeCloseTo(figures.figures!.positions[HIPS].value, 12)
+    const [run] = demo.runs!
+    expect((await figures.along(run))!).toHaveLength(run.steps.length + 1)
+    expect((await figures.script(HIPS, { share: 0.5, steps: 4 }))!.steps.length).toBeLessThanOrEqual(4)
+  })
+})
+
+describe('a question', () => {
+  it('is asked once it is quiet, shows how far it is, and is asked anew with new figures', async () => {
+    const { charts, figures } = await openDemo()
+    const { made: question, stop } = inScope(() => useQuestion(() => ({ of: 'gains' as const })))
+    expect(question.answer.value).toBeNull()
+    await until('gains', () => question.answer.value !== null && question.progress.value === null)
+    expect(question.answer.value).toEqual(finished(drillGains(demo, scenarioOf(demo))))
+    const times = () => HostedWorker.asked.filter((one) => one === 'gains').length
+    const before = times()
+    charts.edit('Slower', (draft) => setField(draft, 'moves', 'americana', 'seconds', 20))
+    await until('asked again', () => times() > before)
+    stop()
+    await nextTick()
+    expect(question.progress.value).toBeNull()
+    expect(figures.problems).toEqual([])
+  })
+
+  it('of null asks nothing and has no answer, and one that is given up is not answered', async () => {
+    await openDemo()
+    const isAsked = ref(false)
+    const { made: question, stop } = inScope(() => useQuestion(() => (isAsked.value ? { of: 'gains' as const } : null)))
+    await new Promise((turn) => later(turn, 300))
+    expect([question.answer.value, HostedWorker.asked.includes('gains')]).toEqual([null, false])
+    isAsked.value = true
+    await until('asked', () => question.progress.value !== null)
+    question.cancel()
+    expect(HostedWorker.all.some(({ heard }) => heard.some((one) => one.kind === 'stop'))).toBe(true)
+    await new Promise((turn) => later(turn, 100))
+    expect([question.progress.value, question.answer.value]).toEqual([null, null])
+    isAsked.value = false
+    await nextTick()
+    isAsked.value = true
+    await until('answered', () => question.answer.value !== null)
+    isAsked.value = false
+    await until('gone', () => question.answer.value === null)
+    stop()
+  })
+})
+
+describe('trials', () => {
+  it('are worth what the chart would be, under other rules too, also after a chart without runs', async () => {
+    const { charts, figures } = await openDemo()
+    const toTry = (): TrialQuestion | null =>
+      charts.chart && {
+        chart: charts.chart,
+        position: HIPS,
+        trials: [
+          { key: 'as it is', chart: charts.chart },
+          { key: 'juniors', chart: charts.chart, instead: underRules(charts.chart, 'juniors') },
+        ],
+      }
+    const { made: worths, stop } = inScope(() => useTrials(toTry))
+    await until('both', () => worths.size === 2)
+    expect(worths.get('as it is')!.start).toBe(figures.figures!.value)
+    const juniors = { ...scenarioOf(demo), ...underRules(demo, 'juniors') }
+    expect(worths.get('juniors')!.start).toBe(taken(figuresOf(demo, juniors)).figures.value)
+    charts.edit('No runs', (draft) => demo.runs!.forEach(({ id }) => removeRun(draft, id)))
+    charts.edit('Less', (draft) => setField(draft, 'positions', HIPS, 'endWorth', -1))
+    await until('anew', () => worths.size === 2 && worths.get('as it is')!.start === figures.figures!.value)
+    stop()
+  })
+})
+
+describe('how sure the headline is', () => {
+  it('is worked out when asked, can be given up, and is gone once anything changes', async () => {
+    const { charts, figures } = await openDemo()
+    const range = useRange()
+    void range.ask()
+    await until('under way', () => (range.progress ?? 0) > 0)
+    range.stop()
+    expect([range.progress, range.range]).toEqual([null, null])
+    void range.ask()
+    await until('known', () => range.range !== null)
+    const { kept, samples } = range.range!
+    expect(samples).toBe(400)
+    expect(kept.low).toBeLessThan(figures.figures!.value)
+    expect(kept.high).toBeGreaterThan(kept.low)
+    charts.edit('Slower', (draft) => setField(draft, 'moves', 'americana', 'seconds', 20))
+    await until('gone', () => range.range === null)
+    expect(range.progress).toBeNull()
+  })
+})
