@@ -115,7 +115,7 @@ export async function benchUnclocked(): Promise<Row[]> {
   return rows
 }
 
-/** Job that holds cost: states with and without them on the same chart. */
+/** What holds cost: states with and without them on the same chart. */
 export function benchHolds(): Row[] {
   const chart = generateChart({ ...SIZE, positions: 300, moves: 1200, reactions: 600, holds: 0.7 })
   const states = (holds: boolean) => taken(compileGame(chart, scenarioOf(chart, { holds }))).stateCount
