@@ -6,26 +6,26 @@ import { lookUp } from '../chart/lookUp'
 import type { Beat } from './play'
 import { partHeld, ROWS, rowsWith, type Row } from './rows'
 
-/** A hold on a line of the score, from one beat to another (both in it). */
+/** A hold drawn on a line of the score, from one beat to another (indices into the beats, both included). */
 export interface Bar {
   hold: Hold
-  /** `holds`: the line is of a limb that does it. `held`: of the limb that it is done to. */
+  /** `holds`: the line's limb takes the hold. `held`: the hold is on the line's limb. */
   role: 'holds' | 'held'
   from: number
   to: number
-  /** Which of the lines that run side by side in the row. */
+  /** Index of the lane within the line, for bars that overlap in time. */
   lane: number
 }
 
 export interface ScoreLine {
   row: Row
-  /** Where the row is open: the one part that this line is of. */
+  /** The single part that the line shows, where its row is open. */
   part?: Limb
   bars: Bar[]
   lanes: number
 }
 
-/** The stretches of beats in which a hold is on. */
+/** The ranges of beats in which a hold is on (indices, both ends included), first to last. */
 export function stretches(beats: readonly Beat[], hold: string): { from: number; to: number }[] {
   const found: { from: number; to: number }[] = []
   beats.forEach(({ holds }, i) => {
@@ -38,8 +38,8 @@ export function stretches(beats: readonly Beat[], hold: string): { from: number;
 }
 
 /**
- * The lines of a score; a row of which `isOpen` is true has one for each part, besides those that are done to the
- * whole.
+ * The lines of a score with their bars. A row of several parts for which `isOpen` is true has one line for each part;
+ * every other row has a single line.
  */
 export function linesOf(chart: Chart, beats: readonly Beat[], isOpen: (row: Row) => boolean): ScoreLine[] {
   const ids = [...new Set(beats.flatMap(({ holds }) => holds))]
@@ -66,9 +66,7 @@ function roleOn(hold: Hold, row: Row, part?: Limb): Bar['role'] | null {
   return null
 }
 
-/**
- * Gives every bar the first lane that is free over its whole length. Returns how many lanes there are, at least one.
- */
+/** Gives every bar the first lane that is free over its whole length. Returns the number of lanes, at least 1. */
 function layInLanes(bars: Bar[]): number {
   const ends: number[] = []
   for (const bar of [...bars].sort((a, b) => a.from - b.from)) {

@@ -6,7 +6,7 @@ import { play } from './play'
 import { remarksOn } from './remarks'
 import { stepName } from './steps'
 
-/** What is looked at when runs stand side by side. */
+/** The figures of one run that are shown when runs are compared. */
 export interface RunFigures {
   run: Run
   /** Names of its steps, in order. */
@@ -14,17 +14,17 @@ export interface RunFigures {
   seconds: number
   /** Parts that its moves can injure. */
   hazards: string[]
-  /** What the limb check remarks on and is not meant so. */
+  /** How many remarks the limb check makes on it, without those that the coach has accepted. */
   remarks: number
-  /** Reactions to its moves that have no answer, each once. */
+  /** Names of the reactions to its moves that have no answer, each once. */
   open: string[]
-  /** Our arms that are free to attack, and theirs that are free to defend, at its end. */
+  /** After its last step: how many of our arms are free to attack, and of theirs to defend; 0 to 2 each. */
   arms: { attack: number; defend: number }
-  /** What ends it before its last step, if something does. */
+  /** Why it cannot be played to its last step; null where it can. */
   broken: string | null
 }
 
-/** Runs of a chart, side by side. */
+/** The figures of each of these runs, in their order. */
 export const compareRuns = (chart: Chart, runs: readonly Run[]): RunFigures[] =>
   runs.map((run) => figuresOfRun(chart, run))
 
@@ -52,8 +52,8 @@ function figuresOfRun(chart: Chart, run: Run): RunFigures {
 }
 
 /**
- * What sets one run apart from another, in sentences; `worths`: what each is worth from its start. `say`: a worth in
- * words.
+ * The differences between two runs, in sentences. `worths`: the expected worth of each from its start, −1 to 1.
+ * `say`: formats a worth.
  */
 export function sayDifferences(
   a: RunFigures,

@@ -3,18 +3,19 @@ import type { Chart } from '../chart/chart'
 import { HoldTable } from '../holds/holdTable'
 import type { Beat } from './play'
 
-/** One of their capabilities of which a step gives something back: what was left of it and what is, 0 to 1. */
+/** A capability of theirs that a step makes stronger: the share of it left before and after the step, 0 to 1. */
 export interface GivenBack {
   capability: string
   before: number
   after: number
 }
 
-/** Less than a tenth given back is not worth a word. */
+/** A smaller increase, as a share of the whole capability, is not reported. */
 const WORTH_SAYING = 0.1
 
 /**
- * What each beat costs against the one before, the most first; nothing for the start. `beats` of a run of this chart.
+ * For each beat, the capabilities that they get back against the beat before, largest increase first; empty for the
+ * start. `beats`: of a run of this chart.
  */
 export function costsOf(chart: Chart, beats: readonly Beat[]): GivenBack[][] {
   const table = new HoldTable(chart.holds ?? [])

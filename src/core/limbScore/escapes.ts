@@ -10,12 +10,12 @@ import { capabilityWords } from '../holds/limbWords'
 import type { Remark } from './remark'
 import { doer, type Taken } from './steps'
 
-/** Nothing is left of it. */
+/** A smaller share left of an escape counts as none. */
 const NOTHING = 1e-9
-/** Less than this was left of an escape that counts as back when a step gives more than twice as much again. */
+/** An escape of which less than this share was left counts as reopened when a step more than doubles the share. */
 const NEARLY_SHUT = 0.35
 
-/** A reaction with a limb that they do not have free, and escapes that a step gives back to them. */
+/** Remarks on a reaction that uses a limb that is not free, and on escapes that a step gives back to them. */
 export function escapeRemarks(chart: Chart, table: HoldTable, step: Taken): Remark[] {
   return [...impossible(chart, table, step), ...reopened(chart, table, step)]
 }
@@ -41,7 +41,7 @@ const namesOf = (chart: Chart, table: HoldTable, capability: string, by: Person,
     .map((id) => `“${lookUp(chart.holds, id)?.name}”`)
     .join(' and ')
 
-/** A reaction is met with what the move drops already off, and what it adds not yet on. */
+/** When a reaction meets a move, the holds that the move drops are off already, those that it adds are not on yet. */
 function impossibleReaction(chart: Chart, table: HoldTable, step: Taken, reaction: Reaction): Remark[] {
   const { move, before } = step
   const on = table.setOf(before.holds) & ~table.setOf(move?.drops)
@@ -58,7 +58,7 @@ function impossibleReaction(chart: Chart, table: HoldTable, step: Taken, reactio
   ]
 }
 
-/** The hands that a reaction would take hold with. */
+/** The capabilities of the hands with which the reaction's own holds would be taken. */
 function capabilitiesOfHolds(chart: Chart, { adds }: Reaction): string[] {
   const limbs = (adds ?? []).flatMap((id) => lookUp(chart.holds, id)?.limbs ?? [])
   return limbs.flatMap((limb) =>
@@ -66,7 +66,7 @@ function capabilitiesOfHolds(chart: Chart, { adds }: Reaction): string[] {
   )
 }
 
-/** What was shut, or nearly, before a step and is open or much wider after it, at the place where the step leads. */
+/** Escapes from where the step leads that were shut, or nearly, before it and are open, or much wider, after it. */
 function reopened(chart: Chart, table: HoldTable, step: Taken): Remark[] {
   if (!step.lands || step.after.place.kind !== 'position') return []
   const known = pinCheck(chart, step.after.place.id, step.after.holds).escapes.filter((escape) => escape.isHindrable)

@@ -6,10 +6,10 @@ import type { Taken } from './steps'
 const isLeg = (limb: string) => /-(hip|knee|foot)$/.test(limb)
 
 /**
- * Why a hold that stays on cannot: from behind someone our left meets their left, face to face it meets their right, so
- * a leg on a sided part of them would have to change hands; so it would when we go across to the other side. A chest
- * that lies on their back does not lie on it when they face us. Arms may reach across. Undefined where nothing speaks
- * against it.
+ * Why a hold that the chart leaves on cannot stay on through this step, in words; undefined where it can. From behind,
+ * our left is next to their left; face to face it is next to their right. So our leg on their left or right side loses
+ * contact when the frame changes between the two, or when we go across to the other side. Our chest on their back loses
+ * contact when they turn to face us. Arms are not checked, since they can reach across.
  */
 export function cannotStayOn(hold: Hold, { before, after, move, lands }: Taken): string | undefined {
   const [was, is] = [frameOf(before.frame)?.meets, frameOf(after.frame)?.meets]

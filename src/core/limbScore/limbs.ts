@@ -7,12 +7,12 @@ import type { HoldTable } from '../holds/holdTable'
 import { gradeOf, QUESTIONS } from '../holds/pinCheck'
 import { isAtTheNeck, other, partHeld, ROWS, type Row } from './rows'
 
-/** `held`: in a grip that can be pulled out of, or hooked. `trapped`: an arm that a leg, a hip or the weight pins. */
+/** `held`: gripped or hooked, and may be pulled free. `trapped`: pinned by a leg, a hip or body weight. */
 export type LimbState = 'free' | 'holds' | 'attacks' | 'held' | 'trapped'
 
 const GRIPS = /-(hand|elbow|shoulder)$/
 
-/** What a limb can do while these holds are on: what is done to it counts before what it does. */
+/** The state of a limb while these holds are on. Being held or trapped counts before holding or attacking. */
 export function limbState({ by, limb, parts }: Row, on: readonly Hold[]): LimbState {
   const against = on.filter((hold) => holder(hold) === other(by) && isHeldBy(limb, parts, hold))
   const isArm = limb.endsWith('-arm')
@@ -23,14 +23,14 @@ export function limbState({ by, limb, parts }: Row, on: readonly Hold[]): LimbSt
   return own.some(isAtTheNeck) ? 'attacks' : 'holds'
 }
 
-/** An arm is held at the hand or the elbow; what lies on a shoulder leaves it free. */
+/** An arm counts as held by a hold on the hand or the elbow, not by one on the shoulder. */
 function isHeldBy(limb: Row['limb'], parts: Row['parts'], { on }: Hold): boolean {
   const held = partHeld(on)
   if (!held || !parts.includes(held)) return false
   return !limb.endsWith('-arm') || !held.endsWith('-shoulder')
 }
 
-/** How many of our arms could attack now (free, or at the neck already) and how many of theirs could meet it. */
+/** How many of our arms can attack (free, or at the neck already) and how many of theirs can defend; 0 to 2 each. */
 export function armsFree(on: readonly Hold[]): { attack: number; defend: number } {
   const arms = (by: Person) => ROWS.filter((row) => row.by === by && row.limb.endsWith('-arm'))
   const states = (by: Person) => arms(by).map((row) => limbState(row, on))
@@ -42,7 +42,7 @@ export function armsFree(on: readonly Hold[]): { attack: number; defend: number 
 
 export type Control = 'free' | 'partly' | 'controlled'
 
-/** Of hips, shoulders and face: whether our holds shut all that they are made of, some of it, or nothing. */
+/** For hips, shoulders and face: whether our holds shut all of their capabilities, some, or none. */
 export function controlsOf(table: HoldTable, ids: readonly HoldId[]): { ask: string; control: Control }[] {
   const on = table.setOf(ids)
   return QUESTIONS.map(({ ask, capabilities }) => {

@@ -12,7 +12,7 @@ export interface NextStep {
   hint: string
 }
 
-/** Everything that may come after the last beat of a run: moves, what meets them, answers, letting it happen. */
+/** All steps that may follow the last beat of a run: moves with each outcome, answers, and letting it happen. */
 export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextStep[] {
   const place = last?.place ?? { kind: 'position' as const, id: run.start }
   if (place.kind === 'position') {

@@ -7,19 +7,23 @@ import { totalOf } from '../chart/tries'
 import { HoldTable } from '../holds/holdTable'
 import { play } from './play'
 
-/** A run that does something else first, against the finish that could be tried at once from where it begins. */
+/** Compares a run with trying at once a finish that is possible from its start. */
 export interface NowOrLater {
   first: Move
   now: Move
   /**
-   * What they do to the finish: how many of ten tries meet it, and what the run's holds have left of it before it ends.
+   * Reactions to the finish: how many of ten tries meet each, and the smallest share of it (0 to 1) that the run's
+   * holds leave at any beat before the finish.
    */
   met: { name: string; ofTen: number; left: number }[]
-  /** What they do to the finish that our answer turns into the run's first move, and how many of ten then land. */
+  /**
+   * A reaction to the finish that the run's first move answers. Of ten: tries of the finish that meet it (`ofTen`), and
+   * tries of the first move that land as its answer (`lands`) and without the reaction (`cold`).
+   */
   bait: { name: string; ofTen: number; lands: number; cold: number } | null
 }
 
-/** Null where the run begins with a finish, or none can be tried from its start. */
+/** The comparison; null where the run begins with a finish, or no finish can be tried from its start. */
 export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
   const first = lookUp(chart.moves, run.steps[0]?.move)
   const finishes = chart.moves.filter(({ from, to }) => from === run.start && to === 'finish')

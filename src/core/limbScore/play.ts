@@ -12,23 +12,23 @@ import { landedSides, turned, turnsOf } from '../sides/turns'
 export type BeatPlace =
   { kind: 'position'; id: PositionId } | { kind: 'reaction'; id: ReactionId } | { kind: 'finish' } | { kind: 'caught' }
 
-/** Where a run has come to after a step; the first is the start, before any. */
+/** The state of a run after one of its steps. The first beat of a run is its start, before any step. */
 export interface Beat {
   /** The step that led here; none for the start. */
   step: RunStep | null
   place: BeatPlace
-  /** Those that are on now, in the chart's order. */
+  /** The holds that are on after the step, in the chart's order. */
   holds: HoldId[]
-  /** How the two lie to each other now: the words of the limbs follow from it. */
+  /** Key of the frame after the step, on which the words for the limbs depend; undefined where none is set. */
   frame: string | undefined
   orientation: Orientation
-  /** Since the start. */
+  /** Seconds since the start of the run. */
   seconds: number
 }
 
 export interface Played {
   beats: Beat[]
-  /** The first step that does not follow from where the run has come to, and why; the beats end before it. */
+  /** The first step that cannot be played (index into `run.steps`) and why; the beats end before it. Null: none. */
   broken: { step: number; reason: string } | null
 }
 
@@ -43,7 +43,7 @@ interface InPosition extends Sides {
   position: number
 }
 
-/** `from`: the position that what met it is from. */
+/** The run is in a reaction. `from`: the position in which the reaction met us. */
 interface InReaction extends Sides {
   kind: 'reaction'
   reaction: number
@@ -59,8 +59,9 @@ type Next = InPosition | InReaction | Over
 const isOver = (at: Next): at is Over => at.kind === 'finish' || at.kind === 'caught'
 
 /**
- * Plays a run through with the game's own rules for holds. It goes on on paper where the game would not let us (a need
- * that is missing, a reaction that they no longer have): the check of the score says so. The chart must be sound.
+ * Plays a run step by step with the game's rules for holds (method, "Holds"). A step that the game would not allow
+ * because of holds (one that it needs is off, a reaction is shut) is played all the same: `remarksOn` reports it. A
+ * step that does not start where the run is ends the play: see `broken`. The chart must be valid.
  */
 export function play(chart: Chart, run: Run): Played {
   return new Player(chart).play(run)
@@ -165,7 +166,7 @@ class Player {
     return this.arrived(concession(this.index, record, at.holds, record.endsIn === at.from), at.sides, at.frame)
   }
 
-  /** Sides that the position does not say itself are those that were brought along, as long as the frame stays. */
+  /** A side that the position leaves open is taken over from before, as long as the frame does not change. */
   private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
     if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
     const { record } = get(this.index.positions, position)

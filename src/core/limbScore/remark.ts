@@ -10,10 +10,10 @@ export const REMARK_KINDS = [
 ] as const
 export type RemarkKind = (typeof REMARK_KINDS)[number]
 
-/** Something about a run that a coach should look at: at which step, what, and what would mend it. */
+/** One finding of the limb check: the step, what is wrong there, and the edits that would mend it. */
 export interface Remark {
   kind: RemarkKind
-  /** Stays the same as long as it is about the same thing: kind, move or reaction, hold. */
+  /** Identifies the remark across edits of the chart: made of its kind, the move or reaction, and the hold. */
   key: string
   /** Counted from 1. */
   step: number

@@ -13,7 +13,7 @@ import type { Remark } from './remark'
 import { sidesDisagree } from '../sides/turns'
 import { doer, stepsTaken, type Taken } from './steps'
 
-/** Everything that the check finds in a run, in the order of its steps. */
+/** All findings of the limb check on a run, in the order of its steps. */
 export function remarksOn(chart: Chart, run: Run, played: Played = play(chart, run)): Remark[] {
   const steps = stepsTaken(chart, played.beats)
   const table = new HoldTable(chart.holds ?? [])
@@ -30,7 +30,7 @@ export function remarksOn(chart: Chart, run: Run, played: Played = play(chart, r
 
 const nameOf = (chart: Chart, id: HoldId) => `“${lookUp(chart.holds, id)?.name ?? id}”`
 
-/** A hold that goes off only because one of its limbs is given another job. */
+/** Holds that go off only because another hold takes one of their limbs. */
 function twoJobs(chart: Chart, step: Taken): Remark[] {
   const said = step.move?.drops ?? []
   const stripped: readonly string[] = [...(step.move?.strips ?? []), ...(step.reaction?.strips ?? [])]
@@ -54,7 +54,7 @@ function twoJobs(chart: Chart, step: Taken): Remark[] {
   })
 }
 
-/** A hold that the move needs and that is not on. */
+/** Holds that the move needs and that are not on. */
 function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
   const needs = step.move?.needs ?? []
   return needs.flatMap((id): Remark[] => {
@@ -73,7 +73,8 @@ function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
 }
 
 /**
- * A hold that is let go of before the one is on that a checkpoint wants first; from the step with the checkpoint on.
+ * Holds that are let go of before the hold is on that a checkpoint asks for first; counted from the step with the
+ * checkpoint.
  */
 function gateRemarks(chart: Chart, steps: readonly Taken[]): Remark[] {
   return steps.flatMap((gated, at) =>
@@ -93,7 +94,7 @@ function gateRemarks(chart: Chart, steps: readonly Taken[]): Remark[] {
   )
 }
 
-/** A control that stays on paper although the change of frame or side takes the limb away from it. */
+/** Holds that the chart leaves on although the change of frame or side breaks their contact. */
 function frameRemarks(chart: Chart, step: Taken): Remark[] {
   return step.after.holds.flatMap((id): Remark[] => {
     if (!step.before.holds.includes(id)) return []

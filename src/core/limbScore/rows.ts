@@ -3,12 +3,12 @@ import type { Hold } from '../chart/hold'
 import { holder } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 
-/** A line of the score: an arm, a leg, the head or the trunk of one person. */
+/** A row of the score: an arm, a leg, the head or the trunk of one person. */
 export interface Row {
   by: Person
   /** `left-arm`, `right-leg`, `head`, `trunk` and so on. */
   limb: 'left-arm' | 'right-arm' | 'left-leg' | 'right-leg' | 'head' | 'trunk'
-  /** The parts that hold with it, in the order in which it opens. */
+  /** The parts of the limb that can hold, in the order of the lines of the opened row. */
   parts: Limb[]
 }
 
@@ -24,10 +24,10 @@ const PARTS: Record<Row['limb'], Limb[]> = {
 const rowsOf = (by: Person): Row[] =>
   Object.entries(PARTS).map(([limb, parts]) => ({ by, limb: limb as Row['limb'], parts }))
 
-/** Ours first, then theirs. */
+/** All rows: ours first, then theirs. */
 export const ROWS: readonly Row[] = [...rowsOf('ours'), ...rowsOf('theirs')]
 
-/** The parts of a body that a hold may be on, by the part of the limb that is held with it. */
+/** For each word that a hold may be on, the part of the limb to which it belongs: a wrist to the hand. */
 const HELD_WITH: Record<string, string> = {
   hand: 'hand wrist forearm thumb fingers sleeve',
   elbow: 'elbow biceps triceps arm upper-arm',
@@ -40,9 +40,7 @@ const HELD_WITH: Record<string, string> = {
 }
 const WITH = new Map(Object.entries(HELD_WITH).flatMap(([part, words]) => words.split(' ').map((word) => [word, part])))
 
-/**
- * The part of a body that is held by what a hold is on: `left-hand` for `left-wrist`; undefined for a word not known.
- */
+/** The part to which the word belongs that a hold is on: `left-hand` for `left-wrist`; undefined for another word. */
 export function partHeld(on: string | undefined): Limb | undefined {
   const [, side, word] = /^(?:(left|right)-)?(.+)$/.exec((on ?? '').trim().toLowerCase().replaceAll(' ', '-')) ?? []
   const part = WITH.get(word ?? '')
@@ -50,16 +48,16 @@ export function partHeld(on: string | undefined): Limb | undefined {
   return side ? (`${side}-${part}` as Limb) : undefined
 }
 
-/** The attack goes on the neck and the head: an arm that is there threatens, whatever else it does. */
+/** True for a hold on the head or neck: an arm that has one counts as attacking. */
 export const isAtTheNeck = ({ on }: Hold): boolean => partHeld(on) === 'head'
 
-/** The row of one of a person's parts. */
+/** The row that shows this part of this person. */
 export const rowOf = (by: Person, part: Limb): Row =>
   present(ROWS.find((row) => row.by === by && row.parts.includes(part)))
 
 export const other = (by: Person): Person => (by === 'ours' ? 'theirs' : 'ours')
 
-/** The rows that a hold works with, and the one that it works on, if any. */
+/** The rows of the limbs that take a hold, and the row of the limb that it is on, if any. */
 export function rowsWith(hold: Hold): { holds: Row[]; held: Row | undefined } {
   const by = holder(hold)
   const part = partHeld(hold.on)

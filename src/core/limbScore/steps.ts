@@ -7,7 +7,7 @@ import type { Reaction } from '../chart/reaction'
 import type { Run } from '../chart/run'
 import type { Beat } from './play'
 
-/** A step of a run between the beat before it and the one that it led to. */
+/** A step of a run with the beats before and after it. */
 export interface Taken {
   /** Counted from 1, as the score shows it. */
   number: number
@@ -15,14 +15,14 @@ export interface Taken {
   after: Beat
   move: Move | undefined
   reaction: Reaction | undefined
-  /** True where the move has landed, and what it adds is on. */
+  /** True where the step is a move that landed, so that the holds it adds are on. */
   lands: boolean
-  /** Ours and theirs that went off and came on in it. */
+  /** Holds of either person that the step took off and put on. */
   off: HoldId[]
   on: HoldId[]
 }
 
-/** The steps of a run that could be played. */
+/** The steps between these beats, first to last. */
 export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
   return beats.slice(1).map((after, i): Taken => {
     const before = get(beats, i)
@@ -38,7 +38,7 @@ export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
   })
 }
 
-/** What a step is called: the move; with what came of it where it did not land. */
+/** The name of a step: of its move, and of the outcome where the move did not land. */
 export function stepName(chart: Chart, { step, place }: Beat, run: Run): string {
   if (!step) return lookUp(chart.positions, run.start)?.name ?? ''
   const move = lookUp(chart.moves, step.move)?.name
@@ -49,5 +49,5 @@ export function stepName(chart: Chart, { step, place }: Beat, run: Run): string 
   return move ?? 'We let it happen'
 }
 
-/** What did a step: its move, or the reaction that came unprompted. */
+/** Id of the step's move, or else of its unprompted reaction; "concede" where they let it happen. */
 export const doer = ({ move, reaction }: Taken): string => (move ?? reaction)?.id ?? 'concede'

@@ -3,22 +3,20 @@ import type { Position } from '../chart/position'
 import type { Limb, Person } from '../chart/words'
 
 type Side = 'left' | 'right'
-/**
- * A position's orientation: by fact, the side that it names; a fact that is not there is not known or does not apply.
- */
+/** A position's orientation: for each fact, its side. A fact that is absent is unknown or does not apply. */
 export type Orientation = Partial<Record<string, unknown>>
 
-/** One thing that must be known to say sides: which arm is over the shoulder, which side is on the mat, and so on. */
+/** One question whose answer gives limbs their words: which arm is over the shoulder, which side is on the mat. */
 export interface Fact {
   key: string
   ask: string
-  /** Whose control it is about, where it is about one: the question is only asked where that person has it. */
+  /** The person whose control it describes; it is asked only where that person is in control. Absent: always. */
   of?: Person
-  /** For whom and for which limbs it gives words: on the side that it names, and on the other. */
+  /** Which limbs of whom it gives words: one for the side that it names, one for the other side. */
   gives: Gives[]
 }
 
-/** Words for limbs; `out`: only while the under arm is out, or (false) only while it is not. */
+/** Words for limbs. `out`: only while the under arm is out (true) or is not (false). */
 interface Gives {
   by: Person
   limbs: 'arms' | 'legs' | 'all'
@@ -27,7 +25,7 @@ interface Gives {
   out?: boolean
 }
 
-/** A way in which two people lie or stand to each other, and the facts that give its limbs their words. */
+/** How two people lie or stand to each other, and the facts that give the limbs their words there. */
 export interface Frame {
   id: string
   name: string
@@ -36,10 +34,10 @@ export interface Frame {
   facts: Fact[]
 }
 
-/** The key of the fact that is the same of them. */
+/** The key of the same fact about the opponent: `theirX` for `x`. */
 export const theirKey = (key: string): string => `their${get(key, 0).toUpperCase()}${key.slice(1)}`
 
-/** A fact of whoever controls, asked of us and of them: the same words with the people changed. */
+/** Two facts: one for when we are in control, and the same with the people swapped for when they are. */
 function eitherWay(fact: Fact, askOfThem: string): Fact[] {
   const key = theirKey(fact.key)
   const gives = fact.gives.map((give) => ({
@@ -160,7 +158,7 @@ export const FRAMES: readonly Frame[] = [
   { id: 'guard', name: 'guard', meets: 'front', facts: [] },
 ]
 
-/** The facts to ask for where one of the two has control. */
+/** The facts of a frame to ask for while this person is in control. */
 export const factsOf = (frame: string | undefined, controls: Person): Fact[] =>
   (frameOf(frame)?.facts ?? []).filter(({ of }) => !of || of === controls)
 

@@ -6,8 +6,8 @@ import type { Chart } from '../chart/chart'
  */
 
 /**
- * Words after which "right" and "left" are no sides: "right after", "left behind". The same for both, so that it
- * reverses.
+ * Words before which "right" and "left" are not sides: "right after", "left behind". One list for both, so that
+ * mirroring twice gives the text back.
  */
 const NO_SIDE = 'after|away|before|behind|here|now|out|there|through|over'
 const SIDE = new RegExp(`\\b(left|right)\\b(?!\\s+(?:${NO_SIDE})\\b)`, 'gi')
@@ -20,10 +20,10 @@ const OTHER: Record<string, string> = {
   RIGHT: 'LEFT',
 }
 
-/** The text from the other side. Twice is the text itself. */
+/** The text with left and right swapped. Mirroring twice gives the text back. */
 export const mirrorText = (text: string): string => text.replace(SIDE, (word) => OTHER[word] ?? word)
 
-/** Fields that name records or are words of the file: an id may have a side in it, and stays what it is. */
+/** Fields with ids or keywords, which stay as they are even where they contain a side. */
 const NAMES = new Set([
   ...['id', 'format', 'family', 'kind', 'ahead', 'by', 'frame', 'mirror'],
   ...['from', 'to', 'endsIn', 'stallsIn', 'elsewhere', 'reaction', 'move', 'start', 'goal', 'remark', 'position'],
@@ -34,7 +34,7 @@ const isName = (key: string, value: unknown) =>
   NAMES.has(key) &&
   (typeof value === 'string' || (Array.isArray(value) && value.every((one) => typeof one === 'string')))
 
-/** Both ways, so that what stayed the same on the other side is the same object on this one. */
+/** Original to mirrored and back, so that an unchanged record keeps its identity through two mirrorings. */
 const mirrored = new WeakMap<object, object>()
 
 function mirror(value: unknown): unknown {
@@ -50,5 +50,5 @@ function mirror(value: unknown): unknown {
   return other
 }
 
-/** The chart from the other side. It must be one that nobody changes any more; twice is the chart itself. */
+/** The chart with left and right swapped. The chart must be immutable; mirroring twice returns the same object. */
 export const mirrorChart = (chart: Chart): Chart => mirror(chart) as Chart

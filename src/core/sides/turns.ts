@@ -4,14 +4,14 @@ import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import { frameOf, type Orientation } from './frames'
 
-/** Facts of which the side is the other then, those that no longer apply, and those that hold from now on. */
+/** The facts whose side a turn swaps, those that it clears, and those that it sets. */
 interface Change {
   swaps: readonly string[]
   drops: readonly string[]
   sets?: Orientation
 }
 
-/** What a move can do to the sides: the limbs stay, the words for them change. */
+/** The turns that a move can make. The limbs stay where they are; the words for them change. */
 export const TURNS = {
   roll: { says: 'rolls to the other side', swaps: ['down'], drops: [] },
   up: { says: 'nobody lies on a side any more', swaps: [], drops: ['down'] },
@@ -20,7 +20,7 @@ export const TURNS = {
   face: { says: 'they turn to face us', swaps: [], drops: ['over', 'down', 'theirOver', 'out', 'near', 'theirNear'] },
 } as const satisfies Record<string, Change & { says: string }>
 export type Turn = keyof typeof TURNS
-/** The facts that must be known for a turn to mean anything. */
+/** Keys of the facts that must be known for a turn to have an effect. */
 export const turnConcerns = (turn: Turn): string[] =>
   turn === 'out' ? ['over'] : [...TURNS[turn].swaps, ...TURNS[turn].drops]
 export const TURN_IDS = Object.keys(TURNS) as Turn[]
@@ -28,7 +28,7 @@ export const TURN_IDS = Object.keys(TURNS) as Turn[]
 const ACROSS: Change = { swaps: ['near', 'theirNear'], drops: [] }
 const other = (value: unknown) => (value === 'left' ? 'right' : value === 'right' ? 'left' : value)
 
-/** The orientation after turns and, if the move goes across, on the other side. */
+/** The orientation after these turns, with near and far swapped where the move goes across. */
 export function turned(orientation: Orientation, turns: readonly Turn[], across = false): Orientation {
   const changes: Change[] = [...turns.map((turn) => TURNS[turn]), ...(across ? [ACROSS] : [])]
   return changes.reduce<Orientation>((sides, { swaps, drops, sets }) => {
@@ -41,8 +41,8 @@ export function turned(orientation: Orientation, turns: readonly Turn[], across 
 }
 
 /**
- * The sides where a move lands in the frame that it is from: what the landing says itself counts before what is
- * brought.
+ * The orientation after a move that stays in its frame. `own`: the facts that the landing position states; they take
+ * precedence over `brought`, the facts after the move's turns.
  */
 export function landedSides(brought: Orientation, own: Orientation = {}): Orientation {
   const { out, ...rest } = brought
@@ -52,16 +52,14 @@ export function landedSides(brought: Orientation, own: Orientation = {}): Orient
 
 export const turnsOf = ({ turns }: Move): Turn[] => TURN_IDS.filter((turn) => turns?.[turn] === true)
 
-/** A fact on which a move's landing says another side than the move brings. */
+/** A fact for which a move's landing position states another side than the move leads to. */
 export interface Disagreement {
   ask: string
   brings: unknown
   landing: unknown
 }
 
-/**
- * Where a move stays in its frame: the facts on which what it brings and what its landing says are not the same side.
- */
+/** For a move that stays in its frame: the facts for which its landing position and its turns disagree. */
 export function sidesDisagree(chart: Chart, move: Move): Disagreement[] {
   const from = lookUp(chart.positions, move.from)
   const to = lookUp(chart.positions, move.to)

@@ -10,15 +10,16 @@ import type { Move } from '../../chart/move'
 import type { Reaction } from '../../chart/reaction'
 import { play, type Beat } from '../play'
 
-/** From one beat of a score to another, both in it. */
+/** A range of beats: indices into the beats, both included. */
 export interface Stretch {
   from: number
   to: number
 }
 
 /**
- * Has a hold be on in just this stretch instead of `before` (null: nowhere yet), by what the run's moves, reactions and
- * positions put on and take off. `want` null: nowhere. Throws, with the reason, where that cannot be.
+ * Changes when a hold is on in a run: from the range `before` (null: a new bar) to the range `want` (null: removed). It
+ * edits the hold lists of the moves, reactions and positions of the run. Throws an Error with the reason where no such
+ * edit gives that range.
  */
 export function setBar(
   chart: Chart,
@@ -44,7 +45,7 @@ export function setBar(
 const covers = (stretch: Stretch | null, beat: number) => stretch !== null && beat >= stretch.from && beat <= stretch.to
 const fits = ({ from, to }: Stretch, beats: number) => from >= 0 && from <= to && to < beats
 
-/** Where it was on already, the step at which it begins now puts it on and no other; the step after its end lets go. */
+/** Moves the ends of an existing bar: the step at its new start puts it on, the step after its new end takes it off. */
 function mendEnds(chart: Chart, beats: readonly Beat[], hold: Hold, before: Stretch | null, want: Stretch): void {
   if (before && covers(before, want.from) && want.from > before.from) comesOn(chart, get(beats, want.from), hold)
   if (before && want.from < before.from && covers(want, before.from)) staysOn(chart, get(beats, before.from), hold)
@@ -53,7 +54,7 @@ function mendEnds(chart: Chart, beats: readonly Beat[], hold: Hold, before: Stre
 
 const without = (ids: HoldId[] | undefined, id: HoldId) => ids?.filter((other) => other !== id)
 
-/** Lists of holds of a move or a reaction, one of which is another; empty ones go. */
+/** Replaces one of the hold lists of a move or reaction; an empty list is removed. */
 function setList<K extends 'adds' | 'drops' | 'keeps' | 'strips' | 'needs'>(
   record: { [key in K]?: HoldId[] },
   key: K,
@@ -77,7 +78,7 @@ function doingOf(chart: Chart, { step }: Beat): Doing {
   }
 }
 
-/** Off at this beat; `begins`: it was on until then, so that this step has to let go of it. */
+/** Makes the hold off at this beat. `begins`: it was on at the beat before, so this step has to take it off. */
 function comesOff(chart: Chart, beat: Beat, hold: Hold, begins: boolean): void {
   const { move, reaction } = doingOf(chart, beat)
   if (beat.place.kind === 'position') takeOff(chart, beat.place.id, hold.id)
@@ -95,9 +96,7 @@ function comesOff(chart: Chart, beat: Beat, hold: Hold, begins: boolean): void {
   }
 }
 
-/**
- * On at this beat as at the one before: nothing of the step may take it off, and what does not carry by itself is kept.
- */
+/** Makes the hold stay on at this beat: the step no longer takes it off, and keeps it where the frame changes. */
 function staysOn(chart: Chart, { step, place }: Beat, hold: Hold): void {
   const reaction = step?.reaction && reactionIn(chart, step.reaction)
   const move = step?.move && moveIn(chart, step.move)
@@ -117,7 +116,7 @@ function leaves(chart: Chart, { from, to, across }: Move): boolean {
   return Boolean(across) || frame(from) !== frame(to)
 }
 
-/** On at this beat and not before it. */
+/** Makes the hold come on at this beat. */
 function comesOn(chart: Chart, beat: Beat, hold: Hold): void {
   const { move, reaction } = doingOf(chart, beat)
   if (!beat.step) {
@@ -139,7 +138,7 @@ function comesOn(chart: Chart, beat: Beat, hold: Hold): void {
   setList(move, 'adds', include(move.adds, hold.id))
 }
 
-/** Throws where the run, played again, has the hold on otherwise than it was asked for. */
+/** Plays the run again; throws an Error where the hold is not on in the range that was asked for. */
 function verify(chart: Chart, runId: string, hold: Hold, want: Stretch | null): void {
   if (!want) return
   const { beats } = play(chart, runIn(chart, runId))

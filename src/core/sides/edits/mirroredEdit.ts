@@ -4,7 +4,7 @@ import type { Edit } from '../../document/history'
 import { present } from '../../get'
 import { mirrorChart } from '../mirror'
 
-/** An edit of the chart as it is seen from the other side, as one of the chart that is kept. */
+/** Turns an edit of the mirrored chart into the same edit of the stored chart. */
 export function mirroredEdit(edit: Edit<Chart>): Edit<Chart> {
   return (draft) => {
     const kept = present(original(draft))
