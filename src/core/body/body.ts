@@ -5,7 +5,7 @@ import { theirKey, type Orientation } from '../sides/frames'
 import { partHeld } from '../limbScore/rows'
 import { HEIGHT, POSES, WIDTH, type FramePoses, type Point, type Pose } from './poses'
 
-/** Someone drawn: a head, a trunk, and limbs as three points each. */
+/** One person as drawn, in pixels of the figure: a head, a trunk, and limbs of three points each. */
 export interface Body {
   by: Person
   head: Point
@@ -14,7 +14,7 @@ export interface Body {
   limbs: [Point, Point, Point][]
 }
 
-/** A numbered contact: where a hold is. */
+/** The numbered mark of a hold, at its point of contact. */
 export interface Mark {
   n: number
   hold: Hold
@@ -24,24 +24,24 @@ export interface Mark {
 export interface Figure {
   ours: Body
   theirs: Body
-  /** Who controls, and is drawn last; behind, where only the limbs come round in front. */
+  /** The person in control, drawn last; on the back, their trunk is drawn first and only their limbs last. */
   over: Person
   isBehind: boolean
   marks: Mark[]
-  /** Where the mat is, on the back, when someone lies on a side. */
+  /** On the back: the side of the figure on which the mat is; null where they do not lie on a side. */
   mat: 'left' | 'right' | null
 }
 
 interface Shown {
   frame: string | undefined
   orientation: Orientation
-  /** Who controls. */
+  /** The person in control. */
   over: Person
-  /** Those that are on, in the order of their numbers. */
+  /** The holds that are on; the first is number 1. */
   holds: readonly Hold[]
 }
 
-/** Two outlines with the holds that are on, from the frame's fixed view; null where the frame has no figure. */
+/** Both people with the marks of the holds, seen from the frame's fixed view; null where the frame has no figure. */
 export function figureOf({ frame, orientation, over, holds }: Shown): Figure | null {
   const poses = POSES[frame ?? '']
   if (!poses) return null
@@ -59,7 +59,7 @@ export function figureOf({ frame, orientation, over, holds }: Shown): Figure | n
   return { ours: bodies.ours, theirs: bodies.theirs, over, isBehind: Boolean(poses.isBehind), marks, mat }
 }
 
-/** Marks that would lie on each other, side by side. */
+/** Moves marks that overlap side by side. */
 function apart(marks: Mark[]): Mark[] {
   const placed: Mark[] = []
   for (const mark of marks) {
@@ -71,13 +71,10 @@ function apart(marks: Mark[]): Mark[] {
   return placed
 }
 
-/** How far apart numbers must be to be read. */
+/** Least distance between two marks, in pixels. */
 const MARK = 18
 
-/**
- * The pose as it is for this orientation: turned over the frame's axis, left and right changed, where it is the other
- * side.
- */
+/** The pose for this orientation: mirrored over the frame's axis, with left and right swapped, for the other side. */
 function posed({ turns, leads }: FramePoses, pose: Pose, orientation: Orientation, by: Person, over: Person): Pose {
   if (leads) return orientation[by === 'ours' ? 'lead' : 'theirLead'] === 'left' ? turnedOver(pose, 'y') : pose
   const side = turns && orientation[over === 'ours' ? turns.fact : theirKey(turns.fact)]
@@ -99,7 +96,7 @@ function turnedOver({ head, shoulders, hips, hands, feet, ...rest }: Pose, axis:
 
 const resting = (by: Person, pose: Pose): Body => bodyOf(by, pose, [], {})
 
-/** Lengths of an upper and a lower arm, and of a thigh and a shin. */
+/** Length of each of the two bones of an arm and of a leg, in pixels; `standing`: of a leg seen from above. */
 const BONES = { arm: 34, leg: 46, standing: 22 }
 
 function bodyOf(by: Person, pose: Pose, holds: readonly Hold[], others: Partial<Record<Person, Body>>): Body {
@@ -130,7 +127,7 @@ function bodyOf(by: Person, pose: Pose, holds: readonly Hold[], others: Partial<
   }
 }
 
-/** Where the joint between two bones of a length is, so that the limb bends away from `middle`. */
+/** The joint between two bones of length `bone`, on the side away from `middle`. */
 function bend(from: Point, to: Point, middle: Point, bone: number): Point {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]]
   const distance = Math.hypot(dx, dy) || 1
@@ -142,7 +139,7 @@ function bend(from: Point, to: Point, middle: Point, bone: number): Point {
   return within([mx + away * out * nx, my + away * out * ny])
 }
 
-/** The end of a limb whose joint is held in place: towards where it would rest, one bone on. */
+/** The end of a limb whose joint is fixed: one bone's length from the joint towards the point `rest`. */
 function beyond(joint: Point, rest: Point, bone: number): Point {
   const [dx, dy] = [rest[0] - joint[0], rest[1] - joint[1]]
   const distance = Math.hypot(dx, dy) || 1
@@ -160,7 +157,7 @@ const between = ([ax, ay]: Point, [bx, by]: Point, share = 0.5): Point => [
   ay + (by - ay) * share,
 ]
 
-/** Where a hold is: on the part of the other that it is on; one that is merely placed, at the limb that it is of. */
+/** The point of contact of a hold: the part of the other person that it is on, or else the limb that takes it. */
 function contact(hold: Hold, bodies: Record<Person, Body>): Point {
   const by = holder(hold)
   return pointOn(hold.on, bodies[by === 'ours' ? 'theirs' : 'ours']) ?? limbPoint(get(hold.limbs, 0), bodies[by])
@@ -177,7 +174,7 @@ function limbPoint(limb: Limb, { head, trunk, limbs }: Body): Point {
     : get(get(limbs, 2 + right), 2 - ['foot', 'knee', 'hip'].indexOf(part))
 }
 
-/** A place on someone by the word that a hold says it is on; undefined for a word that is not known. */
+/** The point of a body for the word that a hold is on; undefined for an unknown word. */
 function pointOn(on: string | undefined, body: Body): Point | undefined {
   const held = partHeld(on)
   if (!held) return undefined

@@ -10,7 +10,7 @@ type Pair = readonly [left: Point, right: Point]
 export const WIDTH = 330
 export const HEIGHT = 230
 
-/** One person at rest: elbows and knees follow from where the hands and feet are. */
+/** One person without holds. Elbows and knees are computed from the hands and feet. */
 export interface Pose {
   head: Point
   shoulders: Pair
@@ -22,16 +22,14 @@ export interface Pose {
 }
 
 export interface FramePoses {
-  /** Who controls, and who is controlled. */
+  /** `over`: the pose of the person in control; `under`: of the other. */
   over: Pose
   under: Pose
-  /**
-   * The fact on which the view depends, the side for which it is drawn, and the axis that turns it over for the other.
-   */
+  /** The fact on which the view depends, the side for which it is drawn, and the axis that mirrors it for the other. */
   turns?: { fact: string; drawnFor: 'left' | 'right'; axis: 'x' | 'y' }
-  /** On the back: the body of who controls is behind, the limbs come round in front. */
+  /** On the back: the trunk of the person in control is drawn behind the other, the limbs in front. */
   isBehind?: true
-  /** Standing: each turns by a fact of their own. */
+  /** Standing: each person is mirrored by a fact of their own. */
   leads?: true
 }
 

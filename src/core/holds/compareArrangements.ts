@@ -6,22 +6,22 @@ import type { Position } from '../chart/position'
 import { HoldTable } from './holdTable'
 import { pinCheck } from './pinCheck'
 
-/** One escape against every arrangement: what each leaves of it, in the order of the arrangements. */
+/** One escape: the share of it (0 to 1) that each arrangement leaves, in the order of the arrangements. */
 export interface ComparedEscape {
   reaction: ReactionId
   name: string
   left: number[]
-  /** Which arrangement leaves least, if any leaves less than another. */
+  /** Index of the arrangement that leaves least; null where all leave the same. */
   best: number | null
 }
 
-/** From one arrangement to the one that is best against an escape, and by which move, where one is charted. */
+/** The change from one arrangement to the one that is best against an escape, and the charted move, if any. */
 export interface Switch {
   from: PositionId
   to: PositionId
   reaction: ReactionId
   move: MoveId | null
-  /** What it leaves of the escape, before and after. */
+  /** Share of the escape that is left before and after the change, 0 to 1. */
   before: number
   after: number
 }
@@ -31,7 +31,7 @@ export interface Comparison {
   escapes: ComparedEscape[]
 }
 
-/** The arrangements of a pin: positions of the same frame in which the same person is ahead and something is held. */
+/** The arrangements of a pin: the positions with holds of the same frame in which the same person is ahead. */
 export function arrangementsOf(chart: Chart, position: PositionId): Position[] {
   const here = lookUp(chart.positions, position)
   if (!here?.frame) return []
@@ -40,7 +40,7 @@ export function arrangementsOf(chart: Chart, position: PositionId): Position[] {
   )
 }
 
-/** Every escape that is met in one of the arrangements and that a hold can hinder, against all of them. */
+/** Compares the arrangements for every escape that occurs in one of them and that holds can hinder. */
 export function compareArrangements(chart: Chart, arrangements: readonly Position[]): Comparison {
   const table = new HoldTable(chart.holds ?? [])
   const met = new Set(
@@ -60,7 +60,7 @@ export function compareArrangements(chart: Chart, arrangements: readonly Positio
   return { arrangements: [...arrangements], escapes }
 }
 
-/** For each escape that is met in a position: to which arrangement one should switch against it. */
+/** For each escape that occurs in the position: the arrangement to switch to. */
 export function switchingPlan(chart: Chart, position: PositionId, { arrangements, escapes }: Comparison): Switch[] {
   const here = arrangements.findIndex(({ id }) => id === position)
   if (here < 0) return []

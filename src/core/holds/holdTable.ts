@@ -2,11 +2,11 @@ import { present } from '../get'
 import { holder, type Hold } from '../chart/hold'
 import { LIMBS, type Person } from '../chart/words'
 
-/** A set of holds of both people: bit i is the chart's hold i. Value equality makes it a key as it is. */
+/** A set of holds of both people: bit i stands for hold i of the chart. Usable as a key of a Map. */
 export type HoldSet = bigint
 export const NO_HOLDS: HoldSet = 0n
 
-/** The chart's holds as sets: which share a limb, which deny what. */
+/** The chart's holds as bit sets: which of them share a limb, and which deny which capability. */
 export class HoldTable {
   readonly all: HoldSet
   private readonly index: Map<string, number>
@@ -34,7 +34,7 @@ export class HoldTable {
     }
   }
 
-  /** The set of the holds with these ids; every id must be one of the chart's. */
+  /** The set of the holds with these ids, each of which must be in the chart. */
   setOf(ids: readonly string[] | undefined): HoldSet {
     return (ids ?? []).reduce((set, id) => set | (1n << BigInt(present(this.index.get(id)))), NO_HOLDS)
   }
@@ -44,7 +44,7 @@ export class HoldTable {
     return this.holds.filter((_, i) => set & (1n << BigInt(i))).map(({ id }) => id)
   }
 
-  /** All holds that share a limb of the same person with any of `set`, its own members aside. */
+  /** The holds outside `set` that share a limb of the same person with one in it. */
   sharingLimbs(set: HoldSet): HoldSet {
     let found = this.rivalsOf.get(set)
     if (found === undefined) {
@@ -54,17 +54,17 @@ export class HoldTable {
     return found
   }
 
-  /** `added`, plus those of `before` that share no limb of the same person with any of it. */
+  /** `added`, and the holds of `before` that share no limb of the same person with one of `added`. */
   settle(before: HoldSet, added: HoldSet): HoldSet {
     return added | (before & ~this.sharingLimbs(added))
   }
 
-  /** The holds of `by` that take something from a capability of the other. */
+  /** The holds of `by` that deny a capability of the other person, in part or whole. */
   denying(capability: string, by: Person): HoldSet {
     return (this.denials.get(denialKey(capability, by)) ?? []).reduce((set, { bit }) => set | bit, NO_HOLDS)
   }
 
-  /** What is left of one capability against the holds of `by` in `set`, 0 to 1. */
+  /** Share left of a capability (0 to 1) against the holds of `by` in `set`. */
   capabilityLeft(capability: string, set: HoldSet, by: Person): number {
     const key = denialKey(capability, by)
     const denials = this.denials.get(key)
@@ -79,7 +79,7 @@ export class HoldTable {
     return left
   }
 
-  /** What is left of something that needs all of `uses` and the best of `usesAny`, 0 to 1. */
+  /** Share left (0 to 1) of a reaction or move that needs all of `uses` and the best of `usesAny`. */
   left(needs: { uses?: string[]; usesAny?: string[] }, set: HoldSet, by: Person): number {
     if (set === NO_HOLDS) return 1
     const all = (needs.uses ?? []).reduce((product, use) => product * this.capabilityLeft(use, set, by), 1)

@@ -1,4 +1,4 @@
-/** What they could do, as a coach says it. A coach's own word stands for itself. */
+/** Words for each known capability. A capability that the coach named is shown as it is. */
 const CAPABILITIES: Record<string, string> = {
   'left-hand': 'use the left hand',
   'right-hand': 'use the right hand',
@@ -38,7 +38,7 @@ export function limbsWords(limbs: readonly string[], owner = ''): string {
   return said.join(', ')
 }
 
-/** What is left of something, in words: "shut", "3 of 10 left", "open". */
+/** A share left (0 to 1) in words: "shut", "3 of 10 left", "open". */
 export function leftWords(left: number): string {
   if (left >= 1 - 1e-9) return 'open'
   if (left <= 1e-9) return 'shut'

@@ -6,12 +6,12 @@ import { lookUp } from '../chart/lookUp'
 import { LIMBS, type Limb } from '../chart/words'
 import { gradeOf, pinCheck, type EscapeState } from './pinCheck'
 
-/** The limbs that hold: hands and legs; a head or a chest may weigh, but attacks with nothing. */
+/** Limbs that count as free to take a hold. Head and chest only add weight. */
 const ATTACKING: readonly Limb[] = ['left-hand', 'right-hand', 'left-knee', 'right-knee', 'left-foot', 'right-foot']
-/** Holds that are tried in sets; with more, those that shut least alone are left out, and that is said. */
+/** Most holds tried in sets; of more, those that shut least alone are left out and `isExact` is false. */
 const MAX_CANDIDATES = 16
 
-/** Our hands and legs that do nothing while these holds are on. */
+/** Our hands and legs that take none of these holds. */
 export function freeLimbs(chart: Chart, holds: readonly string[]): Limb[] {
   const busy = new Set(holds.flatMap((id) => ours(lookUp(chart.holds, id))?.limbs ?? []))
   return ATTACKING.filter((limb) => !busy.has(limb))
@@ -19,7 +19,7 @@ export function freeLimbs(chart: Chart, holds: readonly string[]): Limb[] {
 
 const ours = (hold: Hold | undefined) => (hold && holder(hold) === 'ours' ? hold : undefined)
 
-/** Our holds that the chart knows for a position's frame: of positions in it, and of moves from there. */
+/** Our holds that occur in the frame of a position: in its positions, and in the moves from them. */
 export function holdsForFrame(chart: Chart, position: PositionId): Hold[] {
   const frame = lookUp(chart.positions, position)?.frame
   const places = chart.positions.filter((other) => other.id === position || (frame && other.frame === frame))
@@ -33,16 +33,16 @@ export function holdsForFrame(chart: Chart, position: PositionId): Hold[] {
 
 export interface NextHold {
   hold: HoldId
-  /** How much of their tries it takes, over all escapes, in tries. */
+  /** Sum over the escapes: the share of tries that meet one, times the share of it that this hold takes. */
   takes: number
-  /** Escapes that it shuts which were not shut before. */
+  /** Names of the escapes that it newly shuts. */
   shuts: string[]
   free: Limb[]
 }
 
 /**
- * What one more control takes from them, the most first: of the holds known for the frame that a free limb can take.
- * `more`: holds that the chart does not have, and that are known for the frame too.
+ * What each further hold would take from them, largest first. Candidates: the holds known for the frame that only need
+ * free limbs, and `more`, holds for the frame that the chart does not have yet.
  */
 export function nextHolds(from: Chart, position: PositionId, more: readonly Hold[] = []): NextHold[] {
   const chart: Chart = more.length ? { ...from, holds: [...(from.holds ?? []), ...more] } : from
@@ -72,16 +72,16 @@ export function nextHolds(from: Chart, position: PositionId, more: readonly Hold
 
 export interface ShuttingSet {
   holds: HoldId[]
-  /** Escapes that a hold could hinder and that even these leave; empty where all are shut. */
+  /** Escapes that a hold could hinder but that this set does not shut. */
   remaining: EscapeState[]
   free: Limb[]
-  /** Whether all known holds were tried. */
+  /** True where all known holds were tried; false where some were left out (see `MAX_CANDIDATES`). */
   isExact: boolean
 }
 
 /**
- * The fewest holds, no two with one limb, that shut every escape that a hold can hinder; where none do, those that
- * leave least. Exact: all sets are tried. Null where no hold is known or nothing can be hindered.
+ * The smallest set of holds, no two of which share a limb, that shuts every escape that holds can hinder; where none
+ * does, the set that leaves least. Tries all sets. Null where no hold is known or no escape can be hindered.
  */
 export function smallestShuttingSet(chart: Chart, position: PositionId): ShuttingSet | null {
   const known = holdsForFrame(chart, position)
@@ -107,7 +107,7 @@ export function smallestShuttingSet(chart: Chart, position: PositionId): Shuttin
 
 type HoldChoice = { holds: Hold[]; open: number; left: number }
 
-/** Fewer escapes open; then, where all are shut, fewer holds, else less left; then the other of the two. */
+/** Order of choices: fewer escapes left; then fewer holds where all are shut, else less left; then the other. */
 function isBetter(one: HoldChoice, other: HoldChoice): boolean {
   if (one.open !== other.open) return one.open < other.open
   const byHolds = one.holds.length - other.holds.length
@@ -121,7 +121,7 @@ const stillOpen = (chart: Chart, position: PositionId, holds: readonly string[])
 const leftOver = (chart: Chart, position: PositionId, holds: readonly string[]) =>
   pinCheck(chart, position, holds).escapes.reduce((all, { left, share }) => all + left * share, 0)
 
-/** Every set of holds of which no two share a limb, the empty one too. */
+/** All sets of these holds in which no two share a limb, with the empty set. */
 function compatibleSets(holds: readonly Hold[]): Hold[][] {
   const bits = new Map(LIMBS.map((limb, i) => [limb, 1 << i]))
   const mask = (hold: Hold) => hold.limbs.reduce((all, limb) => all | present(bits.get(limb)), 0)

@@ -6,35 +6,35 @@ import type { Reaction } from '../chart/reaction'
 import { totalOf } from '../chart/tries'
 import { HoldTable, type HoldSet } from './holdTable'
 
-/** At most so much of a capability is left where it is shut; what is left whole is open, the rest is hindered. */
+/** A capability of which at most this share is left is shut; with all of it left it is open, between hindered. */
 export const SHUT = 0.2
 
 export type Grade = 'shut' | 'hindered' | 'open'
 export const gradeOf = (left: number): Grade => (left <= SHUT + 1e-9 ? 'shut' : left < 1 - 1e-9 ? 'hindered' : 'open')
 
-/** What is left of one of their capabilities, 0 to 1, and which of our holds take from it. */
+/** The share left of one of their capabilities, 0 to 1, and our holds that deny it. */
 export interface CapabilityState {
   capability: string
   left: number
   by: HoldId[]
 }
 
-/** Something that they try from here, to a move of ours or while we hold still, against the holds that are on. */
+/** An escape that they try here, against a move of ours or while we wait, and what the holds leave of it. */
 export interface EscapeState {
   reaction: ReactionId
   name: string
-  /** The moves of ours that meet it here; empty where it only comes while we hold still. */
+  /** Our moves from here that it meets; empty where it only comes unprompted. */
   moves: MoveId[]
   isUnprompted: boolean
-  /** Share of the tries here that meet it, the largest of all. */
+  /** The largest share of a move's tries here that meets it, 0 to 1. */
   share: number
   left: number
   by: HoldId[]
-  /** Whether any capability is charted for it: without one no hold can take from it. */
+  /** True where capabilities are charted for it, without which no hold can hinder it. */
   isHindrable: boolean
 }
 
-/** The three things that every pin must see to, by the capabilities that they are made of. */
+/** The three questions of the pin check, each with the capabilities that it asks about. */
 export const QUESTIONS = [
   { ask: 'hips', capabilities: ['hip-in', 'hip-out', 'bridge'] },
   { ask: 'shoulders', capabilities: ['turn-in', 'turn-away', 'sit-up'] },
@@ -46,7 +46,7 @@ export interface PinCheck {
   escapes: EscapeState[]
 }
 
-/** What a position's holds leave to them. `holds`: those that are on; by default the position's own. */
+/** What the holds in a position leave to them. `holds`: ids of those that are on; by default the position's own. */
 export function pinCheck(chart: Chart, position: PositionId, holds?: readonly string[]): PinCheck {
   const table = new HoldTable(chart.holds ?? [])
   const on = table.setOf(holds ?? lookUp(chart.positions, position)?.holds)
@@ -64,7 +64,7 @@ export function pinCheck(chart: Chart, position: PositionId, holds?: readonly st
   return { capabilities, escapes }
 }
 
-/** What is met from a position, without what the holds leave of it. */
+/** An escape that occurs in a position, before holds are considered. */
 type MetEscape = Pick<EscapeState, 'reaction' | 'moves' | 'isUnprompted' | 'share'>
 
 function escapesFrom(chart: Chart, position: PositionId): MetEscape[] {
@@ -91,7 +91,7 @@ function eachShare(counts: Record<string, number>, total: number, visit: (id: st
   for (const [id, count] of Object.entries(counts)) if (count > 0) visit(id, count / total)
 }
 
-/** Every capability that a reaction, or a move, may use. */
+/** All capabilities that a reaction or move may use. */
 export const usesOf = ({ uses = [], usesAny = [] }: Pick<Reaction, 'uses' | 'usesAny'>): string[] => [
   ...uses,
   ...usesAny,
@@ -108,7 +108,7 @@ function stateOf(chart: Chart, table: HoldTable, on: HoldSet, met: MetEscape): E
   }
 }
 
-/** Those of the escapes that letting a hold go would reopen, at least by a tenth. */
+/** The escapes of which letting go of a hold gives back at least a tenth. */
 export function reopenedBy(chart: Chart, position: PositionId, hold: string): EscapeState[] {
   const own: readonly string[] = lookUp(chart.positions, position)?.holds ?? []
   const before = new Map(pinCheck(chart, position).escapes.map(({ reaction, left }) => [reaction, left]))
