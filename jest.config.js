@@ -12,6 +12,8 @@ export default {
   testEnvironment: 'node',
   // Two cores: the default would leave one idle.
   maxWorkers: 2,
+  // A starved machine must not fail a test.
+  testTimeout: 60_000,
   testMatch: ['<rootDir>/tests/{core,properties,cli,storage,stores,workers,views,components,server}/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts', '.vue'],
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'vue'],

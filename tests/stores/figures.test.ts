@@ -1,4 +1,3 @@
-import { jest } from '@jest/globals'
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { createPinia, setActivePinia } from 'pinia'
@@ -18,8 +17,6 @@ import { demoPlan } from '../fixtures/demoPlan'
 import { finished } from '../reference/finished'
 import { taken } from '../reference/taken'
 import { HostedWorker } from './hostedWorker'
-
-jest.setTimeout(30_000)
 
 const later = globalThis.setTimeout
 Object.assign(globalThis, {
