@@ -7,16 +7,16 @@ import { spread } from './spread'
 const SHAPE = 1.52
 const BAND_HEIGHT = 8
 const LEAST_WIDTH = 1060
-/** Of a row, what ledges may fill: lines pass through the rest. */
+/** Share of a row's width that ledges may fill; lines pass through the rest. */
 const FILLED = 0.92
 /**
- * So many lines stand for all when crossings are counted, and so many pairs may be compared: a large chart gets fewer
- * looks.
+ * Limits of the search: crossings are counted on a sample of at most so many lines, and at most so many pairs are
+ * compared, so that a large chart gets fewer passes.
  */
 const SAMPLE = 900
 const LOOKS = 2e7
 const MAX_SWEEPS = 40
-/** A chart of no more places than this is improved place by place. */
+/** In a chart with at most this many places, neighbouring places are also exchanged one by one. */
 const EXCHANGED = 200
 
 interface Node {
@@ -28,7 +28,7 @@ interface Node {
   near: { node: number; weight: number }[]
 }
 
-/** The places of a band in their order, and how many rows they stand in. */
+/** The places of a band in their order, and the number of its rows. */
 interface Band {
   band: number[]
   rows: number
@@ -65,7 +65,7 @@ export function arrange(task: LayoutTask): SlopeLayout {
   }
 }
 
-/** Exchanges places of a band with near ones as long as that makes fewer crossings, at most `looks` times in all. */
+/** Exchanges near places of a band while that removes crossings, with at most `looks` comparisons in all. */
 function exchange(nodes: Node[], bands: Band[], width: number, looks: number): void {
   let cost = costOf(nodes)
   for (let isBetter = true; isBetter;) {
@@ -93,7 +93,7 @@ function exchange(nodes: Node[], bands: Band[], width: number, looks: number): v
   }
 }
 
-/** The least width at which the picture is no taller than it should be. */
+/** The least width in pixels at which the picture has the wanted shape or is wider. */
 function widthFor({ bands }: LayoutTask): number {
   for (let width = LEAST_WIDTH; ; width *= 1.06) {
     const height = bands.reduce((sum, band) => sum + rowsIn(band, width) * band.rowHeight + BAND_HEIGHT, 0)
@@ -101,7 +101,7 @@ function widthFor({ bands }: LayoutTask): number {
   }
 }
 
-/** Rows that a band's places take in a picture of this width. */
+/** The number of rows that a band's places take in a picture of this width. */
 function rowsIn({ places, gap }: LayoutTask['bands'][number], width: number): number {
   const need = places.reduce((sum, place) => sum + place.width + gap, 0)
   return Math.max(1, Math.ceil(need / (width * FILLED)))
@@ -122,7 +122,7 @@ function nodesOf({ bands, edges }: LayoutTask): Node[] {
   return nodes
 }
 
-/** The middle of what a place is tied to; ties over many bands pull less, since their lines may bend. */
+/** Weighted mean centre of a place's neighbours; those many bands away weigh less, since their lines may bend. */
 function middle(nodes: Node[], i: number): number {
   const { near, band, x } = get(nodes, i)
   let sum = x * 0.2
@@ -135,7 +135,7 @@ function middle(nodes: Node[], i: number): number {
   return sum / weight
 }
 
-/** Sorts a band by its wishes and gives each row its part, turn by turn. */
+/** Sorts the places of a band by their wished centres and deals them out to its rows in turn. */
 function place(
   nodes: Node[],
   { band, rows, gap }: Band,
@@ -155,7 +155,7 @@ function place(
   }
 }
 
-/** Stretches the picture over its width: pulled to each other, places would huddle on one side. */
+/** Stretches the places over the width, since the sweeps pull them together on one side. */
 function fill(nodes: Node[], bands: Band[], width: number): void {
   const left = Math.min(...nodes.map((node) => node.x - node.width / 2))
   const right = Math.max(...nodes.map((node) => node.x + node.width / 2))

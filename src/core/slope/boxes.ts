@@ -3,10 +3,10 @@ export type Box = readonly [number, number, number, number]
 
 const CELL = 96
 
-/** Cells across, more than any picture has: a cell's number is one number, since texts as keys cost most of a look. */
+/** More cells than any picture has across, so that a cell's key is one number: keys made of text were the slow part. */
 const ACROSS = 1 << 20
 
-/** Rectangles that are taken, looked up by where they are. */
+/** A set of rectangles with a fast test for overlap, kept in a grid of cells. */
 export class Boxes {
   private readonly cells = new Map<number, Box[]>()
 
@@ -21,7 +21,7 @@ export class Boxes {
     }
   }
 
-  /** Whether it would lie on one that is taken. */
+  /** True where the rectangle overlaps one of the set. */
   hits([left, top, right, bottom]: Box): boolean {
     for (let x = Math.floor(left / CELL); x <= Math.floor(right / CELL); x++) {
       for (let y = Math.floor(top / CELL); y <= Math.floor(bottom / CELL); y++) {

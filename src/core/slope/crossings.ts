@@ -8,10 +8,10 @@ export interface Segment {
   by: number
 }
 
-/** Which side of the line through a and b the point lies on; its sign is what matters. */
+/** Positive on one side of the line through a and b, negative on the other, 0 on it. */
 const side = ({ ax, ay, bx, by }: Segment, x: number, y: number) => (bx - ax) * (y - ay) - (by - ay) * (x - ax)
 
-/** Whether two lines cross between their ends; lines that share an end do not. */
+/** True where two segments cross between their ends; segments that share an end do not cross. */
 export function cross(one: Segment, other: Segment): boolean {
   if (Math.max(one.ax, one.bx) < Math.min(other.ax, other.bx)) return false
   if (Math.max(other.ax, other.bx) < Math.min(one.ax, one.bx)) return false
@@ -22,8 +22,8 @@ export function cross(one: Segment, other: Segment): boolean {
 }
 
 /**
- * How many pairs of the lines cross. Counted very often while a chart is laid out, so the lines go into columns, sorted
- * by their upper ends, and the test is written out: the same as `cross` for each pair.
+ * The number of pairs of segments that cross, as `cross` tells for each pair. It runs very often during a layout, so it
+ * works on typed arrays sorted by the upper ends, with the test of `cross` written out.
  */
 export function countCrossings(segments: readonly Segment[]): number {
   const n = segments.length

@@ -6,10 +6,10 @@ import type { Figures, MetFigure } from '../insight/figures'
 import { NOTEWORTHY } from '../insight/nets'
 import { landingOf } from './graph'
 
-/** What the attempt comes to: something better for us, something worse, neither, or nothing answers it. */
+/** The result of an escape attempt: better for us (trap), worse (leak), neither (even), or unanswered (loose). */
 export type EscapeKind = 'trap' | 'leak' | 'even' | 'loose'
 
-/** An escape attempt met by a move; move null: what they do while we hold still. */
+/** An escape attempt against one of our moves; `move` null: it comes unprompted. */
 export interface Escape {
   key: string
   move: MoveId | null
@@ -19,17 +19,17 @@ export interface Escape {
   kind: EscapeKind
   net: number
   visits: number
-  /** What it costs or brings in an exchange, by which marks are sized; of loose ends, as far as it is known. */
+  /** What it costs or gains per exchange, in worth; sizes its mark. For a loose end, as far as its cost is known. */
   weight: number
-  /** Id of the move that is the best answer, if one is. */
+  /** Id of the move of the best answer; null where there is none. */
   answer: MoveId | null
-  /** Where it goes: where our answer lands, else where it ends. */
+  /** Key of the place where our answer lands, or else where the attempt ends. */
   to: string
 }
 
 export const escapeKey = (owner: string, reaction: string): string => `${owner} ${reaction}`
 
-/** All escape attempts, those that weigh most first; loose ends and leaks before what is well. */
+/** All escape attempts: loose ends and leaks before the others, each by falling weight. */
 export function escapesOf(chart: Chart, figures: Figures, costs: readonly (number | null | undefined)[]): Escape[] {
   const loose = new Map<string, number>()
   figures.looseEnds.forEach(({ met, position, reaction, visits }, i) => {

@@ -6,7 +6,7 @@ import { escapeKey, type Escape } from './escapes'
 import { landingOf } from './graph'
 import { ON_PLAN } from './lines'
 
-/** What of the picture stands out; the rest fades and keeps its place. */
+/** Which part of the picture is emphasised; the rest is faded but keeps its place. */
 export type Focus =
   { on: 'whole' | 'traps' | 'leaks' | 'loose' | 'run' } | { on: 'around'; place: string; exchanges: 1 | 2 | 3 }
 
@@ -17,7 +17,7 @@ export interface InFocus {
   escapes: Set<string>
 }
 
-/** What is in focus, or null where all of it is. */
+/** The parts of the picture in focus; null where nothing is faded. */
 export function inFocus(chart: Chart, figures: Figures, escapes: readonly Escape[], focus: Focus): InFocus | null {
   if (focus.on === 'whole') return null
   if (focus.on === 'around') return around(chart, escapes, focus.place, focus.exchanges)
@@ -40,7 +40,7 @@ function withEscapes(chart: Chart, escapes: readonly Escape[]): InFocus {
   return found
 }
 
-/** Everything within some exchanges of a position: one is what is tried there, what they do, and where it all goes. */
+/** Everything within `exchanges` of a place; one exchange is our moves there, their reactions, and where those lead. */
 function around(chart: Chart, escapes: readonly Escape[], place: string, exchanges: number): InFocus {
   const found: InFocus = { places: new Set([place]), moves: new Set(), escapes: new Set() }
   let edge = new Set([place])
@@ -63,7 +63,7 @@ function around(chart: Chart, escapes: readonly Escape[], place: string, exchang
   return found
 }
 
-/** The best plan from the start on, move after move until a finish, with what they do about each and our answers. */
+/** The best plan from the start to a finish: its moves, the reactions to each, and our answers. */
 export function bestRun(chart: Chart, figures: Figures, escapes: readonly Escape[]): InFocus {
   const found: InFocus = { places: new Set(), moves: new Set(), escapes: new Set() }
   const walked = new Set<string>()
@@ -89,7 +89,7 @@ export function bestRun(chart: Chart, figures: Figures, escapes: readonly Escape
   return found
 }
 
-/** What is best in a position, else what the plan tries there most. */
+/** Id of the best move in a position; where that is waiting, of the move that the plan tries most; null: none. */
 function nextMove(chart: Chart, figures: Figures, place: string): string | null {
   const best = figures.positions[place as keyof typeof figures.positions]?.best
   if (best && best !== 'wait') return best

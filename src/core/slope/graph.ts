@@ -3,40 +3,40 @@ import type { Chart } from '../chart/chart'
 
 /** Key of the band of finishes at the crest. */
 export const CREST = 'finishes'
-/** Where they finish us: a place at the foot. */
+/** Key of the place at the foot, where they finish us. */
 export const CAUGHT_PLACE = 'caught'
 
-/** A band of the Slope, with its places in file order. */
+/** A band of the Slope, with its places in the chart's order. */
 export interface SlopeBand {
   key: string
   name: string
   places: string[]
 }
 
-/** A line between two places, by whatever leads from one to the other. */
+/** A connection between two places, by a move or an escape. */
 export interface SlopeEdge {
   from: string
   to: string
   weight: number
 }
 
-/** What is drawn where it can be reached: bands from the crest down, and the lines that make up their order. */
+/** The bands from the crest down, and the connections that decide the order of places within them. */
 export interface SlopeGraph {
   bands: SlopeBand[]
   edges: SlopeEdge[]
 }
 
-/** A finish is one capsule, however many positions lead to it by a move of that name. */
+/** Key of a finish's place. All finishing moves of the same name share one. */
 export const finishPlace = (name: string): string => `finish ${name.trim().toLowerCase()}`
 
-/** Where a move lands: a position, or the capsule of its finish. */
+/** Key of the place where a move lands: a position, or its finish. */
 export const landingOf = ({ name, to }: { name: string; to: string }): string =>
   to === 'finish' ? finishPlace(name) : to
 
-/** Moves weigh most, since they are always drawn; escapes are drawn where they matter. */
+/** Weights in the layout. Moves weigh more, since they are always drawn; escapes only where they matter. */
 const WEIGHTS = { move: 2, escape: 1 }
 
-/** The places and lines of a chart. Values do not enter, so the picture stays when the scenario changes. */
+/** The places and connections of a chart. Values do not enter, so the layout stays when the scenario changes. */
 export function slopeGraph(chart: Chart): SlopeGraph {
   const finishes = new Set(chart.moves.filter(({ to }) => to === 'finish').map(({ name }) => finishPlace(name)))
   const bands: SlopeBand[] = bandsOf(chart.positions, chart.settings?.slope?.bands).map(({ key, name, positions }) => ({

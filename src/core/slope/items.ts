@@ -5,14 +5,14 @@ import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import { CAUGHT_PLACE, finishPlace, landingOf } from './graph'
 
-/** Something on the Slope that one can stand on, in the order in which a chain is read. */
+/** Something on the Slope that can be selected with the keys, in the order in which a chain is read. */
 export type Item =
   | { kind: 'place'; place: string }
   | { kind: 'move'; move: MoveId }
   | { kind: 'escape'; move: MoveId | null; position: PositionId; reaction: ReactionId }
   | { kind: 'answer'; move: MoveId | null; position: PositionId; reaction: ReactionId; answer: MoveId }
 
-/** An item as a word of an address, and back. Ids have no blanks, and only a finish's place has one. */
+/** The key of an item in the address; `itemOf` reads it. Only the place of a finish has a blank in it. */
 export function itemKey(item: Item): string {
   if (item.kind === 'place') return `place ${item.place}`
   if (item.kind === 'move') return `move ${item.move}`
@@ -20,7 +20,7 @@ export function itemKey(item: Item): string {
   return item.kind === 'escape' ? `escape ${met}` : `answer ${met} ${item.answer}`
 }
 
-/** The item of a key, or undefined where the chart has none such. */
+/** The item of a key; undefined where the chart does not have it. */
 export function itemOf(chart: Chart, key: string): Item | undefined {
   const [kind, ...rest] = key.split(' ')
   if (kind === 'place') {
@@ -45,7 +45,8 @@ export function itemOf(chart: Chart, key: string): Item | undefined {
 }
 
 /**
- * What can be gone into from an item: the moves of a position, what meets a move, what answers that, where it lands.
+ * The items one level further along the chain: of a position its moves, of a move its reactions, of a reaction its
+ * answers, and where those land.
  */
 export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): Item[] {
   if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
@@ -77,7 +78,7 @@ export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): 
   return answers.map(({ move: answer }): Item => ({ ...item, kind: 'answer', answer }))
 }
 
-/** The move that the best plan uses most comes first. */
+/** The moves of a position; the one that the best plan uses most comes first. */
 function movesFrom(chart: Chart, figures: Figures | null, place: string): Item[] {
   const uses = (id: MoveId) => figures?.moves[id]?.uses ?? 0
   return chart.moves
@@ -92,7 +93,7 @@ function unprompted(chart: Chart, place: string): Item[] {
   return reactions.map((reaction) => ({ kind: 'escape', move: null, position: present(position).id, reaction }))
 }
 
-/** What an item is a part of, where that does not depend on the way that one came; places stand for themselves. */
+/** The item that this one belongs to, where that does not depend on the path taken; undefined for places. */
 export function wholeOfItem(chart: Chart, item: Item): Item | undefined {
   if (item.kind === 'place') return undefined
   if (item.kind === 'move') {

@@ -3,7 +3,7 @@ import type { SlopeEdge } from './graph'
 import type { LayoutTask, Place, SlopeLayout } from './places'
 import { spread } from './spread'
 
-/** Pixels that two places keep apart where one has been put next to the other. */
+/** Least gap in pixels between two places of a row. */
 const LEAST_GAP = 16
 
 interface Row {
@@ -13,8 +13,9 @@ interface Row {
 }
 
 /**
- * The layout with what is new put where there is room, nearest to what it is tied to, and what is gone taken out. Order
- * and place of the rest stay; places give way sideways only where a name has grown or one was put by hand on top.
+ * Updates a layout to a changed chart: removes the places that are gone and puts each new place into free room, as near
+ * as possible to the places it is connected to. All others keep their order and place; they move sideways only where a
+ * name has become wider or a place was put on top of them by hand.
  */
 export function joinLayout(task: LayoutTask, layout: SlopeLayout): SlopeLayout {
   const widths = new Map(task.bands.flatMap(({ places }) => places.map(({ id, width }) => [id, width] as const)))
@@ -39,7 +40,7 @@ export function joinLayout(task: LayoutTask, layout: SlopeLayout): SlopeLayout {
   return { width: Math.max(layout.width, ...right), places }
 }
 
-/** Between what it is tied to, as far as that has a place yet. */
+/** Weighted mean centre of the places it is connected to that are placed already; undefined where there are none. */
 function wishOf(id: string, edges: SlopeEdge[], places: Record<string, Place>): number | undefined {
   let sum = 0
   let weights = 0
@@ -107,7 +108,7 @@ function giveWay(
   ids.forEach((id, i) => (places[id] = { ...get(places, id), x: Math.round(get(centres, i) * 10) / 10 }))
 }
 
-/** Rows without places close up, so that a band is no taller than it needs to be. */
+/** Removes empty rows, so that a band is no taller than it needs to be. */
 function closeRows(rows: Row[], places: Record<string, Place>): void {
   for (const { band, row, ids } of rows) {
     const above = rows.filter((other) => other.band === band && other.row < row).length

@@ -4,14 +4,14 @@ import { spread } from './spread'
 
 export type Point = readonly [x: number, y: number]
 
-/** A way to be drawn: from a ledge, or from a point in the free space below row `zone`, to a ledge. */
+/** A line to route: from a ledge, or from a point in the free space below row `zone`, to a ledge. */
 export interface Way {
   key: string
   from: { ledge: Ledge } | { point: Point; zone: number }
   to: Ledge
 }
 
-/** Pixels between two lines that pass through the same gap, and the least width of a gap that lines pass through. */
+/** Pixels between two lines through the same gap, and the least width of a gap that is used. */
 const LANE_STEP = 5
 const LEAST_GAP = 8
 
@@ -31,8 +31,9 @@ interface Planned {
 }
 
 /**
- * Points of every way: it leaves a ledge beside its name, passes between the ledges of the rows on its way, never
- * behind a name, and arrives under a ledge or beside its name. Ways through the same gap run side by side.
+ * The points of every line, by its key. A line leaves a ledge beside its name, passes through gaps between the ledges
+ * of the rows that it crosses, never behind a name, and arrives under a ledge or beside its name. Lines through the
+ * same gap run side by side. `width`: of the picture, in pixels.
  */
 export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: number): Map<string, Point[]> {
   const planned = ways.map(plan)
@@ -71,10 +72,10 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
   )
 }
 
-/** Above the name that a way passes on its side: there it stays upright. */
+/** The point level with the top of a ledge's name, up to which a line beside the name stays vertical. */
 const besideName = ([x, y]: Point): Point => [x, y - LEDGE_HEIGHT + 5]
 
-/** Free spaces are numbered like the row above them; -1 lies above the crest. */
+/** Plans the rows that a line crosses. A free space has the number of the row above it; −1 is above the crest. */
 function plan(way: Way): Planned {
   const target = way.to.row
   const fixed = 'point' in way.from ? way.from.zone : null
@@ -94,7 +95,7 @@ interface Port {
   toward: number
 }
 
-/** Where ways leave and arrive: upwards beside the name, on the side that they go to; downwards along the bar. */
+/** The points where lines leave and arrive: upwards beside the name, on their side; downwards along the bar. */
 function portsOf(planned: readonly Planned[]) {
   const sides = new Map<
     string,
@@ -129,7 +130,7 @@ function portsOf(planned: readonly Planned[]) {
   return { out, into }
 }
 
-/** Gives each passage of a row the gap nearest to where it would pass, and its lane there. */
+/** Assigns each passage through a row to the gap nearest to its wished place, and to a lane in it. */
 function passGaps(row: RowBox, passages: Passage[], width: number): void {
   const gaps: { left: number; right: number; passages: Passage[] }[] = []
   let left = MARGIN - 14
@@ -161,13 +162,13 @@ function passGaps(row: RowBox, passages: Passage[], width: number): void {
 
 const fine = (n: number) => String(Math.round(n * 10) / 10)
 
-/** The part of a way on which something may hang: the first that bends, from one point to the next. */
+/** The first curved part of a line, from one point to the next, on which a mark may be placed. */
 export function bentPart(points: readonly Point[]): [Point, Point] {
   const i = points.length > 2 && get(points, 0)[0] === get(points, 1)[0] ? 1 : 0
   return [get(points, i), get(points, i + 1)]
 }
 
-/** The points as a smooth path that runs upright through each; a way back to the same row hangs below it. */
+/** A smooth SVG path that is vertical at each point; a line back to the same row sags below it. */
 export function pathOf(points: readonly Point[]): string {
   const [[x0, y0], ...rest] = [get(points, 0), ...points.slice(1)] as const
   let path = `M${fine(x0)} ${fine(y0)}`
@@ -180,7 +181,7 @@ export function pathOf(points: readonly Point[]): string {
   return path
 }
 
-/** Heights of a curve's two handles; between two points of one height the curve sags, the more the farther they are. */
+/** Heights of a curve's two handles. Between two points of one height the curve sags, more for a longer distance. */
 function handles([x0, y0]: Point, [x1, y1]: Point): [number, number] {
   if (Math.abs(y1 - y0) > 1) return [(y0 + y1) / 2, (y0 + y1) / 2]
   const sag = Math.min(38, 14 + Math.abs(x1 - x0) / 30)

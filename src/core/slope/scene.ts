@@ -11,7 +11,7 @@ import { placeMarks, placeNames, type EscapeMark, type MarkText } from './marks'
 import type { SlopeLayout } from './places'
 import { routeWays, type Point, type Way } from './routes'
 
-/** Everything that is drawn, in pixels of the picture. */
+/** Everything that is drawn on the Slope, in pixels of the picture. */
 export interface Scene {
   width: number
   height: number
@@ -19,22 +19,22 @@ export interface Scene {
   ledges: Ledge[]
   lines: MoveLine[]
   marks: EscapeMark[]
-  /** By escape: the way from its mark to where it goes, for those that are drawn whole. */
+  /** By key of the escape: the points of its line from the mark to where it leads, for those drawn in full. */
   ways: Map<string, Point[]>
   names: (MarkText & { move: string })[]
 }
 
-/** What of a picture does not depend on values, so that it is made once for all scenarios. */
+/** The part of a picture that does not depend on values; computed once for all scenarios. */
 export interface Ground extends Stood {
   chart: Chart
   width: number
-  /** Ways of all moves, made when they are first asked for. */
+  /** The points of the lines of all moves, computed at the first call. */
   routes: () => Map<string, Point[]>
-  /** Ledges with the values that they had last: one that is worth the same is the same object. */
+  /** Ledges with their last values, so that one with an unchanged value stays the same object. */
   valued: Map<string, Ledge>
 }
 
-/** Stands a chart on its layout. */
+/** Places the ledges and rows of a chart by its layout. */
 export function groundOf(
   chart: Chart,
   graph: SlopeGraph,
@@ -55,7 +55,7 @@ export interface SceneTask {
   figures: Figures | null
   escapes: readonly Escape[]
   measure: Measure
-  /** An outline is what is left of a large chart from afar: ledges, the best plan's lines and open rings. */
+  /** `outline`, for a large chart zoomed out: only ledges, the best plan's lines and the rings of loose ends. */
   detail: 'full' | 'outline'
   /** Which moves are named beside their lines, which attempts are drawn all the way, and what their marks say. */
   isNamed: (line: MoveLine) => boolean
@@ -65,10 +65,10 @@ export interface SceneTask {
   lineText: (line: MoveLine) => string
 }
 
-/** Pixels beyond the edges in which nothing is put. */
+/** Pixels beyond each edge of the picture that are blocked for names and marks. */
 const FAR = 800
 
-/** Draws what a chart is worth on its ground: values, then lines, then marks and names where there is room. */
+/** Adds the values to a ground: ledges, then lines, then marks and names where there is room. */
 export function drawScene(task: SceneTask): Scene {
   const { ground, figures, measure } = task
   const { bands, rows, width, height } = ground
@@ -102,7 +102,7 @@ function valuedLedges({ valued }: Ground, figures: Figures | null): Map<string, 
   return valued
 }
 
-/** Where nothing may be put: on ledges, at the start's word, on the bands' names and beyond the edges. */
+/** Blocks the room of ledges, the start's label, the names of bands, and everything beyond the edges. */
 function takenBy({ ledges, bands, width, height }: Ground, startId: string | undefined): Boxes {
   const taken = new Boxes()
   for (const ledge of ledges.values()) taken.add(boxOf(ledge))
@@ -114,7 +114,7 @@ function takenBy({ ledges, bands, width, height }: Ground, startId: string | und
   return taken
 }
 
-/** The moves of the best plan, and those on which a loose end hangs. */
+/** The moves of the best plan, and those with a loose end. */
 function outlined({ ground, figures }: SceneTask, escapes: readonly Escape[]): Move[] {
   const open = new Set<string | null>(escapes.map(({ move }) => move))
   return ground.chart.moves.filter(({ id }) => open.has(id) || (figures?.moves[id]?.uses ?? 0) >= ON_PLAN)

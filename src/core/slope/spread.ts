@@ -1,6 +1,6 @@
 import { get, present } from '../get'
 
-/** Something that wants to stand at `wish` and is `width` wide; `still` ones do not give way. */
+/** A place in a row: the centre that it should have, and its width, in pixels. A `still` one is not moved. */
 export interface Standing {
   wish: number
   width: number
