@@ -5,7 +5,7 @@ import { totalOf, type Tries } from '../chart/tries'
 import type { Gain } from '../questions/gains'
 import { inPlace } from './speech'
 
-/** A gain in words: what it is about, and what one would have. Without the figure, which stands beside it. */
+/** A gain in words: what to drill, and how it would go then. The figure is shown beside it and is not repeated. */
 export interface SaidGain {
   head: string
   detail: string
@@ -55,7 +55,7 @@ function ofTen(count: number, tries: Tries): string {
   return n === 1 ? 'once in ten' : n === 0 ? 'hardly ever' : n === 10 ? 'every time' : `${n} times of ten`
 }
 
-/** What is another in the plan that is solved for a gain, in words. */
+/** What was changed in the chart that was solved for a gain, in words. */
 export function changeInWords(gain: Gain): string {
   if (gain.of === 'hold') return 'this hold on as well'
   if (gain.of === 'new answer') return 'an answer that lands half of the time and brings us back to where we were'

@@ -7,7 +7,7 @@ import { inPlace, tellMove, upperFirst } from './speech'
 const NEARLY_ALWAYS = 0.95
 const ofTen = (share: number) => `${Math.round(share * 100) / 10} of ten`
 
-/** From which loss on a move is given up, in a sentence. */
+/** The loss of worth from which on a move is given up, in a sentence. */
 export function sayGiveUp(chart: Chart, { move, position, wrong, limit, instead }: GiveUp): string {
   const name = lookUp(chart.moves, move)?.name ?? ''
   const place = inPlace(lookUp(chart.positions, position)?.name ?? '')
@@ -19,7 +19,7 @@ export function sayGiveUp(chart: Chart, { move, position, wrong, limit, instead 
   return `${now}; from ${ofTen(limit)} on, ${does} instead.`
 }
 
-/** As much less than at the start is a position lost. */
+/** A position counts as lost when letting go there is worth this much less than at the start. */
 const LOST = 0.03
 
 /**

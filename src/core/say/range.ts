@@ -3,11 +3,11 @@ import { lookUp } from '../chart/lookUp'
 import type { Range } from '../questions/range'
 import { inPlace, listed, tellMove, upperFirst } from './speech'
 
-/** Rarer than this another move is not named. */
+/** A move that is best in a smaller share of the plans is not named. */
 const SELDOM = 0.05
 const NAMED = 3
 
-/** Knowing the tries is worth a sentence from so much on. */
+/** Least gain of worth by knowing the tries that is worth a sentence. */
 const NOTEWORTHY = 0.005
 
 /** The range in sentences. `say`: a worth in words. */

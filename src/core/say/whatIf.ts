@@ -8,7 +8,7 @@ import type { DrillTarget } from '../questions/target'
 import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
 import type { IfResult } from '../questions/whatIf'
 
-/** What would come of it, in sentences. `say`: a worth in words. */
+/** The consequences of a change, in sentences. `say`: formats a worth. */
 export function sayWhatIf(result: IfResult, say: (worth: number) => string): string[] {
   const { now, then, finish, behind, changes } = result
   if (Math.abs(then - now) < 0.0005 && !changes.length) return ['It would change nothing that matters from the start.']
@@ -20,7 +20,7 @@ export function sayWhatIf(result: IfResult, say: (worth: number) => string): str
   return [worth, plan]
 }
 
-/** A place in which something else is best then: "In knee on belly, mount instead of holding still." */
+/** A position in which another move is best after the change: "In knee on belly, mount instead of holding still." */
 export function sayChange(chart: Chart, { position, was, now }: IfResult['changes'][number]): string {
   const place = upperFirst(inPlace(lookUp(chart.positions, position)?.name ?? ''))
   const before =

@@ -5,21 +5,21 @@ import { lookUp } from '../chart/lookUp'
 import { inChart } from './search'
 import type { DecisionRule, Shelf, Variant, View } from './shelf'
 
-/** How far two values must lie apart for it to say something against a rule. */
+/** Least difference of worth between two moves that counts for or against a rule. */
 export const DIFFERS = 0.02
 
-/** What moves of a chart are worth, where they can be tried or given: from their own position, or as answers. */
+/** The worth of a chart's moves where they can be tried: from their own position, or as answers to a reaction. */
 export interface Valued {
   moves: Partial<Record<string, { value: number | null }>>
   met: readonly { position: PositionId; reaction: string; answers: readonly { answer: number; value: number }[] }[]
 }
 
-/** A rule as it stands in a chart: moves of the chart, and what the values say. */
+/** A rule applied to a chart: the moves that it is about, and whether their values agree with it. */
 export interface Judged {
   rule: DecisionRule
   prefer: MoveId[]
   over: MoveId[]
-  /** The best of both, where both are charted and can be compared; `by`: how much better the preferred one is. */
+  /** The best preferred and the best rejected move, where both are charted; `by`: worth of the first less the other. */
   compared?: {
     preferred: MoveId
     rejected: MoveId
@@ -28,7 +28,7 @@ export interface Judged {
   }
 }
 
-/** What of the Shelf is a chart's position or a move from there, by id or by name. */
+/** Ids on the Shelf of a position of the chart and of the moves from there, matched by id or by name. */
 function aboutHere(chart: Chart, shelf: Shelf, position: PositionId): Set<string> {
   const own = lookUp(chart.positions, position)
   const from = chart.moves.filter((move) => move.from === position)
@@ -38,8 +38,8 @@ function aboutHere(chart: Chart, shelf: Shelf, position: PositionId): Set<string
 }
 
 /**
- * The rules that apply in a position of the chart: they name it, or a move that is charted from there. Those that the
- * values contradict come first, then those that they can be held against.
+ * The rules that apply in a position of the chart: they name it, or a move that is charted from there. First those that
+ * the values contradict, then the others whose moves can be compared, then the rest.
  */
 export function rulesHere(chart: Chart, shelf: Shelf, position: PositionId, valued: Valued): Judged[] {
   const about = aboutHere(chart, shelf, position)
@@ -73,7 +73,7 @@ export const ownMoves = (chart: Chart, shelf: Shelf, ids: readonly MoveId[]): Mo
 
 const plain = (text: string) => text.trim().toLowerCase()
 
-/** The moves of a chart by id and by each of their names; kept, because every rule and difference asks for it. */
+/** The moves of a chart by id and by each of their names; cached, since every rule and difference needs it. */
 const named = new WeakMap<readonly object[], Map<string, MoveId[]>>()
 function namesOf({ moves }: Chart): Map<string, MoveId[]> {
   const known = named.get(moves)
@@ -126,7 +126,7 @@ export function variantsHere(chart: Chart, shelf: Shelf, position: PositionId): 
   return shelf.regions.flatMap(({ variants }) => variants).filter(({ on }) => on.some((id) => about.has(id)))
 }
 
-/** What choosing one way means for a chart: its moves that are done another way are set aside. */
+/** A coach's choice of one way: with the chart's moves that are done another way, which it sets aside. */
 export function wayOf(chart: Chart, shelf: Shelf, variant: Variant, view: View): Way {
   const kept = ownMoves(chart, shelf, view.moves ?? [])
   const others = variant.views.filter((one) => one !== view).flatMap(({ moves }) => moves ?? [])

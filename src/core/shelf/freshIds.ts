@@ -9,7 +9,7 @@ type Renamed = ReadonlyMap<string, string>
 export const idsOnShelf = ({ regions, positions, holds, moves, reactions }: Shelf): Set<string> =>
   new Set([...regions, ...positions, ...holds, ...moves, ...reactions].map(({ id }) => id))
 
-/** The same shelf with other ids where some are taken, wherever they stand. */
+/** The same shelf with a new id for each one that is taken, in the record and in all references to it. */
 export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): ShelfRegion {
   const used = new Set(taken)
   const id = used.has(region.id) ? idFromName(region.title, used) : region.id
@@ -59,7 +59,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
   }
 }
 
-/** Takes an id for each record: its own where that is free. */
+/** Chooses an id for each record: its own where that is free. */
 function freshen(records: readonly { id: string; name: string }[], used: Set<string>): Renamed {
   const fresh = new Map<string, string>()
   for (const { id, name } of records) {
@@ -81,7 +81,7 @@ const gated = ({ checkpoints }: ShelfMove, holds: Renamed): ShelfMove['checkpoin
     return { ...one, gate: { hold: renamed(gate.hold), next: renamed(gate.next) } }
   })
 
-/** Without the fields that are not there. */
+/** A copy without fields that are undefined or empty text. */
 function defined<T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined | ''> } {
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined && value !== '')) as {
     [K in keyof T]?: Exclude<T[K], undefined | ''>

@@ -1,6 +1,6 @@
 import type { ShelfMove } from './shelf'
 
-/** What a move needs to be on before it is tried, in the words by which one looks for it. */
+/** One thing that a move needs before it is tried, in words to filter by. */
 export const NEEDS = {
   nothing: 'nothing yet',
   underhook: 'an underhook',
@@ -29,7 +29,7 @@ const SAYS: Record<Exclude<Need, 'nothing'>, RegExp> = {
   cloth: /collar|cuff|lapel|sleeve/,
 }
 
-/** Everything that a move needs; nothing where no hold is asked for and no cloth either. */
+/** Everything that a move needs; empty where it needs neither a hold nor the cloth. */
 export function needsOf({ holdsFirst = '', tags = [], ruleNote = '' }: ShelfMove): Need[] {
   const said = holdsFirst.toLowerCase()
   const isCloth = tags.includes('lapel-grip') || /^gi\b/.test(ruleNote)

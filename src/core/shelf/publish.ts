@@ -8,8 +8,8 @@ import { withFreshIds } from './freshIds'
 import type { ShelfRegion } from './shelf'
 
 /**
- * A part of a chart as a shelf of its own: the positions with their holds, what is tried from them and where that
- * leads, what they do about it and what is answered. `taken`: ids that are on other shelves, which it must not use.
+ * Makes a shelf of part of a chart: the chosen positions with their holds, the moves from them and where those land,
+ * the reactions to them and our answers. `taken`: ids on other shelves, which it must not use.
  */
 export function publish(
   chart: Chart,
@@ -49,7 +49,7 @@ export function publish(
   return withFreshIds(region, taken)
 }
 
-/** The record without the fields that are not to be kept. */
+/** A copy of the record without the fields for which `kept` is false. */
 function only<R extends object>(record: R, kept: Partial<Record<keyof R, boolean>>): R {
   return Object.fromEntries(Object.entries(record).filter(([key]) => kept[key as keyof R] ?? true)) as R
 }

@@ -4,7 +4,7 @@ import { alsoSaid } from '../sides/vocabulary'
 import { lookUp } from '../chart/lookUp'
 import type { Shelf } from './shelf'
 
-/** Something on the Shelf that a search finds. */
+/** An entry of the Shelf as a result of a search. */
 export interface Found {
   kind: 'position' | 'move' | 'reaction'
   id: string
@@ -18,11 +18,11 @@ interface Entry extends Found {
 }
 
 export interface ShelfIndex {
-  /** Best first; a few letters, another school's word, or a slip of the pen are enough. */
+  /** The matching entries, best first. A few letters, another school's word, or a misspelt word match as well. */
   search: (text: string) => Found[]
 }
 
-/** Words that say nothing of what is meant, and words for the same thing. */
+/** Words that a search ignores, and words that it treats as the same. */
 const EMPTY = new Set([
   'the',
   'a',
@@ -134,9 +134,7 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
   ]
 }
 
-/**
- * The record of the chart for something of the Shelf: the one with its id, else with its name or one of its aliases.
- */
+/** The chart's record for an entry of the Shelf: by its id, else by its name or an alias. */
 export function inChart<R extends { id: string; name: string; aliases?: string[] }>(
   records: readonly R[],
   one: { id: string; name: string; aliases?: string[] },
@@ -149,7 +147,7 @@ export function inChart<R extends { id: string; name: string; aliases?: string[]
   )
 }
 
-/** Every position of the Shelf that the chart has, by the chart's id. */
+/** By the chart's id: the position of the Shelf for each position of the chart that is on it. */
 export function placesOnShelf(chart: Chart, shelf: Shelf): Map<string, string> {
   const places = new Map<string, string>()
   for (const position of shelf.positions) {

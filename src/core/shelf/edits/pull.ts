@@ -10,21 +10,18 @@ import { inChart } from '../search'
 import type { Shelf } from '../shelf'
 import { leaveUpdate } from './updates'
 
-/** What is to come into a chart; everything that it needs comes along. */
+/** Which entries to copy into a chart; the entries that they refer to are copied as well. */
 export interface Wanted {
   positions?: readonly string[]
   moves?: readonly string[]
   reactions?: readonly string[]
-  /**
-   * Where a move lands in a position that is new to the chart, how many moves on to bring along, so that it leads
-   * somewhere.
-   */
+  /** How many further moves to copy from a position that is new to the chart, so that it leads somewhere. */
   onward?: number
 }
 
 /**
- * Brings parts of the Shelf into a chart (a draft) with their holds, reactions and answers. What the chart has already,
- * by id or by name, stays as it is and is joined to. Returns the ids of the moves that came in.
+ * Copies entries of the Shelf into a chart (a draft) with their holds, reactions and answers. A record that the chart
+ * has already, by id or by name, is not changed, and the copies refer to it. Returns the ids of the copied moves.
  */
 export function pullIn(chart: Chart, shelf: Shelf, wanted: Wanted): string[] {
   return new Pull(chart, shelf).run(wanted)
@@ -36,7 +33,7 @@ export function wantedOfRegion(shelf: Shelf, region: string): Wanted {
   return { positions: (own?.positions ?? []).map(({ id }) => id), moves: (own?.moves ?? []).map(({ id }) => id) }
 }
 
-/** What the tries of the Shelf, honest guesses for peers of equal skill, count for in real tries. */
+/** The weight, in real tries, of the Shelf's tries, which are guesses for peers of equal skill. */
 export const GUESS_WEIGHT = 3
 
 const guessed = (tries: Tries): Tries => ({ ...tries, weight: GUESS_WEIGHT })

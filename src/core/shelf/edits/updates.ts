@@ -4,7 +4,7 @@ import type { Move } from '../../chart/move'
 import { bare } from '../bare'
 import type { Shelf, ShelfMove } from '../shelf'
 
-/** What a later build may say differently of a move; what the coach plans with it is left alone. */
+/** The fields of a move that an update from the Shelf may change; the coach's own plan is not among them. */
 const SAID = ['aliases', 'checkpoints', 'tags', 'hazard', 'notes'] as const
 
 const saidOf = (move: ShelfMove): Partial<Move> => {
@@ -12,7 +12,7 @@ const saidOf = (move: ShelfMove): Partial<Move> => {
   return Object.fromEntries(SAID.flatMap((field) => (record[field] === undefined ? [] : [[field, record[field]]])))
 }
 
-/** A short mark of what the Shelf says of a move: another where that has changed (FNV-1a, 32 bit). */
+/** A hash of what the Shelf says of a move, to tell whether it has changed (FNV-1a, 32 bit). */
 export function markOf(move: ShelfMove): string {
   let hash = 0x811c9dc5
   for (const character of JSON.stringify(saidOf(move))) {
@@ -21,7 +21,7 @@ export function markOf(move: ShelfMove): string {
   return hash.toString(36)
 }
 
-/** Moves of a chart that came from the Shelf and of which the Shelf now says something else. */
+/** The moves of a chart that came from the Shelf and have changed there since. */
 export function changedOnShelf(chart: Chart, shelf: Shelf): ShelfMove[] {
   return Object.entries(chart.settings?.fromShelf ?? {}).flatMap(([id, mark]) => {
     const move = lookUp(shelf.moves, id)
@@ -29,14 +29,14 @@ export function changedOnShelf(chart: Chart, shelf: Shelf): ShelfMove[] {
   })
 }
 
-/** Takes what the Shelf now says of a move into a chart (a draft): never its name, tries, holds or places. */
+/** Updates a move of a chart (a draft) from the Shelf; never its name, tries, holds or places. */
 export function takeUpdate(chart: Chart, move: ShelfMove): void {
   const own = lookUp(chart.moves, move.id)
   if (own) Object.assign(own, JSON.parse(JSON.stringify(saidOf(move))))
   leaveUpdate(chart, move)
 }
 
-/** The chart stays as it is, and is not asked again until the Shelf changes once more. */
+/** Declines an update: the move stays as it is, and is not offered again until the Shelf changes once more. */
 export function leaveUpdate(chart: Chart, move: ShelfMove): void {
   chart.settings = { ...chart.settings, fromShelf: { ...chart.settings?.fromShelf, [move.id]: markOf(move) } }
 }
