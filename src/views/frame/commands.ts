@@ -1,7 +1,7 @@
 import type { Chart } from '../../core/chart/chart'
 import { alsoSaid } from '../../core/sides/vocabulary'
 
-/** Something that the palette finds: a place to go to, or an action. */
+/** An entry of the palette: a place to go to, or an action. */
 export interface Command {
   key: string
   name: string
@@ -11,13 +11,13 @@ export interface Command {
   does?: 'undo' | 'redo' | 'shortcuts'
 }
 
-/** By the words of other schools too: who looks for the weak side finds the under side. */
+/** The entry with the side words of other schools as further names, so that "weak side" finds "under side". */
 function alsoFound(command: Command): Command {
   const others = [command.name, ...(command.aliases ?? [])].flatMap(alsoSaid)
   return others.length ? { ...command, aliases: [...(command.aliases ?? []), ...others] } : command
 }
 
-/** Everything that can be found by name, alias or a few letters, screens and actions first. */
+/** All entries of the palette, screens and actions first. */
 export function commandsFor(
   chart: Chart | null,
   steps: { undo?: string | undefined; redo?: string | undefined },

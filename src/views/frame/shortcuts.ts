@@ -1,4 +1,4 @@
-/** Shortcuts that work everywhere. None is one of the browser's own; plain letters rest while something is typed. */
+/** Shortcuts of all screens. None is used by the browser; plain letters are ignored while text is typed. */
 export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: 'Ctrl K', does: 'Find anything: positions, moves, reactions, screens, actions', where: 'Everywhere' },
   { keys: 'Ctrl Z', does: 'Undo', where: 'Everywhere' },
@@ -37,13 +37,13 @@ export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: '0 … 9', does: 'Set the count', where: 'On a part of the ten tries' },
 ]
 
-/** True where a letter is text and no command. */
+/** True where the event's target takes text, so that a letter is not a command. */
 export function isTyping(target: EventTarget | null): boolean {
   const element = target as Partial<HTMLElement> | null
   return Boolean(element?.closest?.('input, textarea, select, [contenteditable="true"], [role="spinbutton"]'))
 }
 
-/** The action of a key that works everywhere, if it has one here. */
+/** The action of a key on every screen; undefined where it has none. */
 export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 'shortcuts' | undefined {
   const key = event.key.toLowerCase()
   const command = event.ctrlKey || event.metaKey

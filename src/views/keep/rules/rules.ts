@@ -3,7 +3,7 @@ import type { Move } from '../../../core/chart/move'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
 import { clockText } from '../../../core/say/figureText'
 
-/** Moves of a chart that a set takes out. */
+/** The moves of a chart that a set of rules does not allow. */
 export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move[] =>
   moves.filter(({ tags, to }) => (noFinish && to === 'finish') || tags?.some((tag) => forbids.includes(tag)))
 

@@ -7,13 +7,13 @@ import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
 import { lookUp } from '../../../core/chart/lookUp'
 
-/** Says lines to the open position; keeps the first mistake to point at. */
+/** Applies lines of notation to the open position; keeps the first error to point at. */
 export function useSaying() {
   const charts = useCharts()
   const { chart, position, select } = useWorksheet()
   const error = ref<LineError | null>(null)
 
-  /** Returns whether it was said. */
+  /** Returns whether the lines were applied. */
   function say(text: string): boolean {
     const { id } = present(position.value)
     const trial = sayLines(structuredClone(chart.value), id, text)

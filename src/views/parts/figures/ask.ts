@@ -15,7 +15,7 @@ interface Asking {
 
 const KEY: InjectionKey<Asking> = Symbol('asking')
 
-/** One answer at a time, for all figures on all screens. */
+/** The explanation that is open; one at a time for all figures on all screens. */
 export function provideAsking(): Asking {
   const charts = useCharts()
   const figures = useFigures()

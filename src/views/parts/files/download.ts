@@ -1,4 +1,4 @@
-/** Gives something to the browser's downloads. */
+/** Downloads a blob as a file of this name. */
 export function download(blob: Blob, name: string): void {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(blob)

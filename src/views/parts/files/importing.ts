@@ -7,7 +7,7 @@ import { useCharts } from '../../../stores/charts'
 import type { Imported } from '../../../stores/importing'
 import { downloadJson } from './download'
 
-/** What the last file was that the coach has to know about or decide on. */
+/** The last imported file, where the coach has to be told of it or to decide. */
 export interface Report {
   file: string
   problems?: Problem[]
@@ -16,7 +16,7 @@ export interface Report {
 
 const report = shallowRef<Report | null>(null)
 
-/** Reads a file as the document that it says it is; what is open stays as it is unless the file is good. */
+/** Imports a file as the kind of document that it states; the open chart stays where the file is not valid. */
 export async function importFile(file: File): Promise<void> {
   report.value = null
   if (file.size > MAX_BYTES) {
@@ -53,5 +53,5 @@ function kindNameIn(text: string): string | undefined {
 
 export const useImport = () => ({ report, close: () => (report.value = null) })
 
-/** Gives the open chart to the browser's downloads. */
+/** Downloads the open chart as a file. */
 export const downloadChart = (text: string, id: string): void => downloadJson(text, fileName(CHART_KIND, id))

@@ -1,6 +1,6 @@
 import type { Person } from '../../../core/chart/words'
 
-/** A list of holds of a move or a reaction: whose they are, and what it does with them. */
+/** One of the hold lists of a move or reaction: whose holds they are, and what it does with them. */
 export interface HoldField {
   field: 'needs' | 'adds' | 'drops' | 'keeps' | 'strips'
   of: Person

@@ -18,7 +18,7 @@ interface Worksheet {
   chart: ComputedRef<Chart>
   position: ComputedRef<Position | undefined>
   moves: ComputedRef<Move[]>
-  /** What the inspector shows; and whether an answer is to be picked at once. */
+  /** What the inspector shows, and whether it opens with the choice of an answer. */
   selected: ComputedRef<{ move?: Move | undefined; reaction?: Reaction | undefined; picksAnswer: boolean }>
   letters: ComputedRef<Map<string, string>>
   /** How many moves meet a reaction. */
@@ -31,7 +31,7 @@ interface Worksheet {
 
 const KEY: InjectionKey<Worksheet> = Symbol('worksheet')
 
-/** What is looked at: a position, and perhaps a move and a reaction. */
+/** The selection: a position, and perhaps a move and a reaction. */
 interface LooksAt {
   position: () => string | undefined
   move: () => string | undefined
@@ -40,7 +40,7 @@ interface LooksAt {
   select: (move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean) => void
 }
 
-/** What the Worksheet looks at is in the address, so that a link leads to it and Back returns. */
+/** The selection of the Worksheet, kept in the address so that links and Back work. */
 export function provideWorksheet(): Worksheet {
   const route = useRoute()
   const router = useRouter()
@@ -63,7 +63,7 @@ export function provideWorksheet(): Worksheet {
   return sheet
 }
 
-/** What the parts of a sheet share; other screens show some of the same parts of what they look at. */
+/** The selection shared by the parts of a sheet; other screens provide their own to the same parts. */
 export function provideSheet(looksAt: LooksAt): Worksheet {
   const charts = useCharts()
   const chart = useSteadyChart()
@@ -138,7 +138,7 @@ export function useWorksheet(): Worksheet {
   return present(inject(KEY))
 }
 
-/** The open chart, as the same object while only the scenario changes: nothing is drawn again before new figures. */
+/** The open chart as the same object while only the scenario changes, so that nothing renders before new figures. */
 export function useSteadyChart(): ComputedRef<Chart> {
   const charts = useCharts()
   return computed((before) => {
@@ -154,7 +154,7 @@ const keyOf = (part: Part) =>
       ? `elsewhere ${part.place}`
       : part.part
 
-/** Arrow keys go from row to row, in the order in which they are read. */
+/** Moves the focus with the arrow keys from row to row, in reading order. */
 export function goToRow(from: HTMLElement, by: 1 | -1): void {
   const rows = [...document.querySelectorAll<HTMLElement>('[data-row]')]
   rows[rows.indexOf(from) + by]?.focus()

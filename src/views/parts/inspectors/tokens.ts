@@ -3,7 +3,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { sayTokens, tokensFor } from '../../../core/sides/tokens'
 import { useCharts } from '../../../stores/charts'
 
-/** Limbs in texts, said as the two lie in a position and in this school's words; and what may be typed there. */
+/** Tokens for limbs in texts: how they read in a position and in this school's words, and which may be typed. */
 export function useTokens(position: () => string | undefined) {
   const charts = useCharts()
   const words = computed(() => charts.chart?.settings?.words ?? {})

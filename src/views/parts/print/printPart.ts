@@ -1,8 +1,7 @@
 import './printPart.css'
 
 /**
- * Prints a part of a screen by itself, on white, under a line that says of what and in which scenario; `cautions` stand
- * below it.
+ * Prints one part of a screen on white, under a line with the chart's name and scenario, and with `cautions` below it.
  */
 export function printPart(part: HTMLElement, head: string, cautions: readonly string[] = []): void {
   document.querySelector('.part-print')?.remove()

@@ -4,7 +4,7 @@ import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { scenarioOf } from '../../../core/game/scenario'
 
-/** What every number on a printed sheet depends on, in one line. */
+/** The scenario on which the numbers of a printed sheet depend, in one line. */
 export function scenarioLine(chart: Chart, isFlipped: boolean): string {
   const { start, goal, seconds, sharpness, objective, breakUp, rules, probe } = scenarioOf(chart)
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)

@@ -8,7 +8,7 @@ import { counted } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 
-/** What is looked at on the Shelf is in the address: a region, a search, and one entry in detail. */
+/** The state of the Shelf screen, kept in the address: a region, a search, and the entry shown in detail. */
 export function useShelfPlace() {
   const route = useRoute()
   const router = useRouter()
@@ -35,7 +35,7 @@ export function foundOf(key: string): Found | null {
   return kind === 'position' || kind === 'move' || kind === 'reaction' ? { kind, id } : null
 }
 
-/** Bringing parts of the Shelf into the open chart, as one step that can be undone. */
+/** Copies entries of the Shelf into the open chart, as one step of undo. */
 export function usePulling() {
   const charts = useCharts()
   const store = useShelf()
@@ -51,7 +51,7 @@ export function usePulling() {
     )
   }
 
-  /** Whether the open chart has it, by its id or by its name. */
+  /** Whether the open chart has the entry, by id or by name. */
   function isThere({ kind, id }: Found): boolean {
     const { chart } = charts
     if (!chart || !store.shelf) return false

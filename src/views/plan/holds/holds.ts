@@ -23,21 +23,19 @@ interface Holds {
   on: ComputedRef<Hold[]>
   check: ComputedRef<PinCheck>
   next: ComputedRef<NextHold[]>
-  /** Holds of the Shelf for this frame that the chart does not have. */
+  /** Holds on the Shelf for this frame that the chart does not have. */
   more: ComputedRef<Hold[]>
   selected: ComputedRef<Hold | undefined>
-  /**
-   * What the position and the start would be worth without a hold, or with one more, by its id; undefined until known.
-   */
+  /** By id of a hold: the worth of the position and the start without it, or with it added; undefined until known. */
   worths: Map<string, Worths | null>
   select: (hold: string | undefined) => void
 }
 
 const KEY: InjectionKey<Holds> = Symbol('holds')
-/** Those that promise most are tried out. */
+/** How many of the most promising holds are solved for. */
 const TRIED = 4
 
-/** What the Holds screen looks at is in the address; the Worksheet's list of positions serves it too. */
+/** The state of the Holds screen; the position is in the address, as on the Worksheet. */
 export function provideHolds(): Holds {
   const route = useRoute()
   const router = useRouter()
@@ -80,7 +78,7 @@ export function provideHolds(): Holds {
 
 export const useHolds = (): Holds => present(inject(KEY))
 
-/** The chart as it would be without each hold that is on, and with each of the best that could be. */
+/** One trial for each hold that is on, without it, and one for each of the best further holds, with it. */
 function otherHolds(chart: Chart, id: Position['id'], on: Hold[], next: NextHold[], onShelf: Hold[]): Trial[] {
   const variant = (change: (draft: Chart) => void) => produce(chart, change)
   const without = on

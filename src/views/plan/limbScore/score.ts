@@ -32,20 +32,20 @@ interface Score {
   lines: ComputedRef<ScoreLine[]>
   remarks: ComputedRef<Remark[]>
   words: ComputedRef<Vocabulary>
-  /** The beat whose words the lines are labelled with; 0 is the start. */
+  /** Index of the beat whose side words label the lines; 0 is the start. */
   beat: Ref<number>
-  /** What it is worth to have come to each beat, as far as that is known. */
+  /** The worth of the state at each beat, −1 to 1, as far as it is known. */
   worths: ShallowRef<(number | null)[] | null>
   isOpen: (row: Row) => boolean
   toggle: (row: Row) => void
   open: (run: string | undefined) => void
-  /** Has a hold be on there instead of where it was; what that cannot be is told. Returns whether it was done. */
+  /** Changes the range of a hold; tells the coach where that cannot be. Returns whether it was done. */
   place: (bar: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null) => boolean
 }
 
 const KEY: InjectionKey<Score> = Symbol('score')
 
-/** What the limb score looks at: the run is in the address. */
+/** The state of the limb score screen; the run is in the address. */
 export function provideScore(): Score {
   const charts = useCharts()
   const route = useRoute()
@@ -86,7 +86,7 @@ export function provideScore(): Score {
 
 export const useScore = (): Score => present(inject(KEY))
 
-/** Asked anew whenever the chart has been solved again. */
+/** Asks the question again whenever there are new figures. */
 function useWorths(run: ComputedRef<Run | undefined>) {
   const store = useFigures()
   const worths = shallowRef<(number | null)[] | null>(null)

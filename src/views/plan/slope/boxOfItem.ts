@@ -4,7 +4,7 @@ import type { Item } from '../../../core/slope/items'
 import type { Scene } from '../../../core/slope/scene'
 import type { Window } from './camera'
 
-/** Where an item is in the picture, or undefined where it is folded away. */
+/** The box of an item in pixels of the picture; undefined where its band is folded. */
 export function boxOfItem(scene: Scene, item: Item): Window | undefined {
   if (item.kind === 'place') {
     const ledge = scene.ledges.find(({ id }) => id === item.place)

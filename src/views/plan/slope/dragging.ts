@@ -19,29 +19,29 @@ interface Dragging {
   root: Ref<HTMLElement | undefined>
   transform: ShallowRef<ZoomTransform>
   scene: () => Scene | null
-  /** A click: to go there, or (with Shift) to select it too. */
+  /** A click: selects the item, or (with Shift) adds it to the selection. */
   click: (item: Item | undefined, also: boolean) => void
-  /** What the pointer rests on. */
+  /** The item under the pointer has changed. */
   hovered: (item: Item | undefined) => void
-  /** A line drawn from a position or an attempt to a place. */
+  /** A line was drawn from a position or an escape attempt to a place. */
   drawn: (item: Item, place: string) => void
   pushed: (item: Item & { kind: 'place' }, x: number, y: number) => void
   marked: (box: Window) => void
 }
 
-/** Pixels from a mark's middle at which it is still met. */
+/** Pixels around a mark's centre that count as on it. */
 const REACH = 11
-/** Pixels that a pointer may tremble and still click. */
+/** Pixels that the pointer may move between press and release and still click. */
 const TREMBLE = 5
 
-/** Where a pointer is in the picture, and what lies there. */
+/** The pointer's point in the picture, and the items there. */
 function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
   function pointOf(event: MouseEvent): [number, number] {
     const { left, top } = present(task.root.value).getBoundingClientRect()
     return task.transform.value.invert([event.clientX - left, event.clientY - top])
   }
 
-  /** The nearest mark, else what is drawn there, else the ledge: from afar those are known by where they are. */
+  /** The item at the point: the nearest mark, else the element drawn there, else the ledge whose box it is in. */
   function itemUnder(event: MouseEvent): Item | undefined {
     const scene = task.scene()
     const point = pointOf(event)
@@ -59,7 +59,8 @@ function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
 }
 
 /**
- * Drags from ledge to ledge draw a move, from a mark an answer; a ledge itself is put elsewhere; Shift marks several.
+ * Pointer gestures on the Slope: a drag from ledge to ledge draws a move, from a mark an answer; a ledge can be dragged
+ * to another place; with Shift several are selected.
  */
 export function useDragging(task: Dragging) {
   const drag = ref<Drag | null>(null)
@@ -124,7 +125,7 @@ export function useDragging(task: Dragging) {
     if (event.key === 'Escape') pressed = drag.value = null
   })
 
-  /** What is under the pointer can be dragged, so that it is not panned. */
+  /** True where the item under the pointer can be dragged, so that the drag does not pan. */
   const isHeld = (event: Event): boolean => {
     const item = event instanceof MouseEvent ? itemUnder(event) : undefined
     return item?.kind === 'place' || item?.kind === 'escape'
@@ -132,7 +133,7 @@ export function useDragging(task: Dragging) {
   return { drag, isHeld }
 }
 
-/** The ledge at a point, with a little room around. */
+/** The ledge at a point, or within a few pixels of it. */
 const ledgeUnder = (scene: Scene | null, [x, y]: [number, number]) =>
   scene?.ledges.find((one) => x > one.x - 8 && x < one.x + one.width + 8 && y > one.y - 8 && y < one.y + one.height + 8)
 
@@ -142,7 +143,7 @@ function markUnder(scene: Scene | null, [x, y]: [number, number], reach: number)
   return marks.sort((a, b) => near(a.at) - near(b.at))[0]
 }
 
-/** The place at a point; anywhere in the crest stands for a finish. */
+/** The place at a point; any point in the crest counts as a finish. */
 export function placeUnder(scene: Scene | null, point: [number, number]): string | undefined {
   const ledge = ledgeUnder(scene, point)
   if (ledge) return ledge.kind === 'finish' ? 'finish' : ledge.id

@@ -5,7 +5,7 @@ import type { Focus } from '../../../core/slope/focus'
 
 const SIMPLE = ['traps', 'leaks', 'loose', 'run'] as const
 
-/** What is in focus, as part of the address. */
+/** The focus as part of the address; `readFocus` reads it. */
 export function focusQuery(focus: Focus): Record<string, string> {
   if (focus.on === 'whole') return {}
   if (focus.on === 'around') return { on: 'around', place: focus.place, exchanges: String(focus.exchanges) }

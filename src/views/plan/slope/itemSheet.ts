@@ -4,7 +4,7 @@ import type { Item } from '../../../core/slope/items'
 import { provideSheet } from '../../parts/inspectors/sheet'
 import type { useSlope } from './slope'
 
-/** Has the Worksheet's parts show what one stands on. */
+/** Provides the Worksheet's parts with the current item of the Slope. */
 export function provideItemSheet({ chart, at, goTo }: Pick<ReturnType<typeof useSlope>, 'chart' | 'at' | 'goTo'>) {
   const seen = () => at.value && sheetOf(chart.value, at.value)
   const sheet = provideSheet({
@@ -31,7 +31,7 @@ function sheetOf(
   return { position: lookUp(chart.moves, move)?.from, move }
 }
 
-/** Where the Worksheet shows an item, or undefined for what it has no place for. */
+/** The address at which the Worksheet shows an item; undefined where it does not show it. */
 export function worksheetOf(chart: Chart, item: Item) {
   const { position, move, reaction } =
     item.kind === 'answer' ? sheetOf(chart, { ...item, kind: 'escape' }) : sheetOf(chart, item)

@@ -1,7 +1,7 @@
 import type { Item } from '../../../core/slope/items'
 import type { Asking } from './slopeEdits'
 
-/** What a key does on the Slope. */
+/** The actions of keys on the Slope. */
 export interface Deeds {
   at: () => Item | undefined
   into: () => void
@@ -21,11 +21,11 @@ export interface Deeds {
   focusHere: () => void
 }
 
-/** Pixels of a push by hand, and of a pan. */
+/** Pixels by which a key moves a place, and pans the picture. */
 const PUSH = 24
 const PAN = 80
 
-/** Does what a key stands for; returns whether it stood for something. */
+/** Does the action of a key; returns whether it has one. */
 export function onSlopeKey(event: KeyboardEvent, deeds: Deeds): boolean {
   if (event.ctrlKey || event.metaKey) return false
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key

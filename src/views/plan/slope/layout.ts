@@ -8,7 +8,7 @@ import { useCharts } from '../../../stores/charts'
 import { useNewest } from '../../../stores/workers'
 import { facesLoaded, measureText } from './measureText'
 
-/** The layout of the open chart, made in the background, kept as it is, and grown by what is new. */
+/** The layout of the open chart: computed by a worker, stored, and updated with new places. */
 export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGraph>) {
   const charts = useCharts()
   const { id } = chart.value
@@ -33,7 +33,7 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
     { immediate: true },
   )
 
-  /** Asks only when what the layout depends on is another than it was. */
+  /** Asks the worker only where the inputs of the layout have changed. */
   function ask(known: SlopeLayout | undefined) {
     const task = layoutTask(chart.value, graph.value, measureText, known)
     const isSame = asked && JSON.stringify({ ...asked, known: 0 }) === JSON.stringify({ ...task, known: 0 })
@@ -66,7 +66,7 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
     keep()
   }
 
-  /** Lays everything out anew; what was put by hand stays. */
+  /** Computes the whole layout again; places put by hand stay. */
   const tidy = () => ask(undefined)
   return { layout, folded, toggleFold, tidy }
 }

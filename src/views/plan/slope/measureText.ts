@@ -3,7 +3,7 @@ import type { Measure } from '../../../core/slope/ledges'
 
 export const LEDGE_FONT = "650 15px 'Sofia Sans Condensed Variable', sans-serif"
 
-/** Counts up when the shipped faces are there and texts have other widths than with the system's. */
+/** Increases when the shipped fonts have loaded, since texts then have other widths. */
 export const facesLoaded = ref(0)
 const known = new Map<string, number>()
 let pencil: CanvasRenderingContext2D | null = null
@@ -13,7 +13,7 @@ void document.fonts.load(LEDGE_FONT).then(() => {
   facesLoaded.value++
 })
 
-/** Width of a text in the face that ledges are named in. */
+/** Width in pixels of a text in the font of the names of ledges. */
 export const measureText: Measure = (text) => {
   const before = known.get(text)
   if (before !== undefined) return before

@@ -3,11 +3,11 @@ import type { Scene } from '../../../core/slope/scene'
 import { standalone } from './saving'
 import './printing.css'
 
-/** Of a picture printed on several pages: pixels of the picture on one A4 page across, so that names can be read. */
+/** Pixels of the picture across one A4 page, where it is printed on several, so that names can be read. */
 const PAGE = { width: 1080, height: 725 }
 const OVERLAP = 40
 
-/** Prints the picture on one page, or on as many as it needs to be read. */
+/** Prints the picture on one page, or on as many as it needs to be readable. */
 export function printPicture(
   root: HTMLElement,
   scene: Scene,

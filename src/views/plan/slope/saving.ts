@@ -3,7 +3,7 @@ import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
 
-/** What of an element's look goes along with an exported picture, so that it needs no style sheet. */
+/** The CSS properties that are written into an exported picture, so that it needs no style sheet. */
 const LOOK = [
   'fill',
   'stroke',
@@ -21,12 +21,12 @@ const LOOK = [
 ]
 const NOT_DRAWN = '.reach, .handle, .drag, .column, .under'
 const SCALE = 2
-/** Most pixels along a side that a browser's canvas surely takes. */
+/** Most pixels along a side that every browser's canvas can take. */
 const MAX_PIXELS = 8000
 
 const SVG = 'http://www.w3.org/2000/svg'
 
-/** The picture on its own: text stays text, fonts are named, every look is written where it applies. */
+/** The picture as a separate SVG: text stays text, fonts are named, styles are written on each element. */
 export function standalone(root: HTMLElement, { width, height }: Scene): SVGSVGElement {
   const whole = document.createElementNS(SVG, 'svg')
   whole.setAttribute('xmlns', SVG)
@@ -61,7 +61,7 @@ function withLook(original: Element): Element {
   return copy
 }
 
-/** Saves the picture as a file. Returns what went wrong, if something did. */
+/** Saves the picture as a file. Resolves to the reason where that failed. */
 export async function savePicture(
   root: HTMLElement,
   scene: Scene,
@@ -83,7 +83,7 @@ export async function savePicture(
   }
 }
 
-/** The shipped faces inside the picture: an image may load nothing. */
+/** Puts the shipped fonts into the picture, since an image cannot load files. */
 async function fontFaces(): Promise<SVGStyleElement> {
   const rules = [...document.styleSheets].flatMap((sheet) =>
     [...sheet.cssRules].filter((rule) => rule instanceof CSSFontFaceRule && rule.cssText.includes('Sofia')),

@@ -23,7 +23,7 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
   scene: ComputedRef<Scene | null>
   escapes: ComputedRef<Escape[]>
   focus: ComputedRef<Focus>
-  /** What is in focus, null where all is. */
+  /** The items in focus; null where nothing is faded. */
   seen: ComputedRef<InFocus | null>
   at: ComputedRef<Item | undefined>
   /** Ids of the places that are selected. */
@@ -35,11 +35,11 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
 }
 
 const KEY: InjectionKey<Slope> = Symbol('slope')
-/** Of an exchange, how often an attempt is met whose way is drawn in the whole picture. */
+/** Least visits per exchange of an attempt whose line is drawn in the whole picture. */
 const OFTEN = 0.02
-/** A chart of more positions is drawn in outline from afar. */
+/** A chart with more positions is drawn in outline when zoomed out. */
 export const MANY = 400
-/** So many of the costliest of a kind are named in the whole picture, and so many moves of the plan. */
+/** How many of the costliest attempts of a kind, and of the plan's moves, are named in the whole picture. */
 const NAMED_ESCAPES = 4
 const NAMED_MOVES = 12
 
@@ -97,7 +97,7 @@ export function provideSlope(): Slope {
 
 export const useSlope = (): Slope => present(inject(KEY))
 
-/** The costs of loose ends, once all of them are known: marks do not move about while they come in. */
+/** The costs of loose ends once all are known, so that marks do not move while costs arrive. */
 function useSettledCosts() {
   const store = useFigures()
   const settled = shallowRef<(number | null | undefined)[]>([])
@@ -111,7 +111,7 @@ function useSettledCosts() {
   return settled
 }
 
-/** What is named and drawn whole: in the whole picture what weighs most, else what is in focus. */
+/** The items that are named and drawn in full: those in focus, or else those that weigh most. */
 function wordsOf(escapes: readonly Escape[], seen: InFocus | null) {
   const most = new Set(
     (['loose', 'leak', 'trap'] as const).flatMap((kind) =>

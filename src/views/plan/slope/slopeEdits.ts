@@ -21,17 +21,17 @@ import type { SlopeLayout } from '../../../core/slope/places'
 import { useCharts } from '../../../stores/charts'
 import type { useSlope } from './slope'
 
-/** What is being asked for beside the picture. `to`: where a new move or answer is to land, once that is known. */
+/** The form that is open beside the picture. `to`: key of the place where the new move or answer lands, once chosen. */
 export type Asking =
   | { for: 'say' | 'answer' | 'reaction' | 'position' | 'rename'; item: Item | undefined }
   | { for: 'landing' | 'name'; item: Item; to?: string }
 
 type Slope = Pick<ReturnType<typeof useSlope>, 'chart' | 'at' | 'goTo' | 'selection' | 'layout'>
 
-/** How a new move goes until the coach says otherwise. */
+/** The tries of a new move until the coach changes them. */
 const NEW_MOVE = { lands: 3, stalls: 7 }
 
-/** What is done to the chart on the Slope; every deed is one step that can be undone. */
+/** The edits of the chart on the Slope; each is one step of undo. */
 export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
   const charts = useCharts()
   const asking = ref<Asking | null>(null)
@@ -51,7 +51,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     if (id) goTo({ kind: 'place', place: id })
   }
 
-  /** A new move from a position, or a new answer to an attempt, that lands in a position or a finish. */
+  /** Adds a move from a position, or an answer to an attempt, that lands in a position or a finish. */
   function draw(item: Item, to: string, name: string) {
     if (item.kind === 'escape') return void drawAnswer(item.reaction, to, name, item)
     if (item.kind !== 'place') return
@@ -75,7 +75,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     charts.edit(`Rename ${name}`, (draft) => rename(draft, list, id, name))
   }
 
-  /** Takes away what is selected, else what one stands on. */
+  /** Removes the selected places, or else the current item. */
   function remove() {
     const item = at.value
     const places = [...selection.value]
@@ -96,10 +96,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     goTo(whole ?? item)
   }
 
-  /**
-   * Puts the selected places, or `place`, or the one that one stands on, further aside or in the next row; pixels and
-   * rows.
-   */
+  /** Moves the selected places, or `place`, or the current one, by pixels sideways and by rows. */
   function push(x: number, row: number, join?: string, place?: string) {
     const item = at.value
     const one = place ?? (item?.kind === 'place' ? item.place : undefined)
@@ -119,7 +116,7 @@ function recordOf(item: Item): ['positions' | 'moves' | 'reactions', string] {
   return ['moves', item.kind === 'move' ? item.move : item.answer]
 }
 
-/** Where the places would be; none goes beyond the left edge or above its band. */
+/** The moved places; none goes beyond the left edge or above its band. */
 function pushed(known: SlopeLayout['places'], ids: readonly string[], x: number, row: number) {
   const there = ids.filter((id) => known[id])
   return Object.fromEntries(

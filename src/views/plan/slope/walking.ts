@@ -14,8 +14,8 @@ interface Ground {
 }
 
 /**
- * Walking along the real structure: into the next move, its reaction, the answer, where it lands; back the way one
- * came; and from one to the next of those that lie side by side.
+ * Moves the selection with the keys along the chart's structure: further along the chain (move, reaction, answer,
+ * landing), back along the path taken, and between items side by side.
  */
 export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
   const trail = ref<Item[]>([])
@@ -27,7 +27,7 @@ export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
     return whole ? partsOfItem(chart(), figures(), whole) : []
   })
 
-  /** What one came from, if it leads here, else what this is a part of. */
+  /** Back to the item before, if that leads here, else to the item that this one belongs to. */
   function before(item: Item): Item | undefined {
     const last = trail.value[trail.value.length - 1]
     const leadsHere = last && partsOfItem(chart(), figures(), last).some((part) => itemKey(part) === itemKey(item))
@@ -59,7 +59,7 @@ export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
     if (next) goTo(next)
   }
 
-  /** To where the move or the answer lands, or the attempt ends. */
+  /** To the place where the move or the answer lands, or the attempt ends. */
   function land() {
     const item = at()
     const parts = item ? partsOfItem(chart(), figures(), item) : []
@@ -72,7 +72,7 @@ export function useWalking({ chart, figures, scene, at, start, goTo }: Ground) {
   return { into, back, aside, land }
 }
 
-/** The places of one band from left to right, then those of the next band below. */
+/** All places, band by band from the crest down, each from left to right. */
 function placesOf(scene: Scene | null, place: string): Item[] {
   const ledges = scene?.ledges ?? []
   return ledges.some(({ id }) => id === place) ? ledges.map(({ id }) => ({ kind: 'place', place: id })) : []
