@@ -1,14 +1,13 @@
 import { Type } from 'class-transformer'
 import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
-import { Answer, answerKey } from '../chart/answer'
+import { Answer } from '../chart/answer'
+import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey } from '../chart/chainRecords'
 import { Hold } from '../chart/hold'
 import { Move } from '../chart/move'
-import { FIT_TO_NOTES, RENAME_OVER, ROUNDS_TO_TALLIES } from '../chart/normalise'
 import { Position } from '../chart/position'
 import { Reaction } from '../chart/reaction'
 import { checkReferences } from '../chart/references'
 import { IsRecordId, IsWord, Optional } from '../document/constraints'
-import { fieldsOf } from '../document/fields'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 import { SHELF_FILE } from './shelfFile'
@@ -55,19 +54,10 @@ const COMPLETE: Normaliser = (file) => {
 export const SHELF_KIND: DocumentKind<OwnShelf> = {
   ...SHELF_FILE,
   root: Shelf,
-  lists: {
-    positions: Position,
-    holds: Hold,
-    moves: Move,
-    reactions: Reaction,
-    answers: Answer,
-    rules: Saying,
-    variants: Saying,
-    cautions: Saying,
-  },
-  keyOf: (list, record) => (list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)),
+  lists: { ...CHAIN_LISTS, rules: Saying, variants: Saying, cautions: Saying },
+  keyOf: chainKey,
   migrations: [],
-  normalisers: [COMPLETE, RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES],
+  normalisers: [COMPLETE, ...CHAIN_NORMALISERS],
   checkReferences: (shelf) => checkReferences(shelfAsChart(joinRegions([shelf]))),
   sizeOf: ({ positions }) => positions.length,
 }

@@ -1,24 +1,17 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCharts } from '../../stores/charts'
 import { openDemo } from '../parts/files/demo'
-import { importFile } from '../parts/files/importing'
+import FileButton from '../parts/files/FileButton.vue'
 
 const charts = useCharts()
 const router = useRouter()
-const file = ref<HTMLInputElement>()
 
 /** Who has gone elsewhere in the meantime stays there. */
 async function begin() {
   const { fullPath } = router.currentRoute.value
   await charts.create('New plan')
   if (router.currentRoute.value.fullPath === fullPath) await router.push('/worksheet')
-}
-
-function chosen(event: Event) {
-  const [picked] = (event.target as HTMLInputElement).files ?? []
-  if (picked) void importFile(picked)
 }
 </script>
 
@@ -32,16 +25,7 @@ function chosen(event: Event) {
     <p class="actions">
       <button type="button" class="button primary" @click="openDemo()">Open the demo plan</button>
       <button type="button" class="button" @click="begin">Start an empty chart</button>
-      <button type="button" class="button quiet" @click="file?.click()">Import a chart</button>
-      <input
-        ref="file"
-        type="file"
-        accept=".json,application/json"
-        class="readers-only"
-        tabindex="-1"
-        aria-label="Chart file"
-        @change="chosen"
-      />
+      <FileButton class="quiet">Import a chart</FileButton>
     </p>
     <p class="muted small">
       Everything stays in this browser. It does not replace a qualified coach, your rules or medical advice.

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
-import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { counted, savedText } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
@@ -8,12 +7,12 @@ import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'
 import { openDemo } from '../../parts/files/demo'
 import GroupField from './GroupField.vue'
-import { downloadChart, importFile } from '../../parts/files/importing'
+import FileButton from '../../parts/files/FileButton.vue'
+import { downloadChart } from '../../parts/files/importing'
 
 const charts = useCharts()
 const router = useRouter()
 const now = useNow({ interval: 60_000 })
-const file = ref<HTMLInputElement>()
 
 async function show(id: string) {
   await charts.open(id)
@@ -34,12 +33,6 @@ async function remove(id: string, title: string) {
   await charts.remove(id)
   charts.tell(`“${title}” is in the bin below.`)
 }
-
-function chosen(event: Event) {
-  const input = event.target as HTMLInputElement
-  if (input.files?.[0]) void importFile(input.files[0])
-  input.value = ''
-}
 </script>
 
 <template>
@@ -50,17 +43,8 @@ function chosen(event: Event) {
     </header>
     <p class="actions">
       <button type="button" class="button primary" @click="charts.create('New plan')">New chart</button>
-      <button type="button" class="button" @click="file?.click()">Import a file</button>
+      <FileButton>Import a file</FileButton>
       <button type="button" class="button" @click="openDemo()">Open the demo plan</button>
-      <input
-        ref="file"
-        type="file"
-        accept=".json,application/json"
-        class="readers-only"
-        tabindex="-1"
-        aria-label="Chart file"
-        @change="chosen"
-      />
       <span class="muted small">or drop a file anywhere</span>
     </p>
     <ul class="list" aria-label="Charts">

@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { present } from '../../../core/get'
-import { computed } from 'vue'
-import { problemText } from '../../../core/problem'
+import ProblemList from '../../../components/ProblemList.vue'
 import { useCharts } from '../../../stores/charts'
 import { useImport } from './importing'
 
 /** Why a file was refused, record by record; or which of two charts to keep. */
 const { report, close } = useImport()
 const charts = useCharts()
-const MAX_PROBLEMS = 40
-const problems = computed(() => report.value?.problems ?? [])
 
 async function beside() {
   const chart = present(present(report.value).taken).chart
@@ -43,27 +40,12 @@ async function over() {
     </template>
     <template v-else>
       <p>Nothing of yours was changed. What is wrong in the file:</p>
-      <ul class="problems" data-test="problems">
-        <li v-for="(problem, i) in problems.slice(0, MAX_PROBLEMS)" :key="i">{{ problemText(problem) }}</li>
-      </ul>
-      <p v-if="problems.length > MAX_PROBLEMS" class="muted">and {{ problems.length - MAX_PROBLEMS }} more.</p>
+      <ProblemList :problems="report.problems ?? []" :most="40" />
     </template>
   </el-dialog>
 </template>
 
 <style scoped>
-.problems {
-  max-height: 45vh;
-  overflow: auto;
-  margin-top: 8px;
-}
-
-.problems li {
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-
 .choices {
   display: flex;
   flex-wrap: wrap;

@@ -27,7 +27,7 @@ import SurePanel from './SurePanel.vue'
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
-const asked = reactive({
+const NOTHING_ASKED = {
   figure: '',
   ofTen: 0,
   met: '',
@@ -36,7 +36,8 @@ const asked = reactive({
   weCannot: '',
   sharpness: null as number | null,
   seconds: undefined as number | null | undefined,
-})
+}
+const asked = reactive({ ...NOTHING_ASKED })
 
 /** What they do on the best plan, those met most first. */
 const reactions = computed(() => {
@@ -99,18 +100,7 @@ function planForIt() {
   charts.tell('The chart now goes as was supposed. Undo takes it back.')
 }
 
-function clear() {
-  Object.assign(asked, {
-    figure: '',
-    ofTen: 0,
-    met: '',
-    times: Infinity,
-    theyCannot: '',
-    weCannot: '',
-    sharpness: null,
-    seconds: undefined,
-  })
-}
+const clear = () => Object.assign(asked, NOTHING_ASKED)
 </script>
 
 <template>

@@ -5,11 +5,9 @@ import { isTyping } from '../../frame/shortcuts'
 import ForkCard from './ForkCard.vue'
 import FromShelf from '../../parts/add/FromShelf.vue'
 import HoldStill from './HoldStill.vue'
-import MoveInspector from '../../parts/inspectors/MoveInspector.vue'
 import PositionHead from './PositionHead.vue'
-import PositionInspector from '../../parts/inspectors/PositionInspector.vue'
+import SelectedInspector from '../../parts/inspectors/SelectedInspector.vue'
 import PositionList from '../../parts/PositionList.vue'
-import ReactionInspector from '../../parts/inspectors/ReactionInspector.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
 import ShelfSays from './ShelfSays.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
@@ -58,14 +56,7 @@ useEventListener(document, 'keydown', (event) => {
       <p class="muted">Name a position on the left.</p>
     </section>
     <aside v-if="position" aria-label="In detail">
-      <MoveInspector v-if="selected.move && !selected.reaction" :key="selected.move.id" :move="selected.move" />
-      <ReactionInspector
-        v-else-if="selected.reaction"
-        :key="selected.reaction.id"
-        :reaction="selected.reaction"
-        :move="selected.move"
-      />
-      <PositionInspector v-else :key="position.id" :position="position" />
+      <SelectedInspector />
     </aside>
   </div>
 </template>

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { problemText, type Problem } from '../core/problem'
+
+/** What is wrong with a document, a line for each problem, the first `most` of them. */
+defineProps<{ problems: readonly Problem[]; most: number }>()
+</script>
+
+<template>
+  <ul class="problems" data-test="problems">
+    <li v-for="(problem, i) in problems.slice(0, most)" :key="i">{{ problemText(problem) }}</li>
+  </ul>
+  <p v-if="problems.length > most" class="muted">and {{ problems.length - most }} more.</p>
+</template>
+
+<style scoped>
+.problems {
+  max-height: 45vh;
+  overflow: auto;
+  margin: 8px 0 14px;
+}
+
+.problems li {
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,24 @@
+import { fieldsOf } from '../document/fields'
+import type { Normaliser } from '../document/kind'
+import { Answer, answerKey } from './answer'
+import { Hold } from './hold'
+import { Move } from './move'
+import { FIT_TO_NOTES, RENAME_OVER, ROUNDS_TO_TALLIES } from './normalise'
+import { Position } from './position'
+import { Reaction } from './reaction'
+
+/* What charts and shelves have in common as documents: the lists of an attack chain, their keys and older forms. */
+
+export const CHAIN_LISTS = {
+  positions: Position,
+  holds: Hold,
+  moves: Move,
+  reactions: Reaction,
+  answers: Answer,
+} as const
+
+/** An answer is known by the reaction and the move that it joins, any other record by its id. */
+export const chainKey = (list: string, record: object): string =>
+  list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)
+
+export const CHAIN_NORMALISERS: readonly Normaliser[] = [RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES]

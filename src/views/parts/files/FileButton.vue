@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { importFile } from './importing'
+
+/** A button that imports a file of the coach's choice. Its words are the slot. */
+defineOptions({ inheritAttrs: false })
+const file = ref<HTMLInputElement>()
+
+function chosen(event: Event) {
+  const input = event.target as HTMLInputElement
+  const picked = input.files?.[0]
+  // Emptied, so that the same file can be chosen again.
+  input.value = ''
+  if (picked) void importFile(picked)
+}
+</script>
+
+<template>
+  <button type="button" class="button" v-bind="$attrs" @click="file?.click()"><slot /></button>
+  <input
+    ref="file"
+    type="file"
+    accept=".json,application/json"
+    class="readers-only"
+    tabindex="-1"
+    aria-label="Chart file"
+    @change="chosen"
+  />
+</template>
