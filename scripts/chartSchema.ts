@@ -3,7 +3,7 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
 import { format } from 'prettier'
 import { Chart } from '../src/core/chart/chart'
-import { MAX_TALLIED, MAX_TRIES } from '../src/core/document/constraints'
+import { MAX_TALLIED, MAX_TRIES } from '../src/core/chart/constraints'
 import { ID_PATTERN, OVER, RESERVED_IDS } from '../src/core/document/ids'
 
 const count = { type: 'number', minimum: 0, maximum: MAX_TRIES } as const
@@ -32,7 +32,6 @@ const OURS = {
   },
   isFactor: { type: 'number', minimum: 0, maximum: 10 },
   isFraction: { type: 'number', minimum: 0, maximum: 1 },
-  isSignedUnit: { type: 'number', minimum: -1, maximum: 1 },
   isWorth: { type: 'number', minimum: -1, maximum: 1 },
   isWord: { ...strings, minLength: 1, maxLength: 200 },
 }
@@ -51,7 +50,8 @@ export function chartSchema() {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Ataque chart, version 1',
     $ref: `#/$defs/${Chart.name}`,
-    $defs: definitions,
+    // By name: the order in which classes are loaded is another in a test than in a script.
+    $defs: Object.fromEntries(Object.entries(definitions).sort(([a], [b]) => (a < b ? -1 : 1))),
   }
 }
 

@@ -38,6 +38,8 @@ export interface Problem {
   /** Keys and indices from the root of the document. */
   path: (string | number)[]
   message: string
+  /** What the record at `path` is known by, where it is in a list. */
+  record?: string
 }
 
 export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[] }
@@ -71,9 +73,14 @@ export function pathText(path: Problem['path']): string {
   )
 }
 
-/** One line for a person: the place, then what is wrong. */
-export function problemText({ path, message }: Problem): string {
-  return path.length ? `${pathText(path)}: ${message}` : message
+/** The record that a problem is in, where it is in one, then what is wrong. */
+export const namedMessage = ({ message, record }: Problem): string =>
+  record === undefined ? message : `(${record}) ${message}`
+
+/** One line for a person: the place, the record, then what is wrong. */
+export function problemText(problem: Problem): string {
+  const { path } = problem
+  return path.length ? `${pathText(path)}: ${namedMessage(problem)}` : problem.message
 }
 
 /** What a caught value says of itself: an error's message, of whatever realm, else the value as text. */

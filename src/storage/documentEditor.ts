@@ -1,7 +1,7 @@
 import { present } from '../core/get'
 import { History, type Edit, type Operation } from '../core/document/history'
 import type { AnyDocument, DocumentKind } from '../core/document/kind'
-import { failure, messageOf, type Problem, type Result } from '../core/problem'
+import { failure, messageOf, namedMessage, type Problem, type Result } from '../core/problem'
 import { stepsOf, type Database } from './database'
 import { readKept, type Kept } from './documents'
 
@@ -187,7 +187,7 @@ export class DocumentEditor<D extends AnyDocument> {
     this.adopt(kept.value)
     for (const operation of pending) {
       const applied = this.applyAgain(operation)
-      if (!applied.ok) this.events.lost(labelOf(operation), applied.problems.map(({ message }) => message).join('; '))
+      if (!applied.ok) this.events.lost(labelOf(operation), applied.problems.map(namedMessage).join('; '))
       else if (applied.value !== null) this.pend(operation, applied.value)
     }
     this.events.changed('another tab')

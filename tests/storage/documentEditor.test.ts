@@ -5,7 +5,7 @@ import { readChart } from '../../src/core/files/chartFile'
 import { CHART_KIND } from '../../src/core/chart/chartKind'
 import { setField } from '../../src/core/chart/edits/fields'
 import { MAX_STEPS, type Edit } from '../../src/core/document/history'
-import type { Problem } from '../../src/core/problem'
+import { namedMessage, type Problem } from '../../src/core/problem'
 import { openDatabase, type Database } from '../../src/storage/database'
 import { DocumentEditor, type Saving } from '../../src/storage/documentEditor'
 import { addDocument, forgetDocument, listDocuments, readKept, setRemoved } from '../../src/storage/documents'
@@ -31,7 +31,7 @@ async function open(db: Database, id = 'sound', others: Watched[] = []): Promise
     changed: (by: string) => watched.from.push(by),
     saving: (status: Saving) => watched.savings.push(status),
     refused: (label: string, problems: Problem[]) =>
-      watched.refused.push(`${label}: ${problems.map(({ message }) => message).join('; ')}`),
+      watched.refused.push(`${label}: ${problems.map(namedMessage).join('; ')}`),
     lost: (label: string, reason: string) => watched.lost.push(`${label}: ${reason}`),
   }
   const clock = {

@@ -2,16 +2,8 @@ import { Type } from 'class-transformer'
 import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
 import { PositionalRound } from './positionalRound'
-import {
-  IsFraction,
-  IsMeanSecondsOrNever,
-  IsPlaceMap,
-  IsRecordId,
-  IsWord,
-  IsWordMap,
-  IsWorth,
-  Optional,
-} from '../document/constraints'
+import { IsFraction, IsRecordId, IsWord, IsWordMap, Optional } from '../document/constraints'
+import { IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
 import { Move } from './move'

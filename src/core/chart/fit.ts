@@ -1,11 +1,12 @@
 import { IsIn, IsString } from 'class-validator'
-import { IsSignedUnit, IsWord, Optional } from '../document/constraints'
+import { IsWord, Optional } from '../document/constraints'
+import { IsWorth } from './constraints'
 import { PEOPLE, type Person } from './words'
 
 /** How a person's trait changes the tries: by `per` in the log-odds for each step of the trait from the usual. */
 export class Fit {
   @IsWord() trait!: string
   @IsIn(PEOPLE) of!: Person
-  @IsSignedUnit() per!: number
+  @IsWorth() per!: number
   @Optional() @IsString() says?: string
 }

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsSeconds, IsWord, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
 import type { HoldId, MoveId, PositionId } from './ids'

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsMeanSeconds, IsPositionId, IsRecordId, IsTryMap, IsWord, IsWorth, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsMeanSeconds, IsPositionId, IsTryMap, IsWorth } from './constraints'
 import type { HoldId, PositionId } from './ids'
 import { AHEAD, type Ahead } from './words'
 

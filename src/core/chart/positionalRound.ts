@@ -1,5 +1,6 @@
 import { Equals } from 'class-validator'
-import { IsRecordId, IsSeconds, Optional } from '../document/constraints'
+import { IsRecordId, Optional } from '../document/constraints'
+import { IsSeconds } from './constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 
 /**

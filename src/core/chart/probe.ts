@@ -1,5 +1,6 @@
 import { IsBoolean } from 'class-validator'
-import { IsFactor, Optional } from '../document/constraints'
+import { Optional } from '../document/constraints'
+import { IsFactor } from './constraints'
 
 /**
  * How trying a move changes when it is only shown: by what its landing, its stalling and their reactions are

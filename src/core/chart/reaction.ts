@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsSeconds, IsWord, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import type { HoldId, MoveId, PositionId, ReactionId } from './ids'
 

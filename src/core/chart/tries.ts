@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, ValidateNested } from 'class-validator'
-import { IsDay, IsTryCount, IsTryMap, IsTryWeight, Optional } from '../document/constraints'
+import { IsDay, Optional } from '../document/constraints'
+import { IsTryCount, IsTryMap, IsTryWeight } from './constraints'
 
 /** Rounds that were tallied on the mat, with one outcome: what was seen, as a fact, from which all sums are taken. */
 export class MatTally {

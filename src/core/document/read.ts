@@ -105,7 +105,7 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
   return problems.map((problem) => named(problem, after))
 }
 
-/** Puts the record's id before the message, since nobody counts to `moves[37]`. */
+/** Names the record that the problem is in, since nobody counts to `moves[37]`. */
 function named(problem: Problem, data: object): Problem {
   const [list, index] = problem.path
   const records = fieldsOf(data)[String(list)]
@@ -113,7 +113,7 @@ function named(problem: Problem, data: object): Problem {
   const record: unknown = records[index]
   const { id, reaction, move } = isRecord(record) ? record : {}
   const label = id ?? (typeof reaction === 'string' && typeof move === 'string' ? `${reaction} > ${move}` : undefined)
-  return typeof label === 'string' ? { ...problem, message: `(${label}) ${problem.message}` } : problem
+  return typeof label === 'string' ? { ...problem, record: label } : problem
 }
 
 /** Bytes of the text in UTF-8, without the platform's encoder. */

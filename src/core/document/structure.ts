@@ -2,7 +2,7 @@ import { present } from '../get'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Problem, ProblemCode } from '../problem'
-import { badCounts } from './constraints'
+import type { ConstraintContext } from './constraints'
 import type { AnyDocument, DocumentKind, RecordClass } from './kind'
 
 /**
@@ -42,9 +42,7 @@ function problemsIn(record: RecordClass, data: object, at: Problem['path']): Pro
 function problemsOf(error: ValidationError, above: Problem['path']): Problem[] {
   const step = /^\d+$/.test(error.property) ? Number(error.property) : error.property
   const path = [...above, step]
-  const own = Object.entries(error.constraints ?? {}).flatMap(([name, says]) =>
-    ownProblems(name, says, path, error.value),
-  )
+  const own = Object.entries(error.constraints ?? {}).flatMap(([name, says]) => ownProblems(name, says, path, error))
   const below = (error.children ?? []).flatMap((child) => problemsOf(child, path))
   return [...firstOnly(own), ...below]
 }
@@ -54,32 +52,18 @@ function firstOnly(problems: Problem[]): Problem[] {
   return problems.filter((problem) => problem.code === 'bad-count' || problem === problems[0])
 }
 
-function ownProblems(name: string, says: string, path: Problem['path'], value: unknown): Problem[] {
-  if (name === 'isTryMap' && value !== undefined) {
-    return badCounts(value).map(({ key, reason }) => ({
-      code: 'bad-count',
-      path: key === null ? path : [...path, key],
-      message: reason,
-    }))
-  }
+function ownProblems(name: string, says: string, path: Problem['path'], error: ValidationError): Problem[] {
+  const value: unknown = error.value
   if (value === undefined) return [{ code: 'missing', path, message: 'is missing' }]
-  return [{ code: CODES[name] ?? 'wrong-type', path, message: plain(says, String(path.at(-1))) }]
+  const context = error.contexts?.[name] as ConstraintContext | undefined
+  const code = context?.code ?? CODES[name] ?? 'wrong-type'
+  const entries = context?.badEntries?.(value) ?? []
+  if (entries.length) return entries.map((entry) => ({ ...entry, code, path: [...path, ...entry.path] }))
+  return [{ code, path, message: plain(says, String(path.at(-1))) }]
 }
 
-const CODES: Partial<Record<string, ProblemCode>> = {
-  isRecordId: 'malformed-id',
-  isPositionId: 'malformed-id',
-  isSeconds: 'bad-seconds',
-  isMeanSeconds: 'bad-seconds',
-  isMeanSecondsOrNever: 'bad-seconds',
-  isTryCount: 'bad-count',
-  isFactor: 'out-of-range',
-  isFraction: 'out-of-range',
-  isWorth: 'out-of-range',
-  isSignedUnit: 'out-of-range',
-  isTryWeight: 'bad-count',
-  isIn: 'unknown-word',
-}
+/** Codes for class-validator's own decorators; ours bring theirs along. */
+const CODES: Partial<Record<string, ProblemCode>> = { isIn: 'unknown-word' }
 
 /** class-validator puts the field first; the path already names it. */
 function plain(says: string, field: string): string {

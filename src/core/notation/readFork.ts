@@ -1,5 +1,5 @@
 import { get } from '../get'
-import { MAX_TRIES } from '../document/constraints'
+import { MAX_TRIES } from '../chart/constraints'
 import {
   WORDS,
   type Body,

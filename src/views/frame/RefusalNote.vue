@@ -7,7 +7,7 @@ import { useCharts } from '../../stores/charts'
 const charts = useCharts()
 const field = shallowRef<HTMLElement | null>(null)
 const reasons = computed(() => {
-  const messages = charts.refused?.problems.map(({ message }) => message.replace(/^\([^)]*\) /, '')) ?? []
+  const messages = charts.refused?.problems.map(({ message }) => message) ?? []
   return [...new Set(messages)].slice(0, 3)
 })
 const { left, bottom } = useElementBounding(field)

@@ -104,7 +104,7 @@ describe('a part of a chart, published', () => {
     const broken = { ...top, moves: top.moves.map((move, i) => (i === 1 ? { ...move, to: 'nowhere' } : move)) }
     const parsed = parseDocument(SHELF_KIND, makeDocument(ownShelf(broken as ShelfRegion)))
     expect(!parsed.ok && parsed.problems[0]).toMatchObject({ code: 'unknown-reference', path: ['moves', 1, 'to'] })
-    expect(!parsed.ok && parsed.problems[0].message).toContain(top.moves[1].id)
+    expect(!parsed.ok && parsed.problems[0].record).toBe(top.moves[1].id)
   })
 })
 

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsInt, IsObject, IsString, Max, Min, ValidateNested } from 'class-validator'
-import { IsFraction, IsPointMap, IsPoints, IsRecordId, IsSeconds, IsWord, Optional } from '../../document/constraints'
+import { IsFraction, IsRecordId, IsWord, Optional } from '../../document/constraints'
+import { IsPointMap, IsPoints, IsSeconds } from '../constraints'
 
 /** What a move may be that some rules forbid, by tag. */
 export const RULE_TAGS = {
