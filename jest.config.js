@@ -8,13 +8,8 @@ const swc = {
   module: { type: 'es6' },
 }
 
-export default {
-  testEnvironment: 'node',
-  // Two cores: the default would leave one idle.
-  maxWorkers: 2,
-  // A starved machine must not fail a test.
-  testTimeout: 60_000,
-  testMatch: ['<rootDir>/tests/{core,properties,cli,storage,stores,workers,views,components,server}/**/*.test.ts'],
+/** What every test file needs, whether it has a page to draw on or not. */
+export const shared = {
   extensionsToTreatAsEsm: ['.ts', '.vue'],
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'vue'],
   // What the build tells Vue of itself.
@@ -22,4 +17,23 @@ export default {
   setupFiles: ['reflect-metadata/lite'],
   moduleNameMapper: { '^\\./shelfFiles$': '<rootDir>/tests/fixtures/shelfFiles.ts' },
   transform: { '^.+\\.ts$': ['@swc/jest', swc], '^.+\\.vue$': ['<rootDir>/tests/vueTransform.mjs', swc] },
+}
+
+/** Folders whose tests draw on a page, and those whose tests do not. */
+export const DRAWN = ['views', 'components']
+export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server']
+
+const project = (displayName, testEnvironment, folders) => ({
+  ...shared,
+  displayName,
+  testEnvironment,
+  testMatch: [`<rootDir>/tests/{${folders.join(',')}}/**/*.test.ts`],
+})
+
+export default {
+  // Two cores: the default would leave one idle.
+  maxWorkers: 2,
+  // A starved machine must not fail a test.
+  testTimeout: 60_000,
+  projects: [project('plain', 'node', PLAIN), project('drawn', 'jsdom', DRAWN)],
 }

@@ -26,7 +26,9 @@ export function readChartFile(file: string): Result<Chart> {
   try {
     text = readFileSync(file, 'utf8')
   } catch (error) {
-    throw new UsageError(`cannot read ${file}: ${(error as NodeJS.ErrnoException).code ?? messageOf(error)}`)
+    throw new UsageError(
+      `cannot read ${file}: ${error instanceof Error && 'code' in error ? String(error.code) : messageOf(error)}`,
+    )
   }
   return parseChart(text)
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from './events'
 import SteadyInput from './SteadyInput.vue'
 
 /** Whole seconds, 1 to 600; anything else is refused and the field is as it was. */
@@ -6,7 +7,7 @@ defineProps<{ value: number }>()
 const emit = defineEmits<{ change: [seconds: number]; refuse: [reason: string] }>()
 
 function onChange(event: Event) {
-  const input = event.target as HTMLInputElement
+  const input = targetOf(event, HTMLInputElement)
   const seconds = Number(input.value)
   if (Number.isInteger(seconds) && seconds >= 1 && seconds <= 600) return void emit('change', seconds)
   emit('refuse', 'Whole seconds, 1 to 600.')

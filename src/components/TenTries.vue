@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { handlerOf } from './events'
 import { get } from '../core/get'
 import { computed, ref } from 'vue'
 import { dragged, tryWidth, TypedDigits, type TryPart } from './tryParts'
@@ -37,9 +38,9 @@ function onKey(event: KeyboardEvent, part: TryPart) {
 }
 
 function beginDrag(event: PointerEvent, left: number) {
-  const seam = event.currentTarget as HTMLElement
+  const seam = handlerOf(event)
   seam.setPointerCapture(event.pointerId)
-  ;(seam.previousElementSibling as HTMLElement).focus()
+  if (seam.previousElementSibling instanceof HTMLElement) seam.previousElementSibling.focus()
   const counts: [number, number] = [get(props.parts, left).count, get(props.parts, left + 1).count]
   dragging.value = { left, from: event.clientX, counts, id: `drag ${++drags}` }
 }

@@ -1,5 +1,18 @@
+/** The element that an event comes from. Throws a TypeError where it is of another type: it is wired to a wrong one. */
+export function targetOf<E extends Element>(event: Event, type: new () => E): E {
+  if (event.target instanceof type) return event.target
+  throw new TypeError(`the event should come from a ${type.name}`)
+}
+
+/** The element that an event is handled at. Throws a TypeError where it is no HTML element. */
+export function handlerOf(event: Event): HTMLElement {
+  if (event.currentTarget instanceof HTMLElement) return event.currentTarget
+  throw new TypeError('the event should be handled at an HTML element')
+}
+
 /** What stands in the field that an event comes from. */
-export const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
+export const valueOf = (event: Event): string =>
+  event.target instanceof HTMLSelectElement ? event.target.value : targetOf(event, HTMLInputElement).value
 
 /** Whether the box that an event comes from is ticked. */
-export const isChecked = (event: Event): boolean => (event.target as HTMLInputElement).checked
+export const isChecked = (event: Event): boolean => targetOf(event, HTMLInputElement).checked

@@ -79,9 +79,9 @@ type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>
 async function takeOut(db: IDBPDatabase, tx: Upgrade): Promise<{ documents: StoredDocument[]; steps: StoredStep[] }> {
   const all = async (name: string): Promise<unknown[]> => {
     if (!db.objectStoreNames.contains(name)) return []
-    const records = await tx.objectStore(name).getAll()
+    const records: unknown[] = await tx.objectStore(name).getAll()
     db.deleteObjectStore(name)
-    return records as unknown[]
+    return records
   }
   const charts = (await all('charts')) as (Omit<StoredDocument, 'kind' | 'document'> & { chart: AnyDocument })[]
   const steps = (await all('steps')) as (Omit<StoredStep, 'kind' | 'id'> & { chart: string })[]

@@ -1,4 +1,3 @@
-/** @jest-environment jsdom */
 import { mount, type VueWrapper } from '@vue/test-utils'
 import ComboList, { type Choice } from '../../src/components/ComboList.vue'
 import InlineText from '../../src/components/InlineText.vue'

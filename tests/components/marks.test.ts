@@ -1,4 +1,3 @@
-/** @jest-environment jsdom */
 import { mount, RouterLinkStub } from '@vue/test-utils'
 import CautionLines from '../../src/components/CautionLines.vue'
 import HazardBadge from '../../src/components/HazardBadge.vue'

@@ -1,4 +1,3 @@
-/** @jest-environment jsdom */
 import { mount } from '@vue/test-utils'
 import TenTries from '../../src/components/TenTries.vue'
 import type { TryPart } from '../../src/components/tryParts'

@@ -1,4 +1,3 @@
-/** @jest-environment jsdom */
 import { nextTick } from 'vue'
 import type { Chart } from '../../src/core/chart/chart'
 import { lookUp } from '../../src/core/chart/lookUp'

@@ -110,7 +110,7 @@ function bodyOf(by: Person, pose: Pose, holds: readonly Hold[], others: Partial<
     const root = (kind === 'arm' ? pose.shoulders : pose.hips)[side]
     const rest = (kind === 'arm' ? pose.hands : pose.feet)[side]
     const at = (part: string) => {
-      const hold = own.find(({ limbs }) => limbs.includes(`${name}-${part}` as Limb))
+      const hold = own.find(({ limbs }) => limbs.some((limb) => limb === `${name}-${part}`))
       const point = hold && other && pointOn(hold.on, other)
       // A hand or knee on the trunk stays on its own side of it.
       return point && partHeld(hold.on) === 'chest' ? between(point, end === part ? rest : pose.hips[side], 0.3) : point

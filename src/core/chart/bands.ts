@@ -41,12 +41,12 @@ export function bandsOf(positions: readonly Position[], order: readonly string[]
 }
 
 function usualBands(positions: readonly Position[]): Band[] {
-  const isKnown = (family: string) => (FAMILIES as readonly string[]).includes(family)
+  const isKnown = (family: string) => FAMILIES.some((one) => one === family)
   const ours = positions.filter(({ ahead }) => ahead !== 'theirs')
   const known = BANDS.map(({ name, families }) => ({
-    key: families[0] as string,
+    key: get(families, 0),
     name,
-    positions: ours.filter(({ family }) => (families as readonly string[]).includes(family)),
+    positions: ours.filter(({ family }) => families.some((one) => one === family)),
   }))
   const others = [...new Set(ours.map(({ family }) => family).filter((family) => !isKnown(family)))].map((family) => ({
     key: `family ${family}`,

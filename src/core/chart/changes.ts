@@ -1,3 +1,4 @@
+import { keysOfBoth } from '../typed'
 import type { Chart } from './chart'
 
 /*
@@ -14,7 +15,7 @@ const NON_PLAN_FIELDS = ['title', 'notes', 'settings', 'runs', 'cards']
 /** What of `chart` is another than in `before`; all of it where there is none. */
 export function changedSince(before: Chart | null, chart: Chart): Changed {
   if (!before) return chart
-  const fields = new Set([...Object.keys(before), ...Object.keys(chart)]) as Set<keyof Chart>
+  const fields = keysOfBoth(before, chart)
   const changed = [...fields].filter((field) => before[field] !== chart[field])
   return Object.fromEntries(changed.map((field) => [field, chart[field]]))
 }

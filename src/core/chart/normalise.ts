@@ -33,7 +33,7 @@ export const ROUNDS_TO_TALLIES: Normaliser = (file) => {
     const { worked, failed } = rounds
     const sum = (weight: unknown, didWork: boolean) =>
       typeof weight === 'number' && weight > 0 ? [{ worked: didWork, weight }] : []
-    const before = Array.isArray(tries.tallies) ? (tries.tallies as unknown[]) : []
+    const before: unknown[] = Array.isArray(tries.tallies) ? tries.tallies : []
     const tallies = [...before, ...sum(worked, true), ...sum(failed, false)]
     return tallies.length ? { ...rest, tallies } : rest
   }

@@ -30,6 +30,9 @@ export const LIMBS = [
 ] as const
 export type Limb = (typeof LIMBS)[number]
 
+/** The limb of this name; undefined where there is none. */
+export const limbNamed = (name: string): Limb | undefined => LIMBS.find((limb) => limb === name)
+
 /** Families in the order of their bands, from the crest down; any other word gets a band of its own. */
 export const FAMILIES = [
   'back',

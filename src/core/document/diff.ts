@@ -1,5 +1,5 @@
 import { fieldsOf, recordsIn } from './fields'
-import { keyOfRecord, type AnyDocument, type DocumentKind } from './kind'
+import { keyOfRecord, type AnyDocument, type DocumentKind, type Keys } from './kind'
 
 /*
  * What an edit did to a document, by the keys of its records, so that it can be undone, done again, kept and told.
@@ -54,7 +54,7 @@ export function diffOf<D extends AnyDocument>(kind: DocumentKind<D>, before: D, 
 type Keyed = [key: string, record: object][]
 
 /** The records with their keys; a key that comes again is told apart by a number behind it. */
-function keyed<D extends AnyDocument>(kind: DocumentKind<D>, list: string, records: readonly object[]): Keyed {
+function keyed(kind: Keys, list: string, records: readonly object[]): Keyed {
   const times = new Map<string, number>()
   return records.map((record) => {
     const key = keyOfRecord(kind, list, record)
@@ -117,12 +117,9 @@ const mapped = <T, U>(record: Record<string, T>, map: (value: T) => U): Record<s
   Object.fromEntries(Object.entries(record).map(([key, value]) => [key, map(value)]))
 
 /** The document after a diff. What the diff does not name stays the very same records. */
-export function applyDiff<D extends AnyDocument>(
-  kind: DocumentKind<D>,
-  document: D,
-  { lists, fields }: DocumentDiff,
-): D {
-  const next = fieldsOf({ ...document })
+export function applyDiff<D extends object>(kind: Keys, document: D, { lists, fields }: DocumentDiff): D {
+  const copy = { ...document }
+  const next = fieldsOf(copy)
   for (const [name, diff] of Object.entries(lists)) {
     next[name] = applyToList(keyed(kind, name, recordsIn(document, name)), diff)
   }
@@ -130,7 +127,7 @@ export function applyDiff<D extends AnyDocument>(
     if (after === undefined) delete next[key]
     else next[key] = after
   }
-  return next as object as D
+  return copy
 }
 
 function applyToList(list: Keyed, { records, order }: ListDiff): object[] {

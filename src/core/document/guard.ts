@@ -1,3 +1,4 @@
+import { fieldsOf } from './fields'
 import type { Problem } from '../problem'
 
 /** What a file may not be, before anyone looks at what it says. */
@@ -19,7 +20,7 @@ export function unsafeContent(data: unknown): Problem[] {
     for (const key of Object.keys(value)) {
       if (FORBIDDEN_KEYS.has(key)) {
         problems.push({ code: 'forbidden-key', path: [...path, key], message: 'is a key that a chart may not have' })
-      } else visit((value as Record<string, unknown>)[key], [...path, key])
+      } else visit(fieldsOf(value)[key], [...path, key])
     }
   }
   visit(data, [])

@@ -27,7 +27,8 @@ export function idFromName(name: string, taken: { has: (id: string) => boolean }
     .replace(/^[^a-z]+|-+$/g, '')
     .slice(0, 56)
     .replace(/-+$/, '')
-  const stem = isId(plain) ? plain : `new-${plain as string}`.replace(/-+$/, '')
+  const isFit: boolean = isId(plain)
+  const stem = isFit ? plain : `new-${plain}`.replace(/-+$/, '')
   for (let n = 1; ; n++) {
     const id = n === 1 ? stem : `${stem}-${n}`
     if (id !== OVER && !taken.has(id)) return id

@@ -49,7 +49,10 @@ export interface DocumentKind<D extends AnyDocument> {
 export const oldestVersion = <D extends AnyDocument>({ version, migrations }: DocumentKind<D>): number =>
   version - migrations.length
 
+/** What of a kind says by what its records are known. */
+export type Keys = Pick<DocumentKind<AnyDocument>, 'keyOf'>
+
 /** What a record is known by within its list. */
-export function keyOfRecord<D extends AnyDocument>(kind: DocumentKind<D>, list: string, record: object): string {
+export function keyOfRecord(kind: Keys, list: string, record: object): string {
   return kind.keyOf?.(list, record) ?? String(fieldsOf(record).id)
 }

@@ -3,7 +3,7 @@ import { success, type Result } from '../problem'
 import { applyDiff, diffOf, inverted, type DocumentDiff } from './diff'
 import { recordsIn } from './fields'
 import type { Past, Step } from './history'
-import type { AnyDocument, DocumentKind } from './kind'
+import type { AnyDocument, DocumentKind, Keys } from './kind'
 import { modernised, readDocument } from './read'
 import { sharing } from './sharing'
 
@@ -54,26 +54,21 @@ function statesFrom<D extends AnyDocument>(kind: DocumentKind<D>, old: OldPast, 
   for (let number = by < 0 ? old.done - 1 : old.done; ; number += by) {
     const step = old.steps.find((one) => one.number === number)
     if (!step) return states
-    raw = follow(kind, raw as AnyDocument, step.diff, by)
+    raw = follow(kind, raw, step.diff, by)
     const state = modernised(kind, raw)
     if (!state.ok) return states
     states.push({ state: state.value as object as D, step })
   }
 }
 
-function follow<D extends AnyDocument>(
-  kind: DocumentKind<D>,
-  raw: AnyDocument,
-  diff: DocumentDiff | OldDiff,
-  by: 1 | -1,
-): object {
+function follow(kind: Keys, raw: object, diff: DocumentDiff | OldDiff, by: 1 | -1): object {
   const stretches = Object.entries(diff.lists).filter((entry): entry is [string, Stretch] => 'at' in entry[1])
   if (!stretches.length) {
     const today = diff as DocumentDiff
-    return applyDiff(kind as object as DocumentKind<AnyDocument>, raw, by < 0 ? inverted(today) : today)
+    return applyDiff(kind, raw, by < 0 ? inverted(today) : today)
   }
   const fields = applyDiff(
-    kind as object as DocumentKind<AnyDocument>,
+    kind,
     raw,
     by < 0 ? inverted({ lists: {}, fields: diff.fields }) : { lists: {}, fields: diff.fields },
   )

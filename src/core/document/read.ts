@@ -97,7 +97,7 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
       return checkRecords(
         kind,
         list,
-        (all as object[]).map((record, index) => ({ record, index })),
+        all.map((record: object, index) => ({ record, index })),
       )
     }),
   ]

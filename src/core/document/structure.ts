@@ -1,3 +1,4 @@
+import { fieldsOf } from './fields'
 import { present } from '../get'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
@@ -25,9 +26,9 @@ export function checkRecords<D extends AnyDocument>(
 /** The same for the fields that are not lists. */
 export function checkFields<D extends AnyDocument>(kind: DocumentKind<D>, document: D): Problem[] {
   const emptied = Object.fromEntries(
-    Object.entries(document).map(([field, value]) => [
+    Object.entries(fieldsOf(document)).map(([field, value]) => [
       field,
-      field in kind.lists && Array.isArray(value) ? [] : (value as unknown),
+      field in kind.lists && Array.isArray(value) ? [] : value,
     ]),
   )
   return checkStructure(kind, emptied)

@@ -1,3 +1,4 @@
+import { keysOfBoth } from '../typed'
 import { fieldsOf } from '../document/fields'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
@@ -6,7 +7,7 @@ import type { TryCounts } from './tryCounts'
 
 /** Whether two charts differ at most in the numbers of their tries: same records, same fields, same order. */
 export function isLike(one: Chart, other: Chart): boolean {
-  const keys = new Set([...Object.keys(one), ...Object.keys(other)]) as Set<keyof Chart>
+  const keys = keysOfBoth(one, other)
   const same = (list: readonly object[], others: readonly object[]) =>
     list.length === others.length &&
     list.every((record, i) => record === others[i] || differsInTries(record, get(others, i)))

@@ -23,10 +23,13 @@ export function groupOfAction(game: Game, a: number): number {
   return low
 }
 
-export const moveId = (game: Game, move: number): MoveId => get(game.meaning.index.moves, move).record.id
-export const reactionId = (game: Game, reaction: number): ReactionId =>
+/** What of a game says which records it was made from. */
+type Named = Pick<Game, 'meaning'>
+
+export const moveId = (game: Named, move: number): MoveId => get(game.meaning.index.moves, move).record.id
+export const reactionId = (game: Named, reaction: number): ReactionId =>
   get(game.meaning.index.reactions, reaction).record.id
-export const positionId = (game: Game, position: number): PositionId =>
+export const positionId = (game: Named, position: number): PositionId =>
   get(game.meaning.index.positions, position).record.id
 
 /** The action by which a move is tried in a group, or NONE; `answer` picks one of several answers with that move. */

@@ -51,7 +51,7 @@ type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' |
  */
 export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scenario {
   const { settings = {} } = chart
-  const saved = (settings.scenario ?? {}) as Saved
+  const saved: Saved = settings.scenario ?? {}
   const charted = new Set<string>(chart.positions.map(({ id }) => id))
   const rules = ruleSetOf(saved.rules, settings.ruleSets)
   const start = saved.start && charted.has(saved.start) ? saved.start : chart.positions[0]?.id

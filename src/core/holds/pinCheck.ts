@@ -35,11 +35,11 @@ export interface EscapeState {
 }
 
 /** The three questions of the pin check, each with the capabilities that it asks about. */
-export const QUESTIONS = [
+export const QUESTIONS: readonly { ask: 'hips' | 'shoulders' | 'face'; capabilities: readonly string[] }[] = [
   { ask: 'hips', capabilities: ['hip-in', 'hip-out', 'bridge'] },
   { ask: 'shoulders', capabilities: ['turn-in', 'turn-away', 'sit-up'] },
   { ask: 'face', capabilities: ['look', 'posture'] },
-] as const
+]
 
 export interface PinCheck {
   capabilities: CapabilityState[]
@@ -51,7 +51,7 @@ export function pinCheck(chart: Chart, position: PositionId, holds?: readonly st
   const table = new HoldTable(chart.holds ?? [])
   const on = table.setOf(holds ?? lookUp(chart.positions, position)?.holds)
   const escapes = escapesFrom(chart, position).map((escape) => stateOf(chart, table, on, escape))
-  const asked = QUESTIONS.flatMap(({ capabilities }) => capabilities as readonly string[])
+  const asked = QUESTIONS.flatMap(({ capabilities }) => capabilities)
   const used = escapes.flatMap(({ reaction }) => usesOf(present(lookUp(chart.reactions, reaction))))
   const denied = table
     .idsOf(on)

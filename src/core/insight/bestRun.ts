@@ -1,5 +1,5 @@
 import type { Chart } from '../chart/chart'
-import type { MoveId, PositionId } from '../chart/ids'
+import type { PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { RunStep } from '../chart/run'
 import type { Figures } from './figures'
@@ -18,5 +18,4 @@ export function bestRunFrom(chart: Chart, figures: Figures, start: PositionId): 
   return steps
 }
 
-const bestIn = (chart: Chart, figures: Figures, at: PositionId) =>
-  lookUp(chart.moves, figures.positions[at]?.best as MoveId | undefined)
+const bestIn = (chart: Chart, figures: Figures, at: PositionId) => lookUp(chart.moves, figures.positions[at]?.best)

@@ -132,14 +132,14 @@ export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId)
   const { game, values } = solved.value
   const { index, ownState } = game.meaning
   const p = index.positions.findIndex(({ record }) => record.id === position)
-  const moves = get(index.positions, p).moves.map((move) => [
-    moveId(game, move),
-    bestTried(solved.value, get(ownState, p), { move: inFull(game, move) })?.value ?? null,
-  ])
+  const moves = get(index.positions, p).moves.map((move) => {
+    const tried = bestTried(solved.value, get(ownState, p), { move: inFull(game, move) })
+    return [moveId(game, move), tried?.value ?? null] as const
+  })
   return success({
     start: get(values, game.start),
     position: get(values, get(ownState, p)),
-    moves: Object.fromEntries(moves) as Worths['moves'],
+    moves: Object.fromEntries(moves),
   })
 }
 

@@ -1,3 +1,4 @@
+import { keysOf } from '../typed'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import type { Position } from '../chart/position'
@@ -19,10 +20,7 @@ export interface ExpectedScore {
 
 /** What an exchange scores under a rule set, in points. Control time counts by the second, not by whole stretches. */
 export function pointsOf(counts: Counts, { points = {}, controlTime }: RuleSet): number {
-  const times = (Object.keys(SCORING_ACTIONS) as ScoringAction[]).reduce(
-    (sum, score) => sum + counts[score] * (points[score] ?? 0),
-    0,
-  )
+  const times = keysOf(SCORING_ACTIONS).reduce((sum, score) => sum + counts[score] * (points[score] ?? 0), 0)
   return times + (controlTime ? (counts.controlSeconds / controlTime.every) * controlTime.points : 0)
 }
 

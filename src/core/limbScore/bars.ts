@@ -29,7 +29,7 @@ export interface ScoreLine {
 export function stretches(beats: readonly Beat[], hold: string): { from: number; to: number }[] {
   const found: { from: number; to: number }[] = []
   beats.forEach(({ holds }, i) => {
-    if (!(holds as readonly string[]).includes(hold)) return
+    if (!holds.some((id) => id === hold)) return
     const last = found.at(-1)
     if (last?.to === i - 1) last.to = i
     else found.push({ from: i, to: i })

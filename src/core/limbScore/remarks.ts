@@ -114,7 +114,7 @@ function sidesRemarks(chart: Chart, step: Taken): Remark[] {
   if (!step.move || !step.lands) return []
   return sidesDisagree(chart, step.move).map(({ ask, brings, landing }) => ({
     ...{ kind: 'sides', key: `sides ${doer(step)} ${ask}`, step: step.number },
-    says: `After ${present(step.move).name}, ${ask} is ${brings as string}; where it lands it is ${landing as string}.`,
+    says: `After ${present(step.move).name}, ${ask} is ${String(brings)}; where it lands it is ${String(landing)}.`,
     fix: 'Say what the move does to the sides, or change the sides of the landing.',
   }))
 }

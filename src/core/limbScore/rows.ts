@@ -1,7 +1,8 @@
+import { entriesOf } from '../typed'
 import { present } from '../get'
 import type { Hold } from '../chart/hold'
 import { holder } from '../chart/hold'
-import type { Limb, Person } from '../chart/words'
+import { limbNamed, type Limb, type Person } from '../chart/words'
 
 /** A row of the score: an arm, a leg, the head or the trunk of one person. */
 export interface Row {
@@ -21,8 +22,7 @@ const PARTS: Record<Row['limb'], Limb[]> = {
   trunk: ['chest'],
 }
 
-const rowsOf = (by: Person): Row[] =>
-  Object.entries(PARTS).map(([limb, parts]) => ({ by, limb: limb as Row['limb'], parts }))
+const rowsOf = (by: Person): Row[] => entriesOf(PARTS).map(([limb, parts]) => ({ by, limb, parts }))
 
 /** All rows: ours first, then theirs. */
 export const ROWS: readonly Row[] = [...rowsOf('ours'), ...rowsOf('theirs')]
@@ -44,8 +44,8 @@ const WITH = new Map(Object.entries(HELD_WITH).flatMap(([part, words]) => words.
 export function partHeld(on: string | undefined): Limb | undefined {
   const [, side, word] = /^(?:(left|right)-)?(.+)$/.exec((on ?? '').trim().toLowerCase().replaceAll(' ', '-')) ?? []
   const part = WITH.get(word ?? '')
-  if (!part || part === 'head' || part === 'chest') return part as Limb | undefined
-  return side ? (`${side}-${part}` as Limb) : undefined
+  const isInTheMiddle = part === 'head' || part === 'chest'
+  return limbNamed(isInTheMiddle ? part : `${side ?? ''}-${part ?? ''}`)
 }
 
 /** True for a hold on the head or neck: an arm that has one counts as attacking. */

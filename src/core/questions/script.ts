@@ -54,7 +54,11 @@ export interface ScriptLength {
 /** What they do less often is not what a move is shown for. */
 export const EXPECTED = 0.15
 
-const ENDS = { [TERMINAL.finish]: 'finish', [TERMINAL.caught]: 'caught', [TERMINAL.goal]: 'goal' } as const
+const ENDS: Readonly<Record<string, 'finish' | 'caught' | 'goal'>> = {
+  [TERMINAL.finish]: 'finish',
+  [TERMINAL.caught]: 'caught',
+  [TERMINAL.goal]: 'goal',
+}
 
 /**
  * The best plan from a position, most likely places first, with the clock running down along the way. Null where the
@@ -126,10 +130,11 @@ class Telling {
   /** Tells the reaction that a move is shown for right after it, however seldom it is met. */
   private tellExpected({ ways }: ScriptStep): void {
     for (const { kind, share, to } of ways) {
-      const next = kind === 'reaction' && share >= EXPECTED && typeof to === 'number' ? this.waiting.get(to) : undefined
+      if (kind !== 'reaction' || share < EXPECTED || typeof to !== 'number') continue
+      const next = this.waiting.get(to)
       if (!next) continue
-      this.waiting.delete(to as number)
-      this.tell(to as number, next.reach, next.left)
+      this.waiting.delete(to)
+      this.tell(to, next.reach, next.left)
     }
   }
 
@@ -138,7 +143,8 @@ class Telling {
     const kind = o === NONE ? OUTCOME.stalls : get(game.meaning.outcomeKind, o)
     const name = get(['lands', 'nothing', 'elsewhere', 'reaction'] as const, kind)
     const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, get(game.meaning.outcomeReaction, o)) } : {}
-    if (to < TERMINALS) return { kind: name, ...met, share, to: ENDS[to as 0], position: ENDS[to as 0] }
+    const end = ENDS[to]
+    if (end) return { kind: name, ...met, share, to: end, position: end }
     return { kind: name, ...met, share, to, position: placeOf(game, to).position }
   }
 
@@ -152,7 +158,7 @@ class Telling {
 }
 
 function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActions }: Game, state: number) {
-  const game = { meaning } as Game
+  const game = { meaning }
   const g = get(stateGroup, state)
   const place = get(meaning.groupPlace, g)
   if (groupIsReaction[g]) {

@@ -28,7 +28,7 @@ export const rowWords = ({ by, parts }: Row, { frame, orientation }: Sides, voca
 export function partWords(by: Person, on: string, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const [, side, part] = /^(left|right)-(.+)$/.exec(on) ?? []
   if (!side || !part) return `${WHOSE[by]} ${on.replaceAll('-', ' ')}`
-  const limb = partHeld(on) ?? (`${side}-hand` as Limb)
+  const limb = partHeld(on) ?? (side === 'left' ? 'left-hand' : 'right-hand')
   const [word] = sideWords(frame, orientation, by, limb)
   return `${WHOSE[by]} ${word ? spoken(word, vocabulary) : side} ${part.replaceAll('-', ' ')}`
 }

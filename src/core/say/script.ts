@@ -108,13 +108,18 @@ class Saying {
     return `${showMove(name)}${expected ? ` and expect that ${whenThey(this.reactionName(present(expected.reaction)))}` : ''}`
   }
 
+  /** The step that is told of where a way leads; undefined where none is. */
+  private toldAt({ to }: ScriptWay): ScriptStep | undefined {
+    return typeof to === 'number' ? this.byKey.get(to) : undefined
+  }
+
   /** What comes of a step: landing, what they do, nothing; the most frequent first, landing before all. */
   private follows(step: ScriptStep): string[] {
     const landing = step.ways.filter(({ kind }) => kind === 'lands')
     const met = step.ways.filter(({ kind }) => kind === 'reaction')
     const rest = step.ways.filter(({ kind }) => kind === 'elsewhere')
     const nothing = step.ways.filter(({ kind }) => kind === 'nothing')
-    const told = met.filter(({ to }) => this.byKey.has(to as number))
+    const told = met.filter((way) => this.toldAt(way))
     const seldom = met.filter((way) => !told.includes(way))
     return [
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
@@ -134,7 +139,7 @@ class Saying {
 
   /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
   private answered(way: ScriptWay, depth: number, afterShowing = false): string {
-    const step = present(this.byKey.get(way.to as number))
+    const step = present(this.toldAt(way))
     const often = depth === 1 ? ` (${timesOfTen(way.share)})` : ''
     const start = `${depth === 1 ? 'If' : 'if'} ${whenThey(this.reactionName(present(way.reaction)))}${depth > 1 ? ' then' : ''}${often}`
     if (step.does === 'concede' || step.does === null)
@@ -143,7 +148,7 @@ class Saying {
     const name = this.moveName(step.does)
     const does = step.isShown ? showMove(name) : afterShowing ? commitTo(name) : tellMove(name)
     const said = `${start}, ${does}${lands ? `: ${this.whereTo(lands)}` : ''}`
-    const deeper = step.ways.filter(({ kind, to }) => kind === 'reaction' && this.byKey.has(to as number))
+    const deeper = step.ways.filter((one) => one.kind === 'reaction' && this.toldAt(one))
     const more = depth < DEEP ? deeper.map((next) => this.answered(next, depth + 1, step.isShown)) : []
     return `${[said, ...more].join('; ')}${depth === 1 ? '.' : ''}`
   }

@@ -10,9 +10,9 @@ import type { Shelf, ShelfMove } from './shelf'
  */
 export function couldAdd(chart: Chart, shelf: Shelf, position: string): ShelfMove[] {
   const own = lookUp(chart.positions, position)
-  const there = own && shelf.positions.filter((one) => inChart([own], one)).map(({ id }) => id as string)
-  if (!there?.length) return []
-  const isFromThere = ({ from, alsoFrom = [] }: ShelfMove) => [from, ...alsoFrom].some((id) => there.includes(id))
+  if (!own) return []
+  const there = new Set<string>(shelf.positions.filter((one) => inChart([own], one)).map(({ id }) => id))
+  const isFromThere = ({ from, alsoFrom = [] }: ShelfMove) => [from, ...alsoFrom].some((id) => there.has(id))
   return shelf.moves.filter((move) => isFromThere(move) && isNew(chart, move))
 }
 

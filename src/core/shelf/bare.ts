@@ -1,3 +1,5 @@
+import { fieldsOf } from '../document/fields'
+import { copyOf } from '../typed'
 import type { ShelfMove } from './shelf'
 
 /** What only the Shelf says of a record. */
@@ -16,12 +18,11 @@ const SHELF_ONLY = [
   'common',
 ]
 
-export const copyOf = <R>(record: R): R => JSON.parse(JSON.stringify(record)) as R
-
 /** A record as a chart keeps it: when to go, for whom, and whether to check it, go into its notes. */
 export function bare<R extends { notes?: string }>(record: R): R {
   const { cue, size, ruleNote, check } = record as Partial<ShelfMove>
-  const kept = Object.entries(copyOf(record)).filter(([key]) => !SHELF_ONLY.includes(key))
+  const copy = copyOf(record)
+  for (const field of SHELF_ONLY) delete fieldsOf(copy)[field]
   const said = [
     record.notes,
     cue && `When: ${cue}.`,
@@ -30,5 +31,5 @@ export function bare<R extends { notes?: string }>(record: R): R {
     check && 'Check with your coach.',
   ]
   const notes = said.filter(Boolean).join(' ')
-  return { ...(Object.fromEntries(kept) as R), ...(notes ? { notes } : {}) }
+  return notes ? { ...copy, notes } : copy
 }

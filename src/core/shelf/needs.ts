@@ -1,3 +1,4 @@
+import { keysOf } from '../typed'
 import type { ShelfMove } from './shelf'
 
 /** One thing that a move needs before it is tried, in words to filter by. */
@@ -33,8 +34,6 @@ const SAYS: Record<Exclude<Need, 'nothing'>, RegExp> = {
 export function needsOf({ holdsFirst = '', tags = [], ruleNote = '' }: ShelfMove): Need[] {
   const said = holdsFirst.toLowerCase()
   const isCloth = tags.includes('lapel-grip') || /^gi\b/.test(ruleNote)
-  const found = (Object.keys(SAYS) as (keyof typeof SAYS)[]).filter(
-    (need) => SAYS[need].test(said) || (need === 'cloth' && isCloth),
-  )
+  const found = keysOf(SAYS).filter((need) => SAYS[need].test(said) || (need === 'cloth' && isCloth))
   return found.length ? found : ['nothing']
 }

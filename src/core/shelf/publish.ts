@@ -1,3 +1,5 @@
+import { fieldsOf } from '../document/fields'
+import { keysOf } from '../typed'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import { idFromName } from '../document/ids'
@@ -21,11 +23,11 @@ export function publish(
   const moves = chart.moves.filter(({ from }) => chosen.has(from))
   const answers = answersAmong(chart, moves)
   const reactions = metBy(chart, chosen, [...moves, ...answers])
-  const places = new Set([
+  const places = new Set<string>([
     ...chosen,
     ...moves.flatMap(placesOf),
     ...answers.flatMap(placesOf),
-    ...reactions.map(({ endsIn }) => endsIn as string),
+    ...reactions.map(({ endsIn }) => endsIn),
   ])
   const there = chart.positions.filter(({ id }) => places.has(id))
   const held = new Set<string>([
@@ -51,7 +53,9 @@ export function publish(
 
 /** A copy of the record without the fields for which `kept` is false. */
 function only<R extends object>(record: R, kept: Partial<Record<keyof R, boolean>>): R {
-  return Object.fromEntries(Object.entries(record).filter(([key]) => kept[key as keyof R] ?? true)) as R
+  const copy = { ...record }
+  for (const field of keysOf(kept)) if (kept[field] === false) delete fieldsOf(copy)[field]
+  return copy
 }
 
 function answersAmong(chart: Chart, moves: readonly Move[]): Answer[] {

@@ -1,5 +1,5 @@
 import { get } from '../get'
-import type { Limb, Person } from '../chart/words'
+import type { Person } from '../chart/words'
 import { sideWords, type Orientation } from './frames'
 import { spoken, wordsMeant, wordsOfFrame, type Vocabulary } from './vocabulary'
 
@@ -9,8 +9,10 @@ export interface Sides {
   orientation: Orientation
 }
 
+type SidedPart = 'hand' | 'elbow' | 'shoulder' | 'foot' | 'knee' | 'hip'
+
 /** Parts as a text names them, and the part of the limb that they stand for. */
-const PARTS: Record<string, string> = {
+const PARTS: Record<string, SidedPart> = {
   ...{ hand: 'hand', arm: 'hand', elbow: 'elbow', shoulder: 'shoulder' },
   ...{ foot: 'foot', hook: 'foot', knee: 'knee', leg: 'knee', hip: 'hip' },
 }
@@ -24,7 +26,8 @@ const SIDES = ['left', 'right'] as const
  */
 export function sayTokens(text: string, { frame, orientation }: Sides, vocabulary: Vocabulary = {}): string {
   return text.replace(TOKEN, (_, whose: string, word: string | undefined, part: string) => {
-    const wordsAt = (side: string) => sideWords(frame, orientation, get(BY, whose), `${side}-${PARTS[part]}` as Limb)
+    const wordsAt = (side: (typeof SIDES)[number]) =>
+      sideWords(frame, orientation, get(BY, whose), `${side}-${get(PARTS, part)}`)
     if (word === 'left' || word === 'right') {
       const [first] = wordsAt(word)
       return first ? `${whose} ${spoken(first, vocabulary)} ${part} (${word})` : `${whose} ${word} ${part}`
@@ -42,7 +45,7 @@ export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary 
   const words = wordsOfFrame(frame)
   return ['our', 'their'].flatMap((whose) =>
     Object.entries(PARTS).flatMap(([said, part]) => {
-      const given = SIDES.flatMap((side) => sideWords(frame, orientation, get(BY, whose), `${side}-${part}` as Limb))
+      const given = SIDES.flatMap((side) => sideWords(frame, orientation, get(BY, whose), `${side}-${part}`))
       const own = words.filter((word) => given.includes(word)).map((word) => spoken(word, vocabulary))
       return [...(own.length ? own : SIDES)].map((word) => `{${whose} ${word} ${said}}`)
     }),

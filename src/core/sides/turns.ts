@@ -1,3 +1,4 @@
+import { keysOf } from '../typed'
 import { present } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
@@ -23,7 +24,7 @@ export type Turn = keyof typeof TURNS
 /** Keys of the facts that must be known for a turn to have an effect. */
 export const turnConcerns = (turn: Turn): string[] =>
   turn === 'out' ? ['over'] : [...TURNS[turn].swaps, ...TURNS[turn].drops]
-export const TURN_IDS = Object.keys(TURNS) as Turn[]
+export const TURN_IDS = keysOf(TURNS)
 
 const ACROSS: Change = { swaps: ['near', 'theirNear'], drops: [] }
 const other = (value: unknown) => (value === 'left' ? 'right' : value === 'right' ? 'left' : value)

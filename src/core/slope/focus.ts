@@ -1,3 +1,4 @@
+import { toPositionId } from '../chart/ids'
 import { get } from '../get'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
@@ -22,10 +23,10 @@ export function inFocus(chart: Chart, figures: Figures, escapes: readonly Escape
   if (focus.on === 'whole') return null
   if (focus.on === 'around') return around(chart, escapes, focus.place, focus.exchanges)
   if (focus.on === 'run') return bestRun(chart, figures, escapes)
-  const kind = { traps: 'trap', leaks: 'leak', loose: 'loose' } as const
+  const kind = ({ traps: 'trap', leaks: 'leak', loose: 'loose' } as const)[focus.on]
   return withEscapes(
     chart,
-    escapes.filter((escape) => escape.kind === kind[focus.on as keyof typeof kind]),
+    escapes.filter((escape) => escape.kind === kind),
   )
 }
 
@@ -91,7 +92,7 @@ export function bestRun(chart: Chart, figures: Figures, escapes: readonly Escape
 
 /** Id of the best move in a position; where that is waiting, of the move that the plan tries most; null: none. */
 function nextMove(chart: Chart, figures: Figures, place: string): string | null {
-  const best = figures.positions[place as keyof typeof figures.positions]?.best
+  const best = figures.positions[toPositionId(place)]?.best
   if (best && best !== 'wait') return best
   const own = chart.moves.filter(({ from, id }) => from === place && (figures.moves[id]?.uses ?? 0) >= ON_PLAN)
   own.sort((a, b) => get(figures.moves, b.id).uses - get(figures.moves, a.id).uses)

@@ -1,3 +1,4 @@
+import { keysOf } from '../typed'
 import { BINARY } from './kernelBinary'
 
 type Row = Int32Array | Float64Array | Uint8Array
@@ -39,7 +40,7 @@ class Kernel {
 
   /** Copies rows into memory and tells the equations where they are; what was there before is lost. */
   lay<Name extends string>(owner: object, rows: Record<Name, Row>): void {
-    const names = Object.keys(rows) as Name[]
+    const names = keysOf(rows)
     this.owner = owner
     this.makeRoom(names.reduce((sum, name) => sum + rows[name].byteLength + 8, FIRST))
     let at = FIRST

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../components/events'
 import { valueOf } from '../../components/events'
 import { present } from '../../core/get'
 import SteadyInput from '../../components/SteadyInput.vue'
@@ -27,7 +28,7 @@ const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, present(charts.
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {
-  const input = event.target as HTMLInputElement
+  const input = targetOf(event, HTMLInputElement)
   const value = readClock(input.value)
   const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
   wrong.value = isFine ? null : { field, says: field === 'seconds' ? 'Say 4:00, 240 or none' : 'Say 60, 1:30 or never' }

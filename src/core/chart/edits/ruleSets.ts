@@ -1,3 +1,4 @@
+import { copyOf } from '../../typed'
 import { Refusal } from '../../problem'
 import { BUILT_IN_RULES } from '../rules/builtInRules'
 import type { Chart } from '../chart'
@@ -12,7 +13,7 @@ export function copyRuleSet(chart: Chart, id: string): string {
   if (!set) throw new Refusal(`there is no rule set "${id}"`)
   const name = `${set.name}, copy`
   const copy = idFromName(name, new Set([...own, ...BUILT_IN_RULES].map((one) => one.id)))
-  const copied = { ...(JSON.parse(JSON.stringify(set)) as RuleSet), id: copy, name }
+  const copied = { ...copyOf(set), id: copy, name }
   chart.settings = { ...chart.settings, ruleSets: [...own, copied] }
   return copy
 }

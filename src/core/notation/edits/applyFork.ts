@@ -46,6 +46,8 @@ export function nameHead(chart: Chart, position: PositionId, { move, place }: Fo
   created.push(...speaker.created)
 }
 
+const isWord = ({ byId, text }: Name, word: string): boolean => !byId && nameKey(text) === word
+
 class Speaker {
   readonly errors: ForkError[] = []
   readonly created: Said['created'] = []
@@ -58,7 +60,7 @@ class Speaker {
   say({ move: name, place, body }: Fork): MoveId {
     const known = findMove(this.chart, this.position, name)
     const move = known ?? this.newMove(name, place, this.position)
-    if (known && place) move.to = this.destination(place, true) as Move['to']
+    if (known && place) move.to = this.landing(place)
     move.tries = this.tries(body, move, move.tries)
     if (!comesToSomething(move.tries)) this.fail(name, 'at least one try must land or meet a reaction')
     for (const reaction of body.reactions) if (reaction.answers) this.setAnswers(reaction, move)
@@ -70,7 +72,7 @@ class Speaker {
     else if (!place) {
       this.fail(name, `"${name.text}" is new: say where it leads behind it, such as (mount) or (finish)`)
     }
-    const to = place ? this.destination(place, true) : from
+    const to = place ? this.landing(place) : from
     const here = this.chart.positions.find(({ id }) => id === from)
     const kind =
       to === WORDS.finish ? 'submission' : here?.ahead === 'theirs' ? 'escape' : to === from ? 'hold' : 'advance'
@@ -80,7 +82,7 @@ class Speaker {
       name: asTitle(name.text),
       kind,
       from,
-      to: to as Move['to'],
+      to,
       tries: { lands: 5, stalls: 5 },
     }
     this.chart.moves.push(move)
@@ -88,17 +90,21 @@ class Speaker {
     return get(this.chart.moves, this.chart.moves.length - 1)
   }
 
-  /** The id of a place: charted, a word, or a new position. */
-  private destination(name: Name, mayFinish: boolean): string {
-    const key = nameKey(name.text)
-    if (!name.byId && key === WORDS.finish) {
-      if (!mayFinish) this.fail(name, 'they cannot finish for us: say a position, or "caught"')
-      return WORDS.finish
-    }
-    if (!name.byId && key === WORDS.caught) {
-      if (mayFinish) this.fail(name, 'a move of ours lands in a position or in a finish')
-      return WORDS.caught
-    }
+  /** Where a move of ours lands: a position, charted or new, or the finish. */
+  private landing(name: Name): Move['to'] {
+    if (isWord(name, WORDS.finish)) return WORDS.finish
+    if (isWord(name, WORDS.caught)) this.fail(name, 'a move of ours lands in a position or in a finish')
+    return this.destination(name)
+  }
+
+  /** Where what they do ends: a position, charted or new, or a finish of theirs. */
+  private end(name: Name): Reaction['endsIn'] {
+    if (isWord(name, WORDS.caught)) return WORDS.caught
+    if (isWord(name, WORDS.finish)) this.fail(name, 'they cannot finish for us: say a position, or "caught"')
+    return this.destination(name)
+  }
+
+  private destination(name: Name): PositionId {
     const known = findPosition(this.chart, name)
     if (known) return known.id
     if (name.byId) {
@@ -115,7 +121,7 @@ class Speaker {
 
   private tries(body: Body, move: Move, before: Tries | undefined): Tries {
     const tries: Tries = { ...before, lands: body.lands, stalls: body.stalls, elsewhere: {}, reactions: {} }
-    for (const { count, place } of body.elsewhere) add(present(tries.elsewhere), this.destination(place, false), count)
+    for (const { count, place } of body.elsewhere) add(present(tries.elsewhere), this.end(place), count)
     for (const said of body.reactions) add(present(tries.reactions), this.reaction(said, move).id, said.count)
     for (const field of ['lands', 'stalls'] as const)
       if (!tries[field] && before?.[field] === undefined) delete tries[field]
@@ -126,17 +132,17 @@ class Speaker {
   }
 
   private reaction({ name, place }: ForkReaction, move: Move): Reaction {
-    const endsIn = place && this.destination(place, false)
+    const endsIn = place && this.end(place)
     const known = findReaction(this.chart, name, endsIn, move)
     if (known) return known
     const elsewhere = endsIn && findReaction(this.chart, name, undefined, move)
     if (elsewhere && !this.isShared(elsewhere.id, move)) {
-      elsewhere.endsIn = endsIn as Reaction['endsIn']
+      elsewhere.endsIn = endsIn
       return elsewhere
     }
     if (name.byId) this.fail(name, `there is no reaction #${name.text}`)
     const id = toReactionId(idFromName(name.text, idsOf(this.chart.reactions)))
-    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: toPositionId(endsIn ?? move.from) })
+    this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: endsIn ?? move.from })
     this.created.push({ kind: 'reaction', name: asTitle(name.text) })
     return get(this.chart.reactions, this.chart.reactions.length - 1)
   }
@@ -166,7 +172,7 @@ class Speaker {
   private answer({ name, place, tries }: ForkAnswer, reaction: Reaction, before: Answer[]): Answer {
     const known = findAnswer(this.chart, name, reaction)
     const move = known ?? this.newAnswerMove(name, place, reaction)
-    if (known && place) move.to = this.destination(place, true) as Move['to']
+    if (known && place) move.to = this.landing(place)
     const { tries: hadTries, ...had } = before.find((answer) => answer.move === move.id) ?? {
       reaction: reaction.id,
       move: move.id,

@@ -1,3 +1,4 @@
+import { copyOf } from '../../typed'
 import type { Chart } from '../../chart/chart'
 import type { MoveId, PositionId } from '../../chart/ids'
 import { applyFork, nameHead, type Said } from './applyFork'
@@ -26,7 +27,7 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
     if (fork.ok) forks.push({ line: i, fork: fork.value })
     else errors.push(...fork.errors.map((error) => ({ ...error, line: i })))
   })
-  const copy = structuredCopy(chart)
+  const copy = copyOf(chart)
   const created: Said['created'] = []
   const moves: MoveId[] = []
   if (!errors.length) for (const { fork } of forks) nameHead(copy, position, fork, created)
@@ -51,6 +52,3 @@ function keeping<R extends object>(records: readonly R[], copies: readonly R[]):
   const before = new Map(records.map((record) => [JSON.stringify(record), record]))
   return copies.map((copy) => before.get(JSON.stringify(copy)) ?? copy)
 }
-
-/** Charts are JSON, and the core has no platform's clone. */
-const structuredCopy = (chart: Chart): Chart => JSON.parse(JSON.stringify(chart)) as Chart

@@ -1,11 +1,11 @@
-import { toHoldId, toMoveId, toPositionId, toReactionId } from '../../chart/ids'
+import { copyOf } from '../../typed'
+import { toHoldId, toMoveId, toPositionId, toReactionId, type MoveId } from '../../chart/ids'
 import { present } from '../../get'
 import type { Chart } from '../../chart/chart'
-import type { Hold } from '../../chart/hold'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
 import type { Tries } from '../../chart/tries'
-import { bare, copyOf } from '../bare'
+import { bare } from '../bare'
 import { inChart } from '../search'
 import type { Shelf } from '../shelf'
 import { leaveUpdate } from './updates'
@@ -70,7 +70,7 @@ class Pull {
   }
 
   private hold(id: string): string {
-    const record = lookUp(this.shelf.holds, id) as Hold
+    const record = present(lookUp(this.shelf.holds, id))
     const own = inChart(this.chart.holds ?? [], record)
     if (own) return own.id
     this.chart.holds = [...(this.chart.holds ?? []), copyOf(record)]
@@ -107,10 +107,12 @@ class Pull {
     if (own) return
     const leads = lookUp(this.shelf.positions, record.to)
     const isNew = leads && !inChart(this.chart.positions, leads)
-    const met = Object.entries(record.tries.reactions ?? {}).map(([reaction, n]) => [this.reaction(reaction), n])
+    const met = Object.entries(record.tries.reactions ?? {}).map(
+      ([reaction, n]) => [this.reaction(reaction), n] as const,
+    )
     const tries = {
       ...guessed(record.tries),
-      ...(met.length ? { reactions: Object.fromEntries(met) as Record<string, number> } : {}),
+      ...(met.length ? { reactions: Object.fromEntries(met) } : {}),
     }
     this.chart.moves.push({
       ...bare(record),
@@ -136,7 +138,7 @@ class Pull {
    * Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go.
    */
   private answers(): void {
-    const moves = new Map(this.chart.moves.map(({ id }) => [id as string, id]))
+    const moves = new Map<string, MoveId>(this.chart.moves.map(({ id }) => [id, id]))
     for (const answer of this.shelf.answers) {
       const move = this.ids.get(`m ${answer.move}`) ?? moves.get(answer.move)
       const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))

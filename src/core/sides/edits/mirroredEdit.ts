@@ -1,3 +1,4 @@
+import { keysOfBoth } from '../../typed'
 import { original, produce } from 'immer'
 import type { Chart } from '../../chart/chart'
 import type { Edit } from '../../document/history'
@@ -9,7 +10,7 @@ export function mirroredEdit(edit: Edit<Chart>): Edit<Chart> {
   return (draft) => {
     const kept = present(original(draft))
     const after = mirrorChart(produce(mirrorChart(kept), (seen) => void edit(seen as Chart)))
-    const fields = new Set([...Object.keys(kept), ...Object.keys(after)]) as Set<keyof Chart>
+    const fields = keysOfBoth(kept, after)
     for (const field of fields) {
       if (after[field] === kept[field]) continue
       if (after[field] === undefined) delete draft[field]

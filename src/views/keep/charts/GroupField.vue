@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { keysOf } from '../../../core/typed'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/get'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import { setSetting } from '../../../core/chart/edits/fields'
 import { setGroup } from '../../../core/chart/edits/group'
-import { GROUPS, type Group } from '../../../core/chart/rules/ruleSets'
+import { GROUPS } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 
 /** Who trains with the open chart. Minors and beginners are kept from dangerous finishes until a coach says why not. */
@@ -13,7 +14,12 @@ const charts = useCharts()
 const settings = computed(() => present(charts.chart).settings ?? {})
 
 const chooseGroup = (group: string) =>
-  charts.edit('Who trains', (draft) => setGroup(draft, (group || undefined) as Group | undefined))
+  charts.edit('Who trains', (draft) =>
+    setGroup(
+      draft,
+      keysOf(GROUPS).find((one) => one === group),
+    ),
+  )
 
 const setReason = (reason: string) =>
   charts.edit(reason ? 'Show what is dangerous' : 'Hide what is dangerous', (draft) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { entriesOf } from '../../../core/typed'
 import { present } from '../../../core/get'
 import { computed } from 'vue'
-import { SCORING_ACTIONS, type ScoringAction } from '../../../core/chart/rules/ruleSet'
+import { SCORING_ACTIONS } from '../../../core/chart/rules/ruleSet'
 import { useFigures } from '../../../stores/figures'
 
 /** How often an exchange under the plan scores each thing, for us and against us. */
@@ -9,7 +10,7 @@ const figures = useFigures()
 const rows = computed(() => {
   const { scored, rules } = figures
   if (!scored || !rules) return []
-  const counted = (Object.entries(SCORING_ACTIONS) as [ScoringAction, string][])
+  const counted = entriesOf(SCORING_ACTIONS)
     .filter(([score]) => rules.points?.[score])
     .map(([score, name]) => ({
       name,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { computed, ref } from 'vue'
 import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
@@ -33,7 +34,7 @@ async function publish() {
 }
 
 async function take(event: Event) {
-  const input = event.target as HTMLInputElement
+  const input = targetOf(event, HTMLInputElement)
   const [file] = input.files ?? []
   if (!file) return
   const taken = await store.importText(await file.text())

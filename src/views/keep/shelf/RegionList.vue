@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { entriesOf } from '../../../core/typed'
 import { valueOf } from '../../../components/events'
 import { computed, ref, watch } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -33,7 +34,7 @@ const attacked = computed(() =>
 /** What some move needs, in the order of the list of needs. */
 const needed = computed(() => {
   const some = new Set(props.shelf.moves.flatMap(needsOf))
-  return Object.entries(NEEDS).filter(([need]) => some.has(need as keyof typeof NEEDS))
+  return entriesOf(NEEDS).filter(([need]) => some.has(need))
 })
 const chosen = (event: Event) => valueOf(event)
 </script>

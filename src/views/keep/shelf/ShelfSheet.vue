@@ -3,7 +3,7 @@ import { present } from '../../../core/get'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Found } from '../../../core/shelf/search'
-import { needsOf, type Need } from '../../../core/shelf/needs'
+import { needsOf } from '../../../core/shelf/needs'
 import { wantedOfRegion } from '../../../core/shelf/edits/pull'
 import type { Shelf } from '../../../core/shelf/shelf'
 import { counted } from '../../../core/say/figureText'
@@ -51,7 +51,7 @@ const candidates = computed(() => {
   if (!attacks && !needs) return inRegion
   return inRegion.filter(({ kind, id }) => {
     const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
-    if (!move || (needs && !needsOf(move).includes(needs as Need))) return false
+    if (!move || (needs && !needsOf(move).some((one) => one === needs))) return false
     return !attacks || (move.to === 'finish' && (attacks === 'any' || move.hazard?.part === attacks))
   })
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { present } from '../../../core/get'
 import { produce } from 'immer'
 import { computed, ref } from 'vue'
@@ -84,7 +85,7 @@ const rank = (row: { gain: number | null; here: number | null; tried: number | n
   (row.gain ?? 0) * 1e4 + (row.here ?? 0) * 1e2 + (row.tried ?? -1)
 
 function toggle(event: Event) {
-  isOpen.value = (event.target as HTMLDetailsElement).open
+  isOpen.value = targetOf(event, HTMLDetailsElement).open
   if (isOpen.value) void store.load()
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { ref } from 'vue'
 import { importFile } from './importing'
 
@@ -7,7 +8,7 @@ defineOptions({ inheritAttrs: false })
 const file = ref<HTMLInputElement>()
 
 function chosen(event: Event) {
-  const input = event.target as HTMLInputElement
+  const input = targetOf(event, HTMLInputElement)
   const picked = input.files?.[0]
   // Emptied, so that the same file can be chosen again.
   input.value = ''

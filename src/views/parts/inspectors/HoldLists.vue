@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { computed } from 'vue'
 import { holder } from '../../../core/chart/hold'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -28,7 +29,8 @@ const said = computed(() =>
     .join('; '),
 )
 
-function add(field: HoldField['field'], select: HTMLSelectElement) {
+function add(field: HoldField['field'], event: Event) {
+  const select = targetOf(event, HTMLSelectElement)
   const id = select.value
   select.value = ''
   if (id) emit('change', field, [...(props.record[field] ?? []), id])
@@ -56,11 +58,7 @@ function remove(field: HoldField['field'], id: string) {
           ×
         </button>
       </span>
-      <select
-        class="field"
-        :aria-label="`A hold that it ${says}`"
-        @change="add(field, $event.target as HTMLSelectElement)"
-      >
+      <select class="field" :aria-label="`A hold that it ${says}`" @change="add(field, $event)">
         <option value="">+ hold</option>
         <option v-for="{ id, name } in others" :key="id" :value="id">{{ name }}</option>
       </select>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toPositionId } from '../../../core/chart/ids'
 import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -37,6 +38,14 @@ function set<F extends keyof Move>(label: string, field: F, value: Move[F] | und
   charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'moves', id, field, value))
 }
 
+const setKind = (kind: string) =>
+  set(
+    'Kind',
+    'kind',
+    KINDS.find((one) => one === kind),
+  )
+const setStall = (place: string) => set('Stalling', 'stallsIn', place ? toPositionId(place) : undefined)
+
 function toggleTag(tag: string) {
   const tags = props.move.tags ?? []
   set('What it is for the rules', 'tags', tags.includes(tag) ? tags.filter((one) => one !== tag) : [...tags, tag])
@@ -52,13 +61,13 @@ function setList(field: HoldField['field'], ids: string[]) {
 
 async function setFrom(from: string) {
   const { id, name } = props.move
-  charts.edit(`Move ${name}`, (draft) => setField(draft, 'moves', id, 'from', from as Move['from']))
+  charts.edit(`Move ${name}`, (draft) => setField(draft, 'moves', id, 'from', toPositionId(from)))
   await router.push({ path: `/worksheet/${from}`, query: { move: id } })
 }
 
 function setTo(to: string) {
   const { id, name } = props.move
-  charts.edit(`Landing of ${name}`, (draft) => setLanding(draft, id, to as Move['to']))
+  charts.edit(`Landing of ${name}`, (draft) => setLanding(draft, id, toPositionId(to)))
 }
 
 function setAliases(text: string) {
@@ -92,11 +101,7 @@ function setAliases(text: string) {
       </label>
       <label class="across"
         ><span class="label">If nothing comes of it</span>
-        <select
-          class="field"
-          :value="stalls"
-          @change="set('Stalling', 'stallsIn', (valueOf($event) || undefined) as Move['stallsIn'])"
-        >
+        <select class="field" :value="stalls" @change="setStall(valueOf($event))">
           <option value="">we are still here</option>
           <option value="caught">they finish us</option>
           <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
@@ -106,7 +111,7 @@ function setAliases(text: string) {
       </label>
       <label
         ><span class="label">Kind</span>
-        <select class="field" :value="move.kind" @change="set('Kind', 'kind', valueOf($event) as Move['kind'])">
+        <select class="field" :value="move.kind" @change="setKind(valueOf($event))">
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
       </label>

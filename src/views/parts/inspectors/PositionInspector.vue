@@ -34,14 +34,21 @@ function set<F extends keyof Position>(label: string, field: F, value: Position[
   charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'positions', id, field, value))
 }
 
+const setAhead = (ahead: string) =>
+  set(
+    'Ahead',
+    'ahead',
+    AHEAD.find((one) => one === ahead),
+  )
+
 /** A number, or nothing; what it may be, the chart says. */
 function setNumber(label: string, field: 'breakUp' | 'endWorth', event: Event) {
-  const { value } = event.target as HTMLInputElement
+  const value = valueOf(event)
   set(label, field, value === '' ? undefined : Number(value))
 }
 
 function setEvery(event: Event) {
-  const { value } = event.target as HTMLInputElement
+  const value = valueOf(event)
   const { id, name } = props.position
   const every = value === '' ? undefined : Number(value)
   charts.edit(`Threat of ${name}`, (draft) => setThreat(draft, id, every))
@@ -80,7 +87,7 @@ async function remove() {
       </label>
       <label
         ><span class="label">Who is ahead</span>
-        <select class="field" :value="position.ahead" @change="set('Ahead', 'ahead', valueOf($event) as Ahead)">
+        <select class="field" :value="position.ahead" @change="setAhead(valueOf($event))">
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
       </label>

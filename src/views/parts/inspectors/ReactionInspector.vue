@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toPositionId } from '../../../core/chart/ids'
 import { isChecked, valueOf } from '../../../components/events'
 import { present } from '../../../core/get'
 import { computed } from 'vue'
@@ -96,11 +97,7 @@ function remove() {
     <div class="fields">
       <label class="across"
         ><span class="label">Ends in</span>
-        <select
-          class="field"
-          :value="reaction.endsIn"
-          @change="set('End', 'endsIn', valueOf($event) as Reaction['endsIn'])"
-        >
+        <select class="field" :value="reaction.endsIn" @change="set('End', 'endsIn', toPositionId(valueOf($event)))">
           <option value="caught">they finish us</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>

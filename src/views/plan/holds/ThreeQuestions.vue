@@ -10,9 +10,7 @@ import LeftBar from './LeftBar.vue'
 const { chart, check } = useHolds()
 const asked = computed(() =>
   QUESTIONS.map(({ ask, capabilities }) => {
-    const states = check.value.capabilities.filter(({ capability }) =>
-      (capabilities as readonly string[]).includes(capability),
-    )
+    const states = check.value.capabilities.filter(({ capability }) => capabilities.includes(capability))
     const open = states.filter(({ left }) => gradeOf(left) === 'open').length
     const shut = states.filter(({ left }) => gradeOf(left) === 'shut').length
     return {
@@ -24,7 +22,7 @@ const asked = computed(() =>
 )
 /** What else is used against us or denied by us. */
 const others = computed(() => {
-  const known = QUESTIONS.flatMap(({ capabilities }) => capabilities as readonly string[])
+  const known = QUESTIONS.flatMap(({ capabilities }) => capabilities)
   return check.value.capabilities.filter(({ capability }) => !known.includes(capability))
 })
 const panels = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { handlerOf } from '../../../components/events'
 import { get, present } from '../../../core/get'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -72,7 +73,7 @@ function placeOf(): string {
 
 function drag(event: PointerEvent, end: 'from' | 'to') {
   const track = present(present(root.value).parentElement)
-  const handle = event.currentTarget as HTMLElement
+  const handle = handlerOf(event)
   handle.setPointerCapture(event.pointerId)
   const { from, to } = props.bar
   const at = (x: number) =>

@@ -51,7 +51,7 @@ export function provideScore(): Score {
   const route = useRoute()
   const router = useRouter()
   const chart = computed(() => present(charts.chart))
-  const run = computed(() => lookUp(chart.value.runs, route.params.run as string) ?? chart.value.runs?.[0])
+  const run = computed(() => lookUp(chart.value.runs, String(route.params.run)) ?? chart.value.runs?.[0])
   const played = computed(() => (run.value ? play(chart.value, run.value) : { beats: [], broken: null }))
   const opened = ref(new Set<string>())
   const keyOf = ({ by, limb }: Row) => `${by} ${limb}`

@@ -27,15 +27,28 @@ import SurePanel from './SurePanel.vue'
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
-const NOTHING_ASKED = {
+/** What the fields of the screen say; texts are empty where nothing is asked. */
+interface Asked {
+  figure: string
+  /** Tries of ten that go as the figure chosen says. */
+  ofTen: number
+  met: string
+  times: number
+  theyCannot: string
+  weCannot: Limb | ''
+  sharpness: number | null
+  /** Seconds on the clock; null: none; undefined: as charted. */
+  seconds: number | null | undefined
+}
+const NOTHING_ASKED: Asked = {
   figure: '',
   ofTen: 0,
   met: '',
   times: Infinity,
   theyCannot: '',
   weCannot: '',
-  sharpness: null as number | null,
-  seconds: undefined as number | null | undefined,
+  sharpness: null,
+  seconds: undefined,
 }
 const asked = reactive({ ...NOTHING_ASKED })
 
@@ -77,7 +90,7 @@ const ifs = computed((): Ifs => {
     ...(guess.value ? { tries: { target: guess.value.target, part: guess.value.part, share: asked.ofTen / 10 } } : {}),
     ...(often ? { often: { met: often.met, times: asked.times } } : {}),
     ...(asked.theyCannot ? { theyCannot: asked.theyCannot } : {}),
-    ...(asked.weCannot ? { weCannot: asked.weCannot as Limb } : {}),
+    ...(asked.weCannot ? { weCannot: asked.weCannot } : {}),
     ...(asked.sharpness === null ? {} : { sharpness: asked.sharpness }),
     ...(asked.seconds === undefined ? {} : { seconds: asked.seconds }),
   }

@@ -37,7 +37,7 @@ const router = useRouter()
 const root = ref<HTMLElement>()
 const panel = ref<'detail' | 'text' | 'bands' | null>(null)
 
-const camera = useCamera(root, (event) => !isHeld(event) && !(event as MouseEvent).shiftKey)
+const camera = useCamera(root, (event) => !isHeld(event) && !('shiftKey' in event && event.shiftKey))
 const isWhole = ref(false)
 const level = computed(() => (isWhole.value ? 'near' : camera.level.value))
 const EVERYTHING = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { computed } from 'vue'
 import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -50,7 +51,7 @@ const onSave = (event: Event) =>
   })
 
 function choose(event: Event, take: (value: string) => void) {
-  const menu = event.target as HTMLSelectElement
+  const menu = targetOf(event, HTMLSelectElement)
   const { value } = menu
   menu.value = ''
   take(value)

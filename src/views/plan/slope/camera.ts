@@ -1,3 +1,4 @@
+import { handlerOf } from '../../../components/events'
 import { present } from '../../../core/get'
 import { useDebounceFn, useEventListener, useResizeObserver } from '@vueuse/core'
 import { select } from 'd3-selection'
@@ -45,7 +46,7 @@ function turn(
   by: (n: number, at: [number, number]) => unknown,
 ) {
   const { deltaX, deltaY, shiftKey, ctrlKey } = event
-  const { left, top } = (event.currentTarget as Element).getBoundingClientRect()
+  const { left, top } = handlerOf(event).getBoundingClientRect()
   if (shiftKey) pan(-deltaX || -deltaY, 0)
   else if (!ctrlKey && Math.abs(deltaX) > Math.abs(deltaY)) pan(-deltaX, -deltaY)
   else by(2 ** (-deltaY * (ctrlKey ? 0.01 : 0.002)), [event.clientX - left, event.clientY - top])

@@ -45,7 +45,7 @@ function useFinding(task: Pick<Dragging, 'root' | 'transform' | 'scene'>) {
   function itemUnder(event: MouseEvent): Item | undefined {
     const scene = task.scene()
     const point = pointOf(event)
-    const target = event.target as Element | null
+    const target = event.target instanceof Element ? event.target : null
     const place = target?.closest<SVGElement>('[data-place]')?.dataset.place
     const escape = place ? undefined : markUnder(scene, point, REACH / task.transform.value.k)?.escape
     if (escape) return { kind: 'escape', move: escape.move, position: escape.position, reaction: escape.reaction }
@@ -70,11 +70,11 @@ export function useDragging(task: Dragging) {
 
   useEventListener(task.root, 'pointerdown', (event: PointerEvent) => {
     if (event.button !== 0) return
-    const target = event.target as Element
+    const isHandle = event.target instanceof Element && event.target.closest('[data-handle]') !== null
     const item = itemUnder(event)
     const isPosition =
       item?.kind === 'place' && task.scene()?.ledges.find(({ id }) => id === item.place)?.kind === 'position'
-    const kind = target.closest('[data-handle]') || item?.kind === 'escape' ? 'draw' : isPosition ? 'push' : 'click'
+    const kind = isHandle || item?.kind === 'escape' ? 'draw' : isPosition ? 'push' : 'click'
     pressed = {
       item,
       kind: kind === 'click' && !item && event.shiftKey ? 'mark' : kind,

@@ -47,7 +47,7 @@ export function standalone(root: HTMLElement, { width, height }: Scene): SVGSVGE
 }
 
 function withLook(original: Element): Element {
-  const copy = original.cloneNode(true) as Element
+  const copy = document.importNode(original, true)
   const drawn = [original, ...original.querySelectorAll('*')]
   const copies = [copy, ...copy.querySelectorAll('*')]
   copies.forEach((element, i) => {

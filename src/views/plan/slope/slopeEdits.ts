@@ -65,7 +65,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
   }
 
   function drawAnswer(reaction: ReactionId, to: string, name: string, item: Item) {
-    const landing = to as PositionId | 'finish'
+    const landing = toPositionId(to)
     charts.edit(`Answer ${nameOf(item)} with ${name}`, (draft) => void addNewAnswer(draft, reaction, name, landing))
     goTo(item)
   }

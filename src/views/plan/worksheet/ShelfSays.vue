@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetOf } from '../../../components/events'
 import { get } from '../../../core/get'
 import { produce } from 'immer'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -20,6 +21,7 @@ const { chart, position } = useWorksheet()
 const figures = useFigures()
 const store = useShelf()
 const isOpen = ref(false)
+const onToggle = (event: Event) => (isOpen.value = targetOf(event, HTMLDetailsElement).open)
 onMounted(() => void store.load())
 
 const rules = computed(() => {
@@ -74,12 +76,7 @@ const worths = useTrials(
 </script>
 
 <template>
-  <details
-    v-if="rules.length || variants.length"
-    class="panel says"
-    :open="isOpen"
-    @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
-  >
+  <details v-if="rules.length || variants.length" class="panel says" :open="isOpen" @toggle="onToggle">
     <summary>
       Rules of thumb here <span class="muted small">{{ counted(rules.length, 'rule') }}</span>
       <span v-if="variants.length" class="muted small"> · schools differ on {{ variants.length }}</span>

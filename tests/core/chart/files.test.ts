@@ -1,17 +1,17 @@
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
-import { makeChart, parseChart } from '../../src/core/files/chartFile'
-import { CHART_KIND } from '../../src/core/chart/chartKind'
-import { oldestVersion } from '../../src/core/document/kind'
-import { modernised } from '../../src/core/document/read'
-import { CHART_VERSION } from '../../src/core/chart/chart'
-import { problemText } from '../../src/core/problem'
-import { chartSchemaText } from '../../scripts/chartSchema'
-import { BROKEN, soundChart } from '../fixtures/brokenCharts'
-import { randomChart } from '../reference/randomChart'
-import { taken } from '../reference/taken'
+import { makeChart, parseChart } from '../../../src/core/files/chartFile'
+import { CHART_KIND } from '../../../src/core/chart/chartKind'
+import { oldestVersion } from '../../../src/core/document/kind'
+import { modernised } from '../../../src/core/document/read'
+import { CHART_VERSION } from '../../../src/core/chart/chart'
+import { problemText } from '../../../src/core/problem'
+import { chartSchemaText } from '../../../scripts/chartSchema'
+import { BROKEN, soundChart } from '../../fixtures/brokenCharts'
+import { randomChart } from '../../reference/randomChart'
+import { taken } from '../../reference/taken'
 
-const fixture = (path: string) => readFileSync(new URL(`../fixtures/${path}`, import.meta.url), 'utf8')
+const fixture = (path: string) => readFileSync(new URL(`../../fixtures/${path}`, import.meta.url), 'utf8')
 
 describe('a chart file', () => {
   it('comes back to the same bytes', () => {
@@ -68,10 +68,12 @@ describe('a broken chart', () => {
 
 describe('the published schema', () => {
   it('is the one that the validator gives', async () => {
-    expect(readFileSync(new URL('../../docs/chart.schema.json', import.meta.url), 'utf8')).toBe(await chartSchemaText())
+    expect(readFileSync(new URL('../../../docs/chart.schema.json', import.meta.url), 'utf8')).toBe(
+      await chartSchemaText(),
+    )
   })
 
-  const schema = JSON.parse(readFileSync(new URL('../../docs/chart.schema.json', import.meta.url), 'utf8'))
+  const schema = JSON.parse(readFileSync(new URL('../../../docs/chart.schema.json', import.meta.url), 'utf8'))
   const validate = new Ajv({ strict: false }).compile(schema)
 
   it('takes what the validator takes', () => {

@@ -1,9 +1,9 @@
-import { readChart } from '../../src/core/files/chartFile'
-import { compileGame } from '../../src/core/game/compileGame'
-import { scenarioOf } from '../../src/core/game/scenario'
-import { Dealer } from '../../src/core/solve/deal'
-import { solve } from '../../src/core/solve/solve'
-import { taken } from '../reference/taken'
+import { readChart } from '../../../src/core/files/chartFile'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { Dealer } from '../../../src/core/solve/deal'
+import { solve } from '../../../src/core/solve/solve'
+import { taken } from '../../reference/taken'
 
 /** The worked examples of docs/method.md. */
 const chart = taken(

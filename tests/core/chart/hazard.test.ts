@@ -1,5 +1,5 @@
-import { ALWAYS, cautionLines } from '../../src/core/chart/hazard'
-import { demoPlan } from '../fixtures/demoPlan'
+import { ALWAYS, cautionLines } from '../../../src/core/chart/hazard'
+import { demoPlan } from '../../fixtures/demoPlan'
 
 const { moves } = demoPlan()
 

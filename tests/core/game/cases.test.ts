@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs'
-import { parseChart } from '../../src/core/files/chartFile'
-import { compileGame } from '../../src/core/game/compileGame'
-import { actionName } from '../../src/core/game/describe'
-import { NONE, TERMINALS } from '../../src/core/game/game'
-import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
-import { netsOf } from '../../src/core/insight/nets'
-import { occupancyOf } from '../../src/core/solve/occupancy'
-import { solve } from '../../src/core/solve/solve'
-import { fullClock, tieTolerance } from '../../src/core/solve/solution'
-import { taken } from '../reference/taken'
+import { parseChart } from '../../../src/core/files/chartFile'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { actionName } from '../../../src/core/game/describe'
+import { NONE, TERMINALS } from '../../../src/core/game/game'
+import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
+import { netsOf } from '../../../src/core/insight/nets'
+import { occupancyOf } from '../../../src/core/solve/occupancy'
+import { solve } from '../../../src/core/solve/solve'
+import { fullClock, tieTolerance } from '../../../src/core/solve/solution'
+import { taken } from '../../reference/taken'
 
 /** Values worked out by a separate program; `null` seconds is no clock, `null` break-up never. */
 interface Run extends Omit<Scenario, 'ends' | 'holds'> {
@@ -21,7 +21,7 @@ interface Run extends Omit<Scenario, 'ends' | 'holds'> {
   nets?: { move: string; reaction: string; value: number; net: number; best: string }[]
 }
 
-const folder = new URL('../fixtures/cases/', import.meta.url)
+const folder = new URL('../../fixtures/cases/', import.meta.url)
 const read = (name: string) => readFileSync(new URL(name, folder), 'utf8')
 const runs: Run[] = JSON.parse(read('expected.json'))
 

@@ -1,9 +1,9 @@
 import { produce } from 'immer'
-import { changedSince, touchesPlan, withChanged } from '../../src/core/chart/changes'
-import { readChart } from '../../src/core/files/chartFile'
-import { lookUp } from '../../src/core/chart/lookUp'
-import { soundChart } from '../fixtures/brokenCharts'
-import { taken } from '../reference/taken'
+import { changedSince, touchesPlan, withChanged } from '../../../src/core/chart/changes'
+import { readChart } from '../../../src/core/files/chartFile'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import { soundChart } from '../../fixtures/brokenCharts'
+import { taken } from '../../reference/taken'
 
 const chart = taken(readChart(soundChart()))
 

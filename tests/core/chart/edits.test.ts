@@ -1,14 +1,14 @@
-import type { Chart } from '../../src/core/chart/chart'
-import { addAnswer, addNewAnswer, answersTo, removeAnswer, shiftAnswer } from '../../src/core/chart/edits/answers'
+import type { Chart } from '../../../src/core/chart/chart'
+import { addAnswer, addNewAnswer, answersTo, removeAnswer, shiftAnswer } from '../../../src/core/chart/edits/answers'
 import {
   addCheckpoint,
   removeCheckpoint,
   setCheckpoint,
   setFault,
   shiftCheckpoint,
-} from '../../src/core/chart/edits/checkpoints'
-import { answerRefAt } from '../../src/core/chart/edits/find'
-import * as records from '../../src/core/chart/edits/records'
+} from '../../../src/core/chart/edits/checkpoints'
+import { answerRefAt } from '../../../src/core/chart/edits/find'
+import * as records from '../../../src/core/chart/edits/records'
 import {
   borrowTries,
   partCount,
@@ -17,12 +17,12 @@ import {
   setUnprompted,
   survivingTries,
   withPart,
-} from '../../src/core/chart/edits/tries'
-import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
-import type { Tries } from '../../src/core/chart/tries'
-import { readChart } from '../../src/core/files/chartFile'
-import { soundChart } from '../fixtures/brokenCharts'
-import { taken } from '../reference/taken'
+} from '../../../src/core/chart/edits/tries'
+import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
+import type { Tries } from '../../../src/core/chart/tries'
+import { readChart } from '../../../src/core/files/chartFile'
+import { soundChart } from '../../fixtures/brokenCharts'
+import { taken } from '../../reference/taken'
 
 const [side, mount] = ['side', 'mount'] as PositionId[]
 const step = 'step' as MoveId

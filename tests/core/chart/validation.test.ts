@@ -1,7 +1,7 @@
-import { readChart } from '../../src/core/files/chartFile'
-import { idFromName, isId } from '../../src/core/document/ids'
-import { pathText } from '../../src/core/problem'
-import { soundChart } from '../fixtures/brokenCharts'
+import { readChart } from '../../../src/core/files/chartFile'
+import { idFromName, isId } from '../../../src/core/document/ids'
+import { pathText } from '../../../src/core/problem'
+import { soundChart } from '../../fixtures/brokenCharts'
 
 type Loose = Record<string, unknown>
 

@@ -1,9 +1,9 @@
-import type { Chart } from '../../src/core/chart/chart'
-import { readChart } from '../../src/core/files/chartFile'
-import { compileGame } from '../../src/core/game/compileGame'
-import { scenarioOf } from '../../src/core/game/scenario'
-import { soundChart } from '../fixtures/brokenCharts'
-import { taken } from '../reference/taken'
+import type { Chart } from '../../../src/core/chart/chart'
+import { readChart } from '../../../src/core/files/chartFile'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { soundChart } from '../../fixtures/brokenCharts'
+import { taken } from '../../reference/taken'
 
 type Draft = ReturnType<typeof soundChart> & { holds: object[]; moves: object[] }
 

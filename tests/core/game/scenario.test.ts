@@ -1,12 +1,12 @@
-import { emptyChart } from '../../src/core/chart/chart'
-import { bandsOf } from '../../src/core/chart/bands'
-import type { Position } from '../../src/core/chart/position'
-import { readChart } from '../../src/core/files/chartFile'
-import { compileGame } from '../../src/core/game/compileGame'
-import { checkScenario, scenarioOf } from '../../src/core/game/scenario'
-import { solve } from '../../src/core/solve/solve'
-import { soundChart } from '../fixtures/brokenCharts'
-import { taken } from '../reference/taken'
+import { emptyChart } from '../../../src/core/chart/chart'
+import { bandsOf } from '../../../src/core/chart/bands'
+import type { Position } from '../../../src/core/chart/position'
+import { readChart } from '../../../src/core/files/chartFile'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { checkScenario, scenarioOf } from '../../../src/core/game/scenario'
+import { solve } from '../../../src/core/solve/solve'
+import { soundChart } from '../../fixtures/brokenCharts'
+import { taken } from '../../reference/taken'
 
 const sound = () => taken(readChart(soundChart()))
 

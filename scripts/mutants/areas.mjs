@@ -1,0 +1,16 @@
+// The areas whose tests are tried with faults: what is changed in each, and the tests that should notice.
+export const AREAS = {
+  limbScore: {
+    mutate: ['src/core/limbScore/**/*.ts'],
+    tests: ['core/limbScore', 'properties/limbScore*'],
+  },
+  chart: {
+    mutate: ['src/core/chart/**/*.ts'],
+    tests: ['core/chart', 'core/document', 'properties/edits*', 'properties/secondImplementation*'],
+  },
+  shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
+  storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'properties/twoTabs*'] },
+  stores: { mutate: ['src/stores/**/*.ts'], tests: ['stores'] },
+  workers: { mutate: ['src/workers/**/*.ts'], tests: ['workers', 'stores'] },
+  components: { mutate: ['src/components/**/*.{ts,vue}'], tests: ['components', 'views'], drawn: true },
+}

@@ -1,0 +1,1 @@
+export const tryTemplates = async () => true
