@@ -33,9 +33,15 @@ function settingsOf({ mutate, tests, drawn }) {
   }
 }
 
+/** A result with its place counted from 0, as Stryker itself counts while it samples. */
+function fromZero({ location: { start, end }, ...rest }) {
+  const before = ({ line, column }) => ({ line: line - 1, column: column - 1 })
+  return { ...rest, location: { start: before(start), end: before(end) } }
+}
+
 async function tryArea(name) {
   const all = await new Stryker(settingsOf(AREAS[name])).runMutationTest()
-  return report(name, sampleOf(all.filter(({ status }) => status !== 'Ignored')))
+  return report(name, sampleOf(all.filter(({ status }) => status !== 'Ignored').map(fromZero)))
 }
 
 const asked = process.argv.slice(2)
