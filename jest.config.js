@@ -14,6 +14,8 @@ export const shared = {
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'vue'],
   // What the build tells Vue of itself.
   globals: { __VUE_OPTIONS_API__: true, __VUE_PROD_DEVTOOLS__: false, __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: false },
+  // Copies of the project in which faults are tried.
+  modulePathIgnorePatterns: ['<rootDir>/.cache/'],
   setupFiles: ['reflect-metadata/lite'],
   moduleNameMapper: { '^\\./shelfFiles$': '<rootDir>/tests/fixtures/shelfFiles.ts' },
   transform: { '^.+\\.ts$': ['@swc/jest', swc], '^.+\\.vue$': ['<rootDir>/tests/vueTransform.mjs', swc] },

@@ -65,14 +65,15 @@ async function take(i: number) {
 function onKey(event: KeyboardEvent) {
   event.stopPropagation()
   const { options } = offered.value
-  if (options.length && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
-    chosen.value = (chosen.value + (event.key === 'ArrowDown' ? 1 : options.length) + options.length) % options.length
-  } else if (options.length && event.key === 'Tab' && !event.shiftKey) void take(Math.max(0, chosen.value))
-  else if (options.length && event.key === 'Enter' && chosen.value >= 0) void take(chosen.value)
+  const n = options.length
+  if (n && event.key === 'ArrowDown') chosen.value = (chosen.value + 1) % n
+  else if (n && event.key === 'ArrowUp') chosen.value = (Math.max(0, chosen.value) + n - 1) % n
+  else if (n && event.key === 'Tab' && !event.shiftKey) void take(Math.max(0, chosen.value))
+  else if (n && event.key === 'Enter' && chosen.value >= 0) void take(chosen.value)
   else if (event.key === 'Enter' && !event.shiftKey) {
     offered.value = { from: 0, options: [] }
     emit('say', text.value)
-  } else if (event.key === 'Escape' && options.length) offered.value = { from: 0, options: [] }
+  } else if (event.key === 'Escape' && n) offered.value = { from: 0, options: [] }
   else if (event.key === 'Escape') emit('cancel')
   else return
   event.preventDefault()

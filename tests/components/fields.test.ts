@@ -22,6 +22,10 @@ describe('a text edited where it stands', () => {
       'Name: none yet',
     )
     expect(text({ value: '' }).get('[role=button]').attributes('aria-label')).toBe('Name: none')
+    expect([text({ placeholder: 'none yet' }).text(), text({ value: '', placeholder: 'none yet' }).text()]).toEqual([
+      'Kimura',
+      'none yet',
+    ])
   })
 
   it.each([
@@ -52,7 +56,13 @@ describe('a text edited where it stands', () => {
     await wrapper.get('[role=button]').trigger('click')
     await wrapper.get('input').setValue('Choke')
     await press(wrapper, 'input', 'Escape')
-    expect(wrapper.emitted('change')).toHaveLength(2)
+    await wrapper.vm.$nextTick()
+    expect([wrapper.find('input').exists(), wrapper.emitted('change')!.length]).toEqual([false, 2])
+    expect(document.activeElement).toBe(wrapper.get('[role=button]').element)
+    await wrapper.get('[role=button]').trigger('click')
+    expect(wrapper.get('input').element.value).toBe('Kimura')
+    await press(wrapper, 'input', 'x')
+    expect(wrapper.find('input').exists()).toBe(true)
   })
 
   it('says nothing of what did not change, nor of nothing where something is required', async () => {
@@ -157,6 +167,13 @@ describe('a field with a list under it', () => {
     expect(picked(wrapper)).toEqual(['Back', 'Mount', 'Back'])
     const active = wrapper.get('input').attributes('aria-activedescendant')
     expect(wrapper.get(`[id="${active}"]`).text()).toContain('Back')
+    await wrapper.get('input').setValue('')
+    await press(wrapper, 'input', 'ArrowDown')
+    expect(wrapper.findAll('[role=option]').map((one) => one.attributes('aria-selected'))).toEqual([
+      ...['false', 'true', 'false'],
+    ])
+    await press(wrapper, 'input', 'x')
+    expect(picked(wrapper)).toHaveLength(3)
   })
 
   it('says that there is nothing, takes nothing then, and can be left', async () => {
@@ -209,11 +226,15 @@ describe('a line of notation', () => {
     expect(wrapper.findAll('[role=option]')).toHaveLength(2)
     await press(wrapper, 'textarea', 'Tab')
     expect(wrapper.get('textarea').element.value).toBe('he: turns in')
-    await type('he: tu')
+    const { element } = await type('he: tu')
     await press(wrapper, 'textarea', 'ArrowDown')
-    await press(wrapper, 'textarea', 'ArrowDown')
+    await press(wrapper, 'textarea', 'ArrowUp')
+    expect(wrapper.get('[aria-selected=true]').text()).toContain('turns away')
+    await press(wrapper, 'textarea', 'x')
+    expect(element.value).toBe('he: tu')
     await press(wrapper, 'textarea', 'Enter')
-    expect(wrapper.get('textarea').element.value).toBe('he: turns away')
+    await wrapper.vm.$nextTick()
+    expect([element.value, element.selectionStart, element.selectionEnd]).toEqual(['he: turns away', 14, 14])
     await type('he: tu')
     await press(wrapper, 'textarea', 'Escape')
     expect([wrapper.findAll('[role=option]').length, wrapper.emitted('cancel')]).toEqual([0, undefined])

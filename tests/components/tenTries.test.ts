@@ -71,6 +71,7 @@ describe('the strip of ten tries', () => {
 
   it('moves tries from one side of a boundary to the other while it is dragged, as one step', async () => {
     const wrapper = strip()
+    expect(wrapper.findAll('.seam')).toHaveLength(parts.length - 1)
     const seam = wrapper.findAll('.seam')[0]
     seam.element.setPointerCapture = () => undefined
     await seam.trigger('pointerdown', { clientX: 100, pointerId: 1 })

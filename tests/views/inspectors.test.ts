@@ -4,6 +4,8 @@ import { lookUp } from '../../src/core/chart/lookUp'
 import MoveInspector from '../../src/views/parts/inspectors/MoveInspector.vue'
 import PositionInspector from '../../src/views/parts/inspectors/PositionInspector.vue'
 import ReactionInspector from '../../src/views/parts/inspectors/ReactionInspector.vue'
+import { usualProbe } from '../../src/core/game/scenario'
+import { useFigures } from '../../src/stores/figures'
 import { demoPlan } from '../fixtures/demoPlan'
 import { labelled, onScreen, retype } from './screen'
 
@@ -149,6 +151,50 @@ describe('a move in detail', () => {
   })
 })
 
+describe('how a move is shown', () => {
+  it('is said of each, unless it cannot be shown at all', async () => {
+    const { wrapper, charts, move } = await moveOnScreen()
+    useFigures().setScenario({ probe: usualProbe(demo.settings) })
+    await nextTick()
+    const factors = () => wrapper.findAll('[aria-label^="Only shown, "]')
+    const summary = () =>
+      wrapper
+        .findAll('summary')
+        .find((one) => one.text().startsWith('Only shown'))!
+        .text()
+    expect([factors().length, summary()]).toEqual([3, 'Only shown: as usual'])
+    await wrapper.get('[aria-label="Only shown, lands: times"]').setValue('0.3')
+    expect([move().probe, summary()]).toEqual([{ lands: 0.3 }, 'Only shown: as set here'])
+    expect(charts.steps.undo).toBe(`How ${americana.name} is shown`)
+    await wrapper.get('[aria-label="Only shown, lands: times"]').setValue('11')
+    expect(charts.news?.text).toContain('A factor from 0 to 10')
+    await wrapper.get('.never input').setValue(true)
+    expect([move().probe?.never, factors().length, summary()]).toEqual([true, 0, 'Only shown: never'])
+  })
+})
+
+describe('a release gate', () => {
+  it('is one of our holds before another, and is none once either is taken away', async () => {
+    const { wrapper, move } = await moveOnScreen()
+    const { id } = move().checkpoints![0]
+    const gate = () => move().checkpoints!.find((one) => one.id === id)!.gate
+    const [first, second] = demo.holds!.filter(({ by = 'ours' }) => by === 'ours')
+    const item = () => wrapper.findAll('ol > li')[0]
+    if (!gate()) await item().get('button[aria-expanded=false]').trigger('click')
+    const field = (words: string) =>
+      item()
+        .findAll('label')
+        .find((one) => one.text().startsWith(words))!
+        .get('select')
+    await field('do not let go of').setValue('')
+    expect(gate()).toBeUndefined()
+    await field('do not let go of').setValue(first.id)
+    expect(gate()).toBeUndefined()
+    await field('before there is').setValue(second.id)
+    expect(gate()).toEqual({ hold: first.id, next: second.id })
+  })
+})
+
 describe('a position in detail', () => {
   const positionOnScreen = async (id = HIPS) => {
     const position = (chart: Chart) => lookUp(chart.positions, id)!
@@ -221,10 +267,15 @@ describe('a position in detail', () => {
 })
 
 describe('a reaction in detail', () => {
-  const reactionOnScreen = async () => {
-    const move = (chart: Chart) => chart.moves.find(({ tries }) => tries.reactions?.[BRIDGE] !== undefined)!
-    const reaction = (chart: Chart) => lookUp(chart.reactions, BRIDGE)!
-    const screen = await onScreen(ReactionInspector, (chart) => ({ reaction: reaction(chart), move: move(chart) }), {
+  const meeting = (chart: Chart, id: string) => chart.moves.filter(({ tries }) => tries.reactions?.[id] !== undefined)
+  const reactionOnScreen = async (id = BRIDGE) => {
+    const move = (chart: Chart) => meeting(chart, id)[0]
+    const reaction = (chart: Chart) => lookUp(chart.reactions, id)!
+    const shown = (chart: Chart) => {
+      const known = lookUp(chart.reactions, id) ? chart : demo
+      return { reaction: reaction(known), move: move(known) }
+    }
+    const screen = await onScreen(ReactionInspector, shown, {
       position: move(demo).from,
     })
     return { ...screen, reaction: () => reaction(screen.chart()), move: () => move(screen.chart()) }
@@ -243,6 +294,21 @@ describe('a reaction in detail', () => {
     expect(reaction().uses).toHaveLength(before.length + 1)
     await free.setValue(false)
     expect(reaction().uses ?? []).toEqual(before)
+  })
+
+  it('is removed from everything that meets it where several do, and says so with a way back', async () => {
+    const often = demo.reactions.find(({ id }) => meeting(demo, id).length > 1)!
+    const { wrapper, charts } = await reactionOnScreen(often.id)
+    const by = meeting(demo, often.id)
+    expect(wrapper.text()).toContain(`Met by ${by.map(({ name }) => name).join(', ')}.`)
+    const all = wrapper.findAll('button').find((one) => one.text().startsWith('Remove from all'))!
+    expect(all.text()).toBe(`Remove from all ${by.length} moves`)
+    await all.trigger('click')
+    expect(lookUp(charts.chart?.reactions, often.id)).toBeUndefined()
+    expect(meeting(charts.chart!, often.id)).toEqual([])
+    expect(charts.news).toMatchObject({ action: 'undo', text: expect.stringContaining('everywhere') })
+    const alone = demo.reactions.find(({ id }) => meeting(demo, id).length === 1)!
+    expect((await reactionOnScreen(alone.id)).wrapper.text()).not.toContain('Remove from all')
   })
 
   it('breaks a checkpoint, and no longer', async () => {
