@@ -49,7 +49,7 @@ const NAME = 'ataque'
 const VERSION = 4
 
 /** Opens the browser's store. Rejects where there is none, as in some private modes. */
-export function openDatabase(name = NAME): Promise<Database> {
+export async function openDatabase(name = NAME): Promise<Database> {
   return openDB<Schema>(name, VERSION, {
     upgrade(db, oldVersion, _newVersion, tx) {
       // What fails in it aborts the transaction, and the old stores stay.

@@ -185,12 +185,15 @@ export class DocumentEditor<D extends AnyDocument> {
     const { pending } = this
     this.pending = []
     this.adopt(kept.value)
+    const lost: [label: string, reason: string][] = []
     for (const operation of pending) {
       const applied = this.applyAgain(operation)
-      if (!applied.ok) this.events.lost(labelOf(operation), applied.problems.map(namedMessage).join('; '))
+      if (!applied.ok) lost.push([labelOf(operation), applied.problems.map(namedMessage).join('; ')])
       else if (applied.value !== null) this.pend(operation, applied.value)
     }
     this.events.changed('another tab')
+    // Said last: it matters more than that something changed.
+    for (const [label, reason] of lost) this.events.lost(label, reason)
   }
 
   /** A bug in an edit that comes up only on another tab's document must not cost the edits that follow it. */

@@ -62,10 +62,11 @@ export const useCharts = defineStore('charts', () => {
   async function hear({ id }: { id: string }) {
     await list.refresh()
     if (id !== chart.value?.id) return
+    await current.refresh()
+    // Said last: it matters more than that something changed.
     if (!list.kept.value.some((entry) => entry.id === id)) {
       tell('This chart was put in the bin in another tab.', 'warning')
     }
-    await current.refresh()
   }
 
   /** How a chart was last looked at, if the browser keeps it. */

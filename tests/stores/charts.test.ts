@@ -4,9 +4,14 @@ import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { makeChart } from '../../src/core/files/chartFile'
 import type { Chart } from '../../src/core/chart/chart'
+import { setField } from '../../src/core/chart/edits/fields'
+import { toMoveId } from '../../src/core/chart/ids'
+import { removeMove } from '../../src/core/chart/edits/records'
 import { Refusal } from '../../src/core/problem'
+import { openDatabase } from '../../src/storage/database'
 import { useCharts } from '../../src/stores/charts'
 import { soundChart } from '../fixtures/brokenCharts'
+import { LocalChannel } from './localChannel'
 
 const sound = () => soundChart() as unknown as Chart
 const kept = new Map<string, string>()
@@ -101,6 +106,72 @@ describe('the charts', () => {
   })
 })
 
+describe('a chart in two tabs', () => {
+  const share = async () => {
+    Object.assign(globalThis, { BroadcastChannel: LocalChannel })
+    LocalChannel.all = []
+    const one = await openTab()
+    await one.add(sound())
+    return [one, await openTab()] as const
+  }
+  afterEach(() => void Object.assign(globalThis, { BroadcastChannel: undefined }))
+
+  it('is shown in each as the other left it, and says so', async () => {
+    const [one, other] = await share()
+    one.edit('Rename', (draft) => void (draft.title = 'Renamed'))
+    await turns()
+    expect([other.chart?.title, other.steps.undo, titles(other)]).toEqual(['Renamed', 'Rename', ['Renamed']])
+    expect(other.news).toMatchObject({
+      kind: 'info',
+      text: 'Another tab changed this chart: you see it as it is now.',
+    })
+    expect(one.news).toBeNull()
+    await one.create('Other')
+    await turns()
+    expect([other.chart?.id, titles(other)]).toEqual(['sound', ['Other', 'Renamed']])
+  })
+
+  it('is told when it is put in the bin elsewhere', async () => {
+    const [one, other] = await share()
+    await one.remove('sound')
+    await turns()
+    expect(other.news).toMatchObject({ kind: 'warning', text: 'This chart was put in the bin in another tab.' })
+    expect([other.bin.map(({ id }) => id), other.chart?.id]).toEqual([['sound'], 'sound'])
+  })
+
+  it('loses an edit that no longer fits, and says which', async () => {
+    const [one, other] = await share()
+    LocalChannel.all = []
+    one.edit('Remove it', (draft) => removeMove(draft, toMoveId('step')))
+    await turns()
+    other.edit('Slower', (draft) => setField(draft, 'moves', 'step', 'seconds', 9))
+    await turns()
+    expect(other.news).toMatchObject({ kind: 'warning', text: expect.stringContaining('“Slower” could not be kept: ') })
+    expect(other.chart).toEqual(one.chart)
+  })
+})
+
+describe('a chart that is kept and not sound', () => {
+  it('is not opened: another is, and what is kept of it can be saved', async () => {
+    const first = await openTab()
+    await first.add(sound())
+    await first.create('Other')
+    const db = await openDatabase()
+    const row = (await db.get('documents', ['chart', 'sound']))!
+    const broken = { ...sound(), positions: [{ id: 'side', name: 5 }] }
+    await db.put('documents', { ...row, document: broken as unknown as Chart })
+    const charts = await openTab()
+    expect([charts.chart?.title, charts.unreadable]).toEqual(['Other', null])
+    expect(await charts.open('sound')).toBe(false)
+    expect(charts.chart?.title).toBe('Other')
+    expect(charts.unreadable).toMatchObject({ id: 'sound', text: JSON.stringify(broken, null, 2) })
+    expect(charts.unreadable!.problems.length).toBeGreaterThan(0)
+    await charts.duplicate('sound')
+    expect(charts.kept).toHaveLength(2)
+    expect(await charts.open('nothing')).toBe(false)
+  })
+})
+
 describe('an import', () => {
   it('that is broken changes nothing', async () => {
     const charts = await openTab()
@@ -154,8 +225,13 @@ describe('where nothing can be kept', () => {
     await charts.add(sound())
     charts.edit('Rename', (draft) => void (draft.title = 'Renamed'))
     expect(charts.exportText()).toContain('Renamed')
+    await turns()
+    expect(charts.saving).toMatchObject({ state: 'failed', message: 'this browser keeps no data here' })
     charts.undo()
     expect(charts.chart?.title).toBe('Sound')
+    expect(await charts.create('Other')).toBe('other')
+    expect([charts.chart?.title, titles(charts)]).toEqual(['Other', ['Other', 'Sound']])
+    expect([await charts.open('sound'), await charts.viewOf('sound')]).toEqual([false, undefined])
   })
 })
 
