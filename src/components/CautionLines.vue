@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What a sheet must say of what its moves can injure. */
+/** The cautions that a sheet must carry: one line for each thing that its moves can injure. */
 defineProps<{ lines: readonly string[] }>()
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The one mark that always asks for work. */
+/** The mark of a loose end: the only ring on any screen. */
 defineProps<{ text: string }>()
 </script>
 

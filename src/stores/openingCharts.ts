@@ -17,9 +17,7 @@ export interface Unreadable {
   text: string
 }
 
-/**
- * Which of the charts that are kept is open, and what is done to one as a whole. `db` is null where nothing is kept.
- */
+/** Opens, adds, duplicates, removes and restores whole charts. `db` is null where the browser keeps nothing. */
 export function useOpeningCharts(
   db: Ref<Database | null>,
   list: ReturnType<typeof useDocumentList<Chart>>,
@@ -27,7 +25,10 @@ export function useOpeningCharts(
 ) {
   const unreadable = shallowRef<Unreadable | null>(null)
 
-  /** Opens a chart that is kept. One that is not sound stays as it is and is told of. Returns whether it is open. */
+  /**
+   * Opens a kept chart and returns whether it is open. One that is not sound is left as it is and put into
+   * `unreadable`.
+   */
   async function open(id: string): Promise<boolean> {
     await current.flush()
     const kept = db.value && (await readKept(db.value, CHART_KIND, id))
@@ -42,7 +43,7 @@ export function useOpeningCharts(
     return true
   }
 
-  /** The chart that was open last, or the last one saved that can be opened. */
+  /** Opens the chart that was open last, or else the last saved one that can be opened. */
   async function openLast(): Promise<void> {
     const last = localStorage.getItem(OPEN_KEY)
     const entries = list.kept.value.toSorted((a, b) => Number(b.id === last) - Number(a.id === last))

@@ -5,17 +5,17 @@ import { useCharts } from './charts'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
 
-/** A question waits until nothing has changed for so long. */
+/** Milliseconds without a change before a question is asked. */
 const QUIET_MS = 250
 
 type PlanQuestionName = 'gains' | 'beaten' | 'depends' | 'whatIf' | 'limit' | 'runs' | 'giveUps'
-/** What is asked of the plan of the open chart, in its scenario. */
+/** Questions about the plan of the open chart, without the scenario, which is added here. */
 type PlanQuestion = { [N in PlanQuestionName]: Omit<QuestionOf<N>, 'scenario'> }[PlanQuestionName]
 
 /**
- * The answer to a question about the open chart, asked anew whenever there are new figures or the question is another;
- * null until it is known, and where there is none. `progress`: how far it is, 0 to 1, or null. A question of null asks
- * nothing.
+ * The answer to a question about the open chart: null until it is known and where there is none. The question is asked
+ * again whenever there are new figures or `question` returns another; null asks nothing. `progress`: 0 to 1, or null
+ * while nothing is under way.
  */
 export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
   const charts = useCharts()

@@ -6,12 +6,12 @@ import { useCharts } from './charts'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
 
-/** So many positions, those come to most often, are looked at for whether their best move is clear. */
+/** For how many positions, the most visited, the range says whether their best move is clear. */
 const PLACES = 12
 
 /**
- * How sure the headline value is: asked for by the coach, worked out by all workers beside everything else, gone once
- * anything changes, and begun anew where it was under way.
+ * How sure the headline value is. Computed by all workers when the coach asks for it; discarded when the figures
+ * change, and restarted if it was still being computed.
  */
 export const useRange = defineStore('range', () => {
   const charts = useCharts()
@@ -49,7 +49,7 @@ export const useRange = defineStore('range', () => {
     progress.value = null
   }
 
-  /** Gives it up. */
+  /** Stops the computation, if one is under way. */
   function stop() {
     for (const one of stops) one()
     stops = []

@@ -10,7 +10,7 @@ import { Newest } from '../workers/newest'
 import { Solver } from '../workers/solver'
 import { newWorker, useWorkers } from './workers'
 
-/** Costs wait until nothing has changed for so long: who drags a slider should not wait for them. */
+/** Milliseconds without a change before costs are asked, so that they do not slow down the dragging of a slider. */
 const QUIET_MS = 120
 
 /** What the background workers have found, as the screens see it. `chartId`: of the chart that is open. */

@@ -7,14 +7,14 @@ import type { Worths } from '../core/insight/figures'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
 
-/** A chart as it could be; with other parts of the scenario, where some are given. */
+/** A chart to solve in place of the open one. `instead`: parts of the scenario to replace. */
 export interface Trial {
   key: string
   chart: Chart
   instead?: Partial<Scenario>
 }
 
-/** What a screen tries out: of the open chart, seen from a position. */
+/** The trials that a screen asks for, each valued at the start and in `position`. */
 export interface TrialQuestion {
   chart: Chart
   position: PositionId
@@ -22,8 +22,8 @@ export interface TrialQuestion {
 }
 
 /**
- * What charts that are otherwise would be worth, by key, once each is solved; tried anew whenever there are new
- * figures, or something that it depends on `also` is another. `toTry` gives null where there is nothing to try.
+ * The worths of changed charts, by key of the trial, filled in as each is solved. Asked again whenever there are new
+ * figures or the value of `also` changes. `toTry` returns null where there is nothing to try.
  */
 export function useTrials(toTry: () => TrialQuestion | null, also: () => unknown = () => null) {
   const figures = useFigures()

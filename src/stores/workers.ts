@@ -5,7 +5,7 @@ import { WorkerPool } from '../workers/pool'
 
 export const newWorker = () => new Worker(new URL('../workers/job.worker.ts', import.meta.url), { type: 'module' })
 
-/** As many as there are cores, within reason. */
+/** Number of workers in the pool: one a core, at least 2 and at most 6. */
 const SIZE = Math.max(2, Math.min(6, typeof navigator === 'undefined' ? 2 : navigator.hardwareConcurrency))
 
 /** The background workers that all screens share; a chart's figures have one of their own beside them. */

@@ -5,7 +5,7 @@ import { nameKey, WORDS } from './fork'
 import { findReaction } from './names'
 import { bareOrQuoted } from './writeFork'
 
-/** What may stand where the caret is: replaces the characters `from` up to the caret. */
+/** Offers for the caret. An option that is taken replaces the characters from index `from` up to the caret. */
 export interface Completion {
   from: number
   options: { insert: string; label: string; kind: 'move' | 'reaction' | 'position' | 'word' }[]
@@ -13,7 +13,7 @@ export interface Completion {
 
 const MAX_OFFERS = 8
 
-/** Names to finish what is being typed at `caret`, likeliest first. */
+/** Names that complete what is being typed before index `caret` of the line, the likeliest first; none where none fits. */
 export function completeFork(chart: Chart, position: PositionId, line: string, caret: number): Completion {
   const typed = line.slice(0, caret)
   const part = /(?:^|[:;>,([])([^:;>,([\])?]*)$/.exec(typed)
@@ -51,7 +51,7 @@ function optionsFor(
   return [...words, ...list(chart.reactions.filter(matching), 'reaction')].slice(0, MAX_OFFERS)
 }
 
-/** The reaction that the answers being typed are for. */
+/** The reaction whose answers are being typed; undefined outside a list of answers. */
 function reactionBefore(chart: Chart, before: string) {
   const said = /[:;]\s*\d+(?:\.\d+)?\s+"?([^;>("]+)"?\s*(?:\([^)]*\))?\s*>[^;>]*$/.exec(before)
   return said ? findReaction(chart, { text: get(said, 1), at: 0, end: 0 }, undefined) : undefined
@@ -62,7 +62,7 @@ interface Named {
   aliases?: string[]
 }
 
-/** By the beginning of the name, of one of its words, or of an alias. */
+/** Matches records of which the name or an alias, or a word in one of them, begins with `word`. */
 function matcher(word: string): (record: Named) => boolean {
   const key = nameKey(word)
   if (!key) return () => true

@@ -1,6 +1,6 @@
 import type { FAMILIES } from '../chart/words'
 
-/** Words in a position's name that tell its family; the longer ones first, since "half guard" is no guard. */
+/** Words in a position's name and the family that they indicate. Longer ones first: "half guard" is no guard. */
 const SIGNS_OF_FAMILY: [word: string, family: (typeof FAMILIES)[number]][] = [
   ['half guard', 'half-guard'],
   ['guard', 'guard'],
@@ -21,13 +21,13 @@ const SIGNS_OF_FAMILY: [word: string, family: (typeof FAMILIES)[number]][] = [
   ['legs', 'legs'],
 ]
 
-/** The family that a position's name suggests, if any. */
+/** The family that a position's name suggests; undefined where it has none of the known words. */
 export function guessFamily(name: string): string | undefined {
   const text = name.toLowerCase()
   return SIGNS_OF_FAMILY.find(([word]) => text.includes(word))?.[1]
 }
 
-/** What a new position is taken for until the coach says otherwise. `family`: where it is known, as by its band. */
+/** The fields of a new position until the coach changes them. `family`: by default guessed from the name. */
 export function positionFromName(name: string, family = guessFamily(name) ?? 'standing') {
   const isUnder = /\b(under|underneath|bottom|they have|their)\b/i.test(name) && family !== 'guard'
   const isEven = ['standing', 'clinch', 'guard', 'half-guard'].includes(family)

@@ -12,7 +12,7 @@ export interface Fork {
   body: Body
 }
 
-/** How tries go. A count of a reaction comes with where it ends and what we answer. */
+/** The tries of a move or an answer. A reaction is given with its count, where it ends and our answers. */
 export interface Body {
   lands: number
   stalls: number
@@ -24,18 +24,18 @@ export interface ForkReaction {
   count: number
   name: Name
   place?: Name
-  /** Absent: nothing is said of the answers; empty: a loose end. */
+  /** Absent: the line leaves the charted answers as they are. Empty: there is no answer, a loose end. */
   answers?: ForkAnswer[]
 }
 
 export interface ForkAnswer {
   name: Name
   place?: Name
-  /** Absent: it goes as the move goes. */
+  /** Absent: the answer uses the tries of its move. */
   tries?: Body
 }
 
-/** A name in the text: characters `at` up to `end`; `byId` where it was written as #id. */
+/** A name in the line, at indices `at` (included) to `end` (excluded); `byId`: written as #id. */
 export interface Name {
   text: string
   byId?: boolean
@@ -43,7 +43,7 @@ export interface Name {
   end: number
 }
 
-/** What is wrong with a line, and where: characters `at` up to `end`. */
+/** What is wrong with a line, at indices `at` (included) to `end` (excluded). */
 export interface ForkError {
   at: number
   end: number
@@ -59,10 +59,10 @@ export const WORDS = {
   caught: 'caught',
   finish: 'finish',
 } as const
-/** Signs that a bare name may not have. */
+/** Characters that a name may contain only in quotes. */
 export const SIGNS = ':;>,()[]?"#'
 
-/** Names are the same whatever their case and spacing. */
+/** The form in which names are compared: lower case, single spaces. */
 export function nameKey(name: string): string {
   return name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase()
 }

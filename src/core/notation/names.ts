@@ -11,14 +11,17 @@ interface Named {
   aliases?: string[]
 }
 
-/** True when a name in the text means this record: by id, name or alias. */
+/** Whether a name in the line stands for this record: by id, name or alias. */
 export function means(name: Name, record: Named): boolean {
   if (name.byId) return record.id === name.text
   const key = nameKey(name.text)
   return nameKey(record.name) === key || (record.aliases ?? []).some((alias) => nameKey(alias) === key)
 }
 
-/** Of the records that a name means: one that it is the very name of before one that it is an alias of. */
+/**
+ * The record that a name stands for: the first for which the earliest of `prefer` holds, else one with this very name,
+ * else the first with this alias. Undefined where there is none.
+ */
 function find<R extends Named>(
   records: readonly R[],
   name: Name,
@@ -36,7 +39,7 @@ export function findPosition(chart: Chart, name: Name): Position | undefined {
   return find(chart.positions, name)
 }
 
-/** The fork's own move: one that is tried from the position. */
+/** The move that a fork is about: among those tried from the position. */
 export function findMove(chart: Chart, position: PositionId, name: Name): Move | undefined {
   return find(
     chart.moves.filter(({ from }) => from === position),
@@ -44,13 +47,19 @@ export function findMove(chart: Chart, position: PositionId, name: Name): Move |
   )
 }
 
-/** A reaction by name; where it is said to end, only one that ends there. The move's own before others. */
+/**
+ * A reaction by name. `endsIn`: only reactions that end there; undefined: any. Reactions that `move` meets already come
+ * before others.
+ */
 export function findReaction(chart: Chart, name: Name, endsIn: string | undefined, move?: Move): Reaction | undefined {
   const candidates = chart.reactions.filter((reaction) => endsIn === undefined || reaction.endsIn === endsIn)
   return find(candidates, name, ({ id }) => move?.tries.reactions?.[id] !== undefined)
 }
 
-/** An answer's move: one that answers this reaction already, then one from where the reaction ends, then any. */
+/**
+ * The move of an answer: first one that already answers this reaction, then one that is tried from where the reaction
+ * ends, then any other.
+ */
 export function findAnswer(chart: Chart, name: Name, reaction: { id?: ReactionId; endsIn: string }): Move | undefined {
   const answering = new Set(chart.answers.filter((answer) => answer.reaction === reaction.id).map(({ move }) => move))
   return find(

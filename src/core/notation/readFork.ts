@@ -12,7 +12,7 @@ import {
 } from './fork'
 import { scan, type Token } from './scan'
 
-/** Reads one line as a fork, or says what is wrong with it and where. */
+/** Parses one line as a fork. Returns the first error with its place where it is not one. */
 export function readFork(line: string): ForkResult<Fork> {
   try {
     return { ok: true, value: new Reader(scan(line)).fork() }
@@ -22,7 +22,7 @@ export function readFork(line: string): ForkResult<Fork> {
   }
 }
 
-/** Only to get out of the reader; what the caller sees is a value. */
+/** Ends the parsing at the first error. It is caught in `readFork`, which returns the error as a value. */
 class Misread extends Error {
   constructor(readonly error: ForkError) {
     super(error.message)
@@ -43,7 +43,7 @@ class Reader {
     return { move, ...(place ? { place } : {}), body }
   }
 
-  /** Items up to the end or a closing bracket. */
+  /** Parses items separated by `;` up to the end of the line or a closing bracket. */
   private body(): Body {
     const body: Body = { lands: 0, stalls: 0, elsewhere: [], reactions: [] }
     do {
@@ -67,7 +67,7 @@ class Reader {
     this.next++
   }
 
-  /** The place behind "ends in"; a quoted one is a token of its own. */
+  /** The place after "ends in". A quoted place is a separate token; a bare one is part of the same token. */
   private endsIn(token: Token): Name {
     const text = token.text.slice(WORDS.endsIn.length).trim()
     if (text) return { text, at: token.end - text.length, end: token.end }

@@ -4,7 +4,7 @@ import { SIGNS } from './fork'
 export type Token =
   | { kind: 'sign'; text: string; at: number; end: number }
   | { kind: 'number'; value: number; text: string; at: number; end: number }
-  /** A run of words, or a quoted name, or (byId) #id. */
+  /** Words in a row, a quoted name, or (with `byId`) an id written as #id. */
   | { kind: 'name'; text: string; quoted: boolean; byId: boolean; at: number; end: number }
   | { kind: 'end'; text: ''; at: number; end: number }
 
@@ -13,8 +13,8 @@ const ID = /^#[a-z][a-z0-9-]*/
 const QUOTED = /^"[^"]*"?/
 
 /**
- * Cuts a line into signs, numbers and names. Behind an opening bracket everything up to the closing one is a name, so
- * that places may have commas.
+ * Splits a line into signs, numbers and names, each with its indices. Everything between brackets is one name, so that
+ * names of places may contain commas.
  */
 export function scan(line: string): Token[] {
   const tokens: Token[] = []
@@ -53,7 +53,7 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
   return bareName(rest, at, before)
 }
 
-/** Words up to the next sign, or up to "N of N" at their end, which is how an answer's tries begin. */
+/** The words before the next sign. A trailing "N of N" is left out: these are an answer's tries. */
 function bareName(rest: string, at: number, before: Token | undefined): Token {
   if (before?.kind === 'number' && /^of\s+\d/.test(rest)) {
     return { kind: 'name', text: 'of', quoted: false, byId: false, at, end: at + 2 }

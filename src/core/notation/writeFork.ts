@@ -7,13 +7,13 @@ import type { Tries } from '../chart/tries'
 import { nameKey, SIGNS, WORDS, type Name } from './fork'
 import { findAnswer, findMove, findPosition, findReaction } from './names'
 
-/** The line that says a move's whole fork; read again, it changes nothing. */
+/** A move's fork as one line. Applying that line again with `applyFork` changes nothing. */
 export function writeFork(chart: Chart, move: Move): string {
   const head = write(move, (name) => findMove(chart, move.from, name))
   return `${head}${placed(chart, move.to)}: ${body(chart, move.tries, move, true)}`
 }
 
-/** A bare name where that is read back as the record itself, else its id. */
+/** The record's name, or its id as #id where `find` would take the name for another record. */
 function write<R extends { id: string; name: string }>(record: R, find: (name: Name) => R | undefined): string {
   const name = { text: record.name, at: 0, end: 0 }
   return find(name)?.id === record.id && !record.name.includes('"') ? bareOrQuoted(record.name) : `#${record.id}`
@@ -21,7 +21,7 @@ function write<R extends { id: string; name: string }>(record: R, find: (name: N
 
 const KEYWORD = /^(lands?|nothing|caught|ends in\b.*|of|finish)$/i
 
-/** Quotes a name that could be read as something else. */
+/** The name, in quotes where the parser would read it as something else. */
 export function bareOrQuoted(name: string): string {
   const clean = name.trim()
   const isPlain =
@@ -41,7 +41,7 @@ function place(chart: Chart, id: string): string {
   return isWord ? `#${id}` : write(position, (name) => findPosition(chart, name))
 }
 
-/** In brackets a name needs quotes only where it has a bracket or quotes itself. */
+/** A name to stand in brackets: there it needs quotes only if it contains a bracket or quotes. */
 function placed(chart: Chart, id: string): string {
   const text = place(chart, id)
   const bare = text.replace(/^"|"$/g, '')
@@ -51,7 +51,7 @@ function placed(chart: Chart, id: string): string {
 const isKeyPlace = (text: string) => [WORDS.finish, WORDS.caught].some((word) => nameKey(text) === word)
 const count = (n: number) => String(Math.round(n * 1000) / 1000)
 
-/** Answers are said in a move's own fork only, not again in the tries of an answer. */
+/** `withAnswers`: whether to write the answers of each reaction, which only a move's own fork does. */
 function body(chart: Chart, tries: Tries, move: Move, withAnswers: boolean): string {
   const items: string[] = []
   if (tries.lands) items.push(`${count(tries.lands)} ${tries.lands === 1 ? 'lands' : 'land'}`)

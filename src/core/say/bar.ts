@@ -8,7 +8,7 @@ import { spoken, type Vocabulary } from '../sides/vocabulary'
 import type { Bar } from '../limbScore/bars'
 import { isAtTheNeck, other, partHeld, rowOf, type Row } from '../limbScore/rows'
 
-/* The words of a score: limbs by what they are called as the two lie then. */
+/** The words of a limb score. Limbs are named by the orientation of the step in question. */
 
 const WHOSE: Record<Person, string> = { ours: 'our', theirs: 'their' }
 
@@ -18,13 +18,15 @@ export const rowName = ({ by, limb }: Row, part?: Limb): string =>
     ? part.replace('-', ' ')
     : `${by === 'ours' ? 'Our' : 'Their'} ${limb === 'trunk' ? 'body' : limb.replace('-', ' ')}`
 
-/** "over, top": everything that a limb is called as they lie; empty where there is no word for it. */
+/** All words for a row's limb in this orientation, as "over, top"; empty where there is none. */
 export const rowWords = ({ by, parts }: Row, { frame, orientation }: Sides, vocabulary: Vocabulary): string =>
   sideWords(frame, orientation, by, get(parts, 0))
     .map((word) => spoken(word, vocabulary))
     .join(', ')
 
-/** A part of someone in words: "their bottom wrist", "their neck". */
+/**
+ * A part of a person in words, as "their bottom wrist" or "their neck". `on`: as a hold names it, such as `left-wrist`.
+ */
 export function partWords(by: Person, on: string, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const [, side, part] = /^(left|right)-(.+)$/.exec(on) ?? []
   if (!side || !part) return `${WHOSE[by]} ${on.replaceAll('-', ' ')}`
@@ -33,7 +35,7 @@ export function partWords(by: Person, on: string, { frame, orientation }: Sides,
   return `${WHOSE[by]} ${word ? spoken(word, vocabulary) : side} ${part.replaceAll('-', ' ')}`
 }
 
-/** What a bar says: what the limb is on; or what holds or traps it, and where. */
+/** The text of a bar: what the limb holds; or what holds or traps it, and where. */
 export function barWords({ hold, role }: Bar, sides: Sides, vocabulary: Vocabulary): string {
   const by = holder(hold)
   if (role === 'holds') return hold.on ? partWords(other(by), hold.on, sides, vocabulary) : hold.name

@@ -30,6 +30,6 @@ export function sayClose(chart: Chart, { best }: Range['close'][number]): string
   return `Too close to call: ${listed(told)}.`
 }
 
-/** The same with the place, where it does not stand beside it. */
+/** The same with the name of the position, for where it is not shown beside it. */
 export const sayCloseAt = (chart: Chart, close: Range['close'][number]): string =>
   `${upperFirst(inPlace(lookUp(chart.positions, close.position)?.name ?? ''))}: ${sayClose(chart, close).replace('Too close to call: ', '')}`

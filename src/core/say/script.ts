@@ -24,7 +24,7 @@ export interface Told {
   reach: number
 }
 
-/** How many answers deep one sentence goes before it says where to read on. */
+/** How many answers one sentence follows before it refers to another paragraph. */
 const DEEP = 3
 
 type Doing = Pick<ScriptStep, 'does' | 'isShown'>
@@ -61,7 +61,7 @@ class Saying {
     return this.paragraphs.map((step, i) => this.paragraph(step, i + 1))
   }
 
-  /** Trying the same again, in the same way, where it has just come to nothing is said in the sentence before. */
+  /** Whether the step repeats what has just come to nothing, in the same way: the sentence before says so already. */
   private isSaidAbove({ position, stalled, does, isShown, ways }: ScriptStep): boolean {
     if (stalled === undefined) return false
     const isAgain =
@@ -97,7 +97,9 @@ class Saying {
       : `${place}, ${does}.`
   }
 
-  /** `expecting`: with what it should draw, where it is only shown. */
+  /**
+   * The sentence for what is done. `expecting`: for a move that is only shown, adds the reaction that it should draw.
+   */
   private telling({ does, isShown, ways }: ScriptStep, expecting: boolean): string {
     if (does === null) return 'time is up'
     if (does === 'wait') return 'hold still'

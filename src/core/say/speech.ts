@@ -17,7 +17,7 @@ const VERBS = new Set(
   use wait walk wedge whip whizzer win withdraw work wrap wriggle yank`.split(/\s+/),
 )
 
-/** Names that begin like this say where something goes: they want a verb before them. */
+/** Names that begin like this say where something goes; a verb is put before them. */
 const PARTS =
   /^(top |bottom |near |far |second |inside |head-side |hip-side |both |late )?(hands?|arms?|elbows?|forearm|knees?|legs?|foot|feet|shin|chest|head|chin|fist|palm|thumb|shoulders?)\b.* (to|over|behind|across|under|round|on|onto|along|in|through|between|near)\b/i
 const MANY = /^(both|hands|arms|elbows|knees|legs|feet|shoulders)\b/i
@@ -26,7 +26,7 @@ export const lowerFirst = (text: string): string =>
   /^[A-Z][a-z’' ]/.test(text) ? get(text, 0).toLowerCase() + text.slice(1) : text
 export const upperFirst = (text: string): string => text && get(text, 0).toUpperCase() + text.slice(1)
 
-/** Words that are as often things as verbs: a verb only before one of those that follow verbs. */
+/** Words that are nouns as often as verbs: taken for verbs only before a word that follows a verb. */
 const ALSO_THINGS = new Set(
   'attack base block bridge choke clamp clasp clock collapse cross drag drop escape face float fold frame grip guard hold hook hunt lift lock mount palm pin place post press pull punch push race roll scoop shift shoot slide slip snap spin split sprawl square stack step strip sweep switch tap throw tip track trap triangle turn walk wedge whip whizzer work wrap'.split(
     ' ',
@@ -97,9 +97,7 @@ function baseOf(word: string, next = ''): string | null {
   return base ? base + tail : null
 }
 
-/**
- * Where we are: "Mount" -> "in mount"; a name that says where by itself stays: "Under side control", "In their guard".
- */
+/** A position as a place: "Mount" -> "in mount". A name that begins with a preposition stays: "Under side control". */
 export const inPlace = (name: string): string =>
   /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
 

@@ -38,7 +38,7 @@ export function sayChange(chart: Chart, { position, was, now }: IfResult['change
   return `${place}, ${after} instead of ${before}.`
 }
 
-/** Which figure it is that something depends on: the move or answer, and what of its tries. */
+/** A figure of the tries in words: the move or answer, and which of its counts. */
 export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : present(answer).move))
@@ -55,7 +55,10 @@ const sayPart = (chart: Chart, part: TriesPart): string =>
       ? 'lands'
       : 'comes to nothing'
 
-/** Every figure of the tries of a chart, as it is named to be chosen; `share` is what it is now. */
+/**
+ * All figures of the tries of a chart, with the text by which the coach chooses one. `share`: its present share of the
+ * tries, 0 to 1.
+ */
 export function figuresOfTries(chart: Chart): { says: string; target: DrillTarget; part: TriesPart; share: number }[] {
   const parts = ({ reactions }: Tries): TriesPart[] => [
     { of: 'lands' },

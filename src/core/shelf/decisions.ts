@@ -87,7 +87,7 @@ function namesOf({ moves }: Chart): Map<string, MoveId[]> {
 }
 
 /**
- * Side by side as moves from the position, or as answers to the same reaction there, whichever sets them further apart.
+ * Compares the moves as tried from the position and as answers to the same reaction there; takes the larger difference.
  */
 function compare(
   chart: Chart,
@@ -120,13 +120,13 @@ function apart(values: Map<MoveId, number>, prefer: MoveId[], over: MoveId[]) {
   return { preferred, rejected, by: present(values.get(preferred)) - present(values.get(rejected)) }
 }
 
-/** The differences between schools that are about a position of the chart, or about its moves from there. */
+/** The variants (ways in which schools differ) that concern a position of the chart or its moves from there. */
 export function variantsHere(chart: Chart, shelf: Shelf, position: PositionId): Variant[] {
   const about = aboutHere(chart, shelf, position)
   return shelf.regions.flatMap(({ variants }) => variants).filter(({ on }) => on.some((id) => about.has(id)))
 }
 
-/** A coach's choice of one way: with the chart's moves that are done another way, which it sets aside. */
+/** The coach's choice of one view of a variant. It sets aside the chart's moves that belong to the other views. */
 export function wayOf(chart: Chart, shelf: Shelf, variant: Variant, view: View): Way {
   const kept = ownMoves(chart, shelf, view.moves ?? [])
   const others = variant.views.filter((one) => one !== view).flatMap(({ moves }) => moves ?? [])

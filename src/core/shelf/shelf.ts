@@ -6,7 +6,7 @@ import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
 
-/** What every entry of the Shelf says besides its record: whether a coach should check it, and where it comes from. */
+/** Fields of every entry of the Shelf beside its record: whether a coach should check it, and where it comes from. */
 interface Entry {
   /** Inferred or doubtful: check with your coach. */
   check?: boolean

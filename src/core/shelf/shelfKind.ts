@@ -19,7 +19,7 @@ class Saying {
   @IsRecordId() id!: string
 }
 
-/** A shelf of the coach's own, as it is kept and as its file says it. */
+/** A shelf of the coach's own, as it is stored and written to a file. */
 class Shelf {
   @Equals(SHELF_FORMAT) format!: typeof SHELF_FORMAT
   @Equals(SHELF_VERSION) version!: typeof SHELF_VERSION
@@ -44,7 +44,7 @@ export interface OwnShelf extends ShelfRegion {
 /** A region as a document of its own. */
 export const ownShelf = (region: ShelfRegion): OwnShelf => ({ format: SHELF_FORMAT, version: SHELF_VERSION, ...region })
 
-/** What the first builds left out: lists that were always empty, and the envelope of those that were kept. */
+/** Adds what the first builds left out: lists that were always empty, and the format and version of stored shelves. */
 const COMPLETE: Normaliser = (file) => {
   const missing = (['rules', 'variants', 'cautions'] as const).filter((list) => !(list in file))
   return missing.length ? { ...file, ...Object.fromEntries(missing.map((list) => [list, []])) } : file

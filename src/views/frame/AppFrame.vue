@@ -12,9 +12,9 @@ import RefusalNote from './RefusalNote.vue'
 import WelcomePanel from './WelcomePanel.vue'
 import { shortcutOf } from './shortcuts'
 
-/** Its lists are large, and without a chart there is no scenario. */
+/** Loaded on demand: its lists are large, and without a chart there is no scenario. */
 const ScenarioBar = defineAsyncComponent(() => import('./ScenarioBar.vue'))
-/** Seldom seen, and nothing is typed into them: they come when they are asked for. */
+/** Loaded on demand: they are seldom opened. */
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
 const UnreadableChart = defineAsyncComponent(() => import('./UnreadableChart.vue'))
 

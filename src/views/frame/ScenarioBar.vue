@@ -20,7 +20,7 @@ const store = useFigures()
 const now = useNow({ interval: 1000 })
 
 const scenario = computed(() => present(store.scenario))
-/** Apart, so that the options are new only when the positions are. */
+/** A computed of its own, so that the options are rebuilt only when the positions change. */
 const positions = computed(() => present(charts.chart).positions)
 const options = computed(() => positions.value.map(({ id, name }) => ({ value: id, label: name })))
 const ruleSets = computed(() => [...(present(charts.chart).settings?.ruleSets ?? []), ...BUILT_IN_RULES])

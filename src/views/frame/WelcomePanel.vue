@@ -7,7 +7,7 @@ import FileButton from '../parts/files/FileButton.vue'
 const charts = useCharts()
 const router = useRouter()
 
-/** Who has gone elsewhere in the meantime stays there. */
+/** Creates a plan and opens the Worksheet, unless the coach has gone to another screen in the meantime. */
 async function begin() {
   const { fullPath } = router.currentRoute.value
   await charts.create('New plan')

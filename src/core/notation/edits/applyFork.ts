@@ -20,16 +20,16 @@ import {
 } from '../fork'
 import { findAnswer, findMove, findPosition, findReaction } from '../names'
 
-/** What saying a fork did, by name. */
+/** What applying a fork made: the move, and the records that were created. */
 export interface Said {
   move: MoveId
   created: { kind: 'position' | 'move' | 'reaction'; name: string }[]
 }
 
 /**
- * Makes or changes the fork of a move from a position, in place: what is named and charted is used, what is not is
- * created. What the line does not speak of (holds, checkpoints, seconds, hazards) stays. On an error the chart may be
- * half changed; work on a copy.
+ * Sets the fork of a move from a position, in place. Names are looked up in the chart; what is not charted is created.
+ * Fields that a line cannot express (holds, checkpoints, seconds, hazards) stay as they are. Returns errors with their
+ * places; the chart may then be changed in part, so call it on a copy.
  */
 export function applyFork(chart: Chart, position: PositionId, fork: Fork): ForkResult<Said> {
   const speaker = new Speaker(chart, position)
@@ -38,7 +38,7 @@ export function applyFork(chart: Chart, position: PositionId, fork: Fork): ForkR
   return { ok: true, value: { move, created: speaker.created } }
 }
 
-/** Charts the move that a fork begins with, where it is new and says where it leads; adds to `created`. */
+/** Creates the move that a fork begins with, if it is new and the fork says where it leads; adds it to `created`. */
 export function nameHead(chart: Chart, position: PositionId, { move, place }: Fork, created: Said['created']): void {
   if (move.byId || !place || findMove(chart, position, move)) return
   const speaker = new Speaker(chart, position)
@@ -147,7 +147,7 @@ class Speaker {
     return get(this.chart.reactions, this.chart.reactions.length - 1)
   }
 
-  /** True when something else than this move meets the reaction too, so that it may not change for both. */
+  /** Whether anything besides this move meets the reaction, so that it must not be changed for both. */
   private isShared(id: ReactionId, move: Move): boolean {
     const meets = (tries: Tries | undefined) => tries?.reactions?.[id] !== undefined
     return (
@@ -157,7 +157,7 @@ class Speaker {
     )
   }
 
-  /** The reaction's answers are those that are said, in that order; each keeps what the line does not speak of. */
+  /** Sets a reaction's answers to those in the line, in that order. Fields that the line cannot express are kept. */
   private setAnswers(said: ForkReaction, move: Move): void {
     const reaction = this.reaction(said, move)
     const before = this.chart.answers.filter((answer) => answer.reaction === reaction.id)
@@ -198,7 +198,7 @@ class Speaker {
 
 const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id }) => id))
 
-/** New records begin with a capital, however they were typed; they are found by either. */
+/** The name of a new record: with a capital first letter. */
 function asTitle(name: string): string {
   const clean = name.trim().replace(/\s+/g, ' ')
   return get(clean, 0).toUpperCase() + clean.slice(1)

@@ -6,7 +6,7 @@ import type { Fork, ForkError } from '../fork'
 import { readFork } from '../readFork'
 
 export interface LineError extends ForkError {
-  /** Counted from 0. */
+  /** Index of the line, from 0. */
   line: number
 }
 
@@ -14,9 +14,9 @@ export type SayResult =
   { ok: true; value: { moves: MoveId[]; created: Said['created'] } } | { ok: false; errors: LineError[] }
 
 /**
- * Says several forks of one position, a line each; blank lines do not count. All moves that the lines begin with are
- * there before any answer is looked up, so that their order does not matter. The chart changes only if every line is
- * right.
+ * Applies several forks of one position, one a line; blank lines are skipped. The moves that lines begin with are all
+ * created before any answer is looked up, so the order of lines does not matter. If any line has an error, the chart is
+ * not changed and the errors are returned.
  */
 export function sayLines(chart: Chart, position: PositionId, text: string): SayResult {
   const errors: LineError[] = []
@@ -47,7 +47,7 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
   return { ok: true, value: { moves, created } }
 }
 
-/** The copy's records, but for those that are the same: they stay the very records they were. */
+/** The copied records, with those that did not change replaced by the original objects. */
 function keeping<R extends object>(records: readonly R[], copies: readonly R[]): R[] {
   const before = new Map(records.map((record) => [JSON.stringify(record), record]))
   return copies.map((copy) => before.get(JSON.stringify(copy)) ?? copy)

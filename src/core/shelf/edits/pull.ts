@@ -135,7 +135,7 @@ class Pull {
   }
 
   /**
-   * Answers come with a reaction that is there and a move that is there; breaks of checkpoints that are not there go.
+   * Copies answers of which reaction and move are both in the chart, and removes breaks of checkpoints that are not.
    */
   private answers(): void {
     const moves = new Map<string, MoveId>(this.chart.moves.map(({ id }) => [id, id]))
@@ -156,7 +156,7 @@ class Pull {
   }
 }
 
-/** The other chair of something that is not there is not known to the chart. */
+/** Removes a mirror that names a record which is not in the chart. */
 function keepMirror(record: { mirror?: string }, known: readonly { id: string }[]): void {
   if (record.mirror && !known.some(({ id }) => id === record.mirror)) delete record.mirror
 }

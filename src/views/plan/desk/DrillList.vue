@@ -13,7 +13,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
 const FEW = 5
-/** Less than this in a hundred exchanges is not worth a line. */
+/** A smaller gain of the start, −1 to 1, is not listed. */
 const LEAST = 0.0005
 const showsAll = ref(false)
 

@@ -2,7 +2,7 @@ import type { Chart } from '../../../core/chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 
-/** Where a reaction occurs, in words and as an address. */
+/** Where a reaction is met: in words, and the address of the screen that shows it. */
 export function placeOf(chart: Chart, move: MoveId | null, position: PositionId, reaction: ReactionId, answer = false) {
   const record = lookUp(chart.moves, move)
   const where = lookUp(chart.positions, record?.from ?? position)

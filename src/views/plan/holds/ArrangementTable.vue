@@ -21,7 +21,7 @@ const compared = computed(() =>
   compareArrangements(chart.value, arrangementsOf(chart.value, present(position.value).id)),
 )
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
-/** With what the moves from there can injure. */
+/** Prints the table with the cautions of the moves that are tried from these positions. */
 function print() {
   const ids = new Set<string>(compared.value.arrangements.map(({ id }) => id))
   const cautions = cautionLines(chart.value.moves.filter(({ from }) => ids.has(from)))

@@ -21,7 +21,7 @@ const words = computed(() => charts.chart?.settings?.words ?? {})
 const isGuard = computed(() => position.value?.frame === 'guard')
 const said = ({ pair: [one, two] }: WordPair) => `${words.value[one] ?? one} ${words.value[two] ?? two}`
 
-/** Every text of the chart says these two words then, in this school's way. */
+/** Sets how this school says a pair of side words; every text of the chart then uses them. */
 function setWords({ pair }: WordPair, chosen: string) {
   const own = chosen.split(' ')
   charts.edit(`Say ${own.join(' and ')}`, (draft) => pair.forEach((word, i) => setWord(draft, word, own[i] ?? '')))

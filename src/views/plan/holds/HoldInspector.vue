@@ -26,7 +26,7 @@ const strengths = computed(
 const capabilities = computed(() => [...new Set([...CAPABILITY_IDS, ...strengths.value.keys()])])
 const isOn = computed(() => on.value.some(({ id }) => id === props.hold.id))
 const places = computed(() => chart.value.positions.filter(({ holds }) => holds?.includes(props.hold.id)))
-/** With it and without, as far as that has been tried. */
+/** The worth of position and start with this hold and without it, as far as both are solved. */
 const worth = computed(() => {
   const tried = worths.get(props.hold.id)
   const now = position.value && store.figures?.positions[position.value.id]?.value

@@ -68,7 +68,7 @@ function pick({ id, value }: Choice) {
   if (!id) select(hold)
 }
 
-/** A new hold begins with a hand that does nothing yet. */
+/** The limb of a new hold: a hand that has no hold yet, if there is one. */
 const freeHand = (holds: readonly Hold[]) =>
   holds.some((hold) => holder(hold) === 'ours' && hold.limbs.includes('left-hand')) ? 'right-hand' : 'left-hand'
 

@@ -2,7 +2,10 @@
 import { leftWords } from '../../../core/holds/limbWords'
 import { gradeOf } from '../../../core/holds/pinCheck'
 
-/** What is left to them: an open bar, theirs and cut at the corner, filled as far as it is shut by us. */
+/**
+ * How much of a capability is left to them: the filled part is what our holds shut. Cut at the corner, as all of theirs
+ * is.
+ */
 defineProps<{ left: number }>()
 </script>
 

@@ -63,7 +63,7 @@ li {
   border-color: var(--ours);
 }
 
-/* Below the ledge that we are on, a stem leads down to each escape. */
+/** A stem leads from the ledge that we are on down to each escape. */
 li:not(:first-child) .from {
   position: relative;
   border-bottom-color: transparent;

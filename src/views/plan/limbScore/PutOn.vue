@@ -25,7 +25,7 @@ const known = computed(() => {
     return !on.has(hold.id) && ((holds.includes(row) && (!part || hold.limbs.includes(part))) || held === row)
   })
 })
-/** Until the next hold on this line begins. */
+/** Index of the last beat before the next hold on this line begins. */
 const until = computed(() => {
   const next = props.line.bars.map(({ from }) => from).filter((from) => from > props.beat)
   return next.length ? Math.min(...next) - 1 : played.value.beats.length - 1

@@ -17,11 +17,11 @@ const props = defineProps<{ bar: Bar }>()
 const { played, words, beat, place } = useScore()
 const router = useRouter()
 const root = ref<HTMLElement>()
-/** Where its ends are while one is dragged. */
+/** The range while an end is dragged; null otherwise. */
 const dragged = ref<Stretch | null>(null)
 
 const shown = computed(() => dragged.value ?? { from: props.bar.from, to: props.bar.to })
-/** Said as the two lie at the step that is looked at, or where it begins. */
+/** The bar in words, with the side words of the step that is looked at, or of its own first step if it is off then. */
 const says = computed(() => {
   const { from, to } = props.bar
   const at = beat.value >= from && beat.value <= to ? beat.value : from
@@ -32,7 +32,7 @@ const isTrap = computed(() => {
   return props.bar.role === 'held' && held && limbState(held, [props.bar.hold]) === 'trapped'
 })
 const isOurs = computed(() => holder(props.bar.hold) === 'ours')
-/** A bar looks like the one whose limb its line is of. */
+/** A bar has the look of the person whose limb the line shows. */
 const look = computed(() => ((props.bar.role === 'holds') === isOurs.value ? 'ours' : 'theirs'))
 const when = computed(() => {
   const name = (beat: number) => (beat === 0 ? 'the start' : `step ${beat}`)

@@ -33,7 +33,7 @@ const from = ref<PositionId>()
 const share = ref(0.8)
 const script = shallowRef<Script | null>(null)
 const sheet = ref<HTMLElement>()
-/** How much is told; a longer one does not fit on two pages. */
+/** Shares of all exchanges (0 to 1) that the coach may have told. More does not fit on two pages. */
 const SHARES = [0.6, 0.7, 0.8, 0.9]
 const MAX_PARAGRAPHS = 60
 

@@ -17,7 +17,7 @@ import { useQuestion } from '../../../stores/questions'
  */
 const charts = useCharts()
 const figures = useFigures()
-/** Less is not worth a sentence: it reads the same before and after. */
+/** A smaller change of worth is not told: the figures would read the same before and after. */
 const NOTEWORTHY = 0.01
 const settings = computed(() => present(charts.chart).settings)
 const isOn = computed(() => present(figures.scenario).probe !== null)

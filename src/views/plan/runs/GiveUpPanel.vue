@@ -4,10 +4,10 @@ import { sayGiveUp } from '../../../core/say/giveUp'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 
-/** From which loss on each move of the plan should be given up for what else there is in its position. */
+/** For each move of the plan, how much less it may land before something else in its position is better. */
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'giveUps' as const }))
-/** Those nearest to their limit first. */
+/** Moves nearest to their limit first. */
 const rows = computed(() => {
   const left = ({ limit, wrong }: { limit: number | null; wrong: number }) => (limit === null ? 2 : limit - wrong)
   return [...(answer.value ?? [])].sort((a, b) => left(a) - left(b))

@@ -33,7 +33,7 @@ const what = computed(() => String(route.params.what ?? ''))
 </template>
 
 <style scoped>
-/* What is there for readers only is placed within it, or it would lengthen the page behind the frame. */
+/** Contains what is for screen readers only, which would otherwise lengthen the page behind the frame. */
 .runs {
   position: relative;
   display: grid;

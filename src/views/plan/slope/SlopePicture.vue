@@ -12,7 +12,7 @@ import LedgeMark from './LedgeMark.vue'
 import { useSlope } from './slope'
 import './slope.css'
 
-/** What is drawn of the Slope, in the order in which it lies on top of each other, as far as it is in the window. */
+/** Draws the parts of the Slope that are in the window, from the lowest layer to the topmost. */
 const props = defineProps<{ level: 'near' | 'far' | 'tiny'; window: Window; drag: Drag | null }>()
 const { scene, seen, at, selection } = useSlope()
 const store = useFigures()
@@ -43,7 +43,7 @@ const pointsTouch = (points: readonly (readonly [number, number])[]) => {
 const ledges = computed(() =>
   (scene.value?.ledges ?? []).filter(({ x, y, width, height }) => touches(x, y, x + width, y + height)),
 )
-/** From afar only the best plan's lines are left; a single path each, since nothing is pressed there. */
+/** Zoomed out, only the lines of the best plan are drawn, each as one path, since they cannot be clicked. */
 const lines = computed(() =>
   (scene.value?.lines ?? [])
     .filter((line) => (isNear.value || line.uses >= ON_PLAN) && pointsTouch(line.points))
@@ -66,7 +66,7 @@ const marks = computed(() =>
 const names = computed(() =>
   isNear.value ? (scene.value?.names ?? []).filter(({ x, y }) => touches(x, y - 14, x + 200, y)) : [],
 )
-/** Those that stand out from the rest are drawn one by one, from afar too. */
+/** Lines that are selected or in focus are drawn one by one, also when zoomed out. */
 const isMarked = ({ id }: { id: string }) => selection.value.has(id) || isHere(id)
 const isHere = (id: string) => (at.value?.kind === 'place' && at.value.place === id) || target.value === id
 const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.value, props.drag.to) : undefined))

@@ -26,7 +26,7 @@ import SlopeTools from './SlopeTools.vue'
 import { useWalking } from './walking'
 import { useSlopeEdits, type Asking } from './slopeEdits'
 
-/** A chart with no more places than this is opened where it can be read, a larger one whole. */
+/** A chart with at most so many places opens at a readable zoom; a larger one opens with all of it in view. */
 const FEW = 80
 const slope = provideSlope()
 const { chart, scene, at, selection, goTo, focus, setFocus, tidy } = slope
@@ -167,7 +167,7 @@ function onNamed(name: string) {
   else if (was.for === 'name') work.draw(was.item, present(was.to), name)
 }
 
-/** A new position joins the family of the one that one stands on. */
+/** The family for a new position: that of the position that has the focus. */
 const familyHere = () =>
   at.value?.kind === 'place' ? lookUp(chart.value.positions, at.value.place)?.family : undefined
 
@@ -182,7 +182,7 @@ const promptAt = computed(() => {
   return { left: `${Math.max(8, Math.min(x, width - wide))}px`, top: `${Math.max(8, Math.min(y, height - 200))}px` }
 })
 
-/** A picture for paper or a file has everything in it, whatever the window shows. */
+/** Draws all of the Slope, also what is outside the window, while `take` prints or saves it. */
 async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
   isWhole.value = true
   await nextTick()

@@ -5,12 +5,12 @@ import { sayItem } from '../../../core/say/slopeItem'
 import { useFigures } from '../../../stores/figures'
 import { useSlope } from './slope'
 
-/** What one stands on, said; a screen reader hears it as one walks. */
+/** Says which item of the Slope has the focus. A live region: a screen reader announces each step. */
 const props = defineProps<{ hovered: Item | undefined }>()
 const emit = defineEmits<{ open: [] }>()
 const { chart, at, selection } = useSlope()
 const store = useFigures()
-/** What the pointer rests on is told where the keys are, and not read aloud. */
+/** The item under the pointer, shown beside the keys; screen readers do not announce it. */
 const told = computed(() => {
   const { hovered } = props
   const isOther = hovered && (!at.value || itemKey(hovered) !== itemKey(at.value))

@@ -11,12 +11,12 @@ const TINY = 0.24
 const READING = 0.72
 const LEAST_ZOOM = 0.03
 const MAX_ZOOM = 3
-/** The picture is not blown up beyond this to fill a screen. */
+/** The largest zoom at which the picture is fitted into the window. */
 const MAX_FIT = 1.25
-/** What is outside the window is left out in steps of so many pixels, so that a pan seldom draws anything new. */
+/** The drawn area grows in steps of so many pixels, so that a pan seldom needs a new drawing. */
 const STEP = 400
 
-/** A pan that has rested so long is drawn anew. */
+/** The window is drawn again after so many milliseconds without a pan. */
 const SETTLED_MS = 160
 
 export interface Window {
@@ -53,14 +53,14 @@ function turn(
 }
 
 /**
- * Shows the picture under a transform. It goes straight to the elements; only the level of detail and, in coarse steps,
- * what is in the window are told to the rest.
+ * Applies a transform directly to the elements. Only the level of detail and, in coarse steps, the visible window are
+ * reactive.
  */
 function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: number; height: number }>) {
   const transform = shallowRef<ZoomTransform>(zoomIdentity)
   const level = ref<'near' | 'far' | 'tiny'>('near')
   const window = ref<Window>({ left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity })
-  /** As the picture is drawn; it may be shifted from there. */
+  /** The transform of the last drawing; the element may have been shifted since. */
   let drawn: ZoomTransform = zoomIdentity
 
   function show(next: ZoomTransform) {
@@ -74,9 +74,7 @@ function useDrawing(root: Ref<HTMLElement | undefined>, size: Ref<{ width: numbe
     void drawSoon()
   }
 
-  /**
-   * Draws anew what is in the window now; until then the picture that is there is only shifted, which costs nothing.
-   */
+  /** Draws what is in the window now. Until then the last drawing is only shifted, which is cheap. */
   function draw() {
     const { value: next } = transform
     drawn = next
@@ -142,8 +140,8 @@ export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Ev
   }
 
   /**
-   * The picture is of this size. Until the coach has moved about, it is shown whole; or round `x`, where it can be
-   * read.
+   * Sets the size of the picture. Until the coach has panned or zoomed, all of it is shown, or (with `x`) a readable
+   * part around x.
    */
   function frame(picture: { width: number; height: number }, x?: number) {
     extent = picture

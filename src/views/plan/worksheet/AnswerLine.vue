@@ -30,7 +30,9 @@ const place = computed(() => answerRefAt(present(charts.chart), props.index))
 const name = computed(() => `${move.value.name} in answer`)
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 
-/** Which answer is meant is settled when the edit is made: it may be done again on another tab's chart. */
+/**
+ * Edits this answer. The edit finds it by its ids, because it may be repeated on a chart that another tab has changed.
+ */
 function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknown) {
   const meant = place.value
   charts.edit(label, (draft) => void change(draft, meant))

@@ -39,7 +39,7 @@ const asked = computed(() => ({
   position: present(position.value).id,
   reaction: props.reactionId,
 }))
-/** What strikes change of it, where the rules allow them. */
+/** How strikes change the reaction, where the rules in force allow strikes. */
 const struck = computed(() => {
   const { uses = [], usesAny = [] } = present(reaction.value)
   return strikeChangesOf([...uses, ...usesAny], store.scenario?.strikes ?? [])

@@ -40,7 +40,7 @@ const now = computed(() => {
 const nameOf = (id: string) => lookUp(chart.value.moves, id)?.name ?? id
 const against = computed(() => rules.value.filter(({ compared }) => compared?.says === 'the other way').length)
 
-/** A finding opens it. */
+/** Opens the section when there is a finding. */
 watch(
   () => against.value > 0,
   (found) => {
@@ -49,7 +49,7 @@ watch(
   { immediate: true },
 )
 
-/** What is set aside for other questions. */
+/** The moves that the ways chosen for other variants set aside. */
 const otherWays = (variant: string) =>
   (chart.value.settings?.ways ?? []).filter((way) => way.variant !== variant).flatMap(({ aside }) => aside)
 

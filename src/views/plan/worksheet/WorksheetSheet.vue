@@ -16,7 +16,7 @@ const { position, moves, selected } = provideWorksheet()
 const list = ref<{ search: () => void }>()
 const say = ref<{ focus: () => void }>()
 
-/** What a link leads to is brought into view, and has the focus. */
+/** Scrolls to what the address names and gives it the focus. */
 watch(
   () => [position.value?.id, selected.value.move?.id, selected.value.reaction?.id] as const,
   async ([, move, reaction], before) => {
