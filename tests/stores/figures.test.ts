@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { createPinia, setActivePinia } from 'pinia'
-import { effectScope, nextTick, ref } from 'vue'
+import { effectScope, nextTick, ref, watch } from 'vue'
 import { setField } from '../../src/core/chart/edits/fields'
 import type { Chart } from '../../src/core/chart/chart'
 import { removeRun } from '../../src/core/chart/edits/runs'
@@ -131,8 +131,13 @@ describe('a question', () => {
     const { charts, figures } = await openDemo()
     const { made: question, stop } = inScope(() => useQuestion(() => ({ of: 'gains' as const })))
     expect(question.answer.value).toBeNull()
+    const shares: number[] = []
+    watch(question.progress, (share) => void (share !== null && shares.push(share)), { flush: 'sync' })
     await until('gains', () => question.answer.value !== null && question.progress.value === null)
     expect(question.answer.value).toEqual(finished(drillGains(demo, scenarioOf(demo))))
+    expect(shares[0]).toBe(0)
+    expect(shares.some((share) => share > 0 && share <= 1)).toBe(true)
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b))
     const times = () => HostedWorker.asked.filter((one) => one === 'gains').length
     const before = times()
     charts.edit('Slower', (draft) => setField(draft, 'moves', 'americana', 'seconds', 20))
@@ -190,6 +195,26 @@ describe('trials', () => {
 })
 
 describe('how sure the headline is', () => {
+  it('is asked in equal parts, with the places that are visited most', async () => {
+    const { figures } = await openDemo()
+    const range = useRange()
+    void range.ask()
+    const asked = HostedWorker.all.flatMap(({ heard }) =>
+      heard.flatMap((one) => (one.kind === 'ask' && one.question.of === 'range' ? [one.question] : [])),
+    )
+    range.stop()
+    const { positions } = figures.figures!
+    const visits = (id: string) => positions[id as PositionId].visits
+    const visited = Object.keys(positions).filter((id) => visits(id) > 0)
+    expect(asked.length).toBeGreaterThan(1)
+    expect(asked.map(({ part }) => part)).toEqual(asked.map((_, from) => ({ from, every: asked.length })))
+    for (const { places } of asked) {
+      expect(places).toHaveLength(Math.min(12, visited.length))
+      expect(places).toEqual(places.toSorted((a, b) => visits(b) - visits(a)))
+      expect(places.every((id) => visits(id) > 0)).toBe(true)
+    }
+  })
+
   it('is worked out when asked, can be given up, and is gone once anything changes', async () => {
     const { charts, figures } = await openDemo(small)
     const range = useRange()
