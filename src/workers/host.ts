@@ -41,7 +41,7 @@ export class WorkerHost {
     try {
       this.learn(chart)
       const answer = await this.workOn(ticket, question)
-      if (!answer || !this.live.has(ticket)) return
+      if (!answer) return
       if (answer.ok) this.send({ kind: 'answer', ticket, answer: answer.value })
       else this.send({ kind: 'failed', ticket, problems: answer.problems })
     } catch (error) {

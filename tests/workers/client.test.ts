@@ -83,6 +83,12 @@ describe('the client', () => {
     const problems = [{ code: 'unexpected' as const, path: [], message: 'no' }]
     workers[0].say({ kind: 'failed', ticket: workers[0].asked[0].ticket, problems })
     expect(await asked.answer).toEqual({ ok: false, problems })
+    const unheard = made.ask({ of: 'costs', scenario, ends: [], value: 0, scores: false }, chart)
+    const { ticket } = workers[0].asked[1]
+    workers[0].say({ kind: 'progress', ticket, share: 0.5 })
+    workers[0].say({ kind: 'part', ticket, part: { of: 'score', score: null } })
+    workers[0].say({ kind: 'answer', ticket, answer: null })
+    expect(await unheard.answer).toEqual({ ok: true, value: null })
     workers[0].postMessage = () => {
       throw new DOMException('could not be cloned', 'DataCloneError')
     }
@@ -128,6 +134,7 @@ describe('the newest question', () => {
     const newest = new Newest(new WorkerClient(make, fakeTimer().timer))
     const first = newest.ask(gains, chart)
     const second = newest.ask(gains, chart)
+    expect(await first).toBeNull()
     expect(workers[0].heard.map(({ kind, ticket }) => `${kind} ${ticket}`)).toEqual(['ask 1', 'stop 1', 'ask 2'])
     workers[0].say({ kind: 'answer', ticket: 1, answer: [] })
     workers[0].say({ kind: 'answer', ticket: 2, answer: [] })
@@ -135,6 +142,19 @@ describe('the newest question', () => {
     const third = newest.ask(gains, chart)
     newest.stop()
     expect(await third).toBeNull()
+    const heard = workers[0].heard.length
+    newest.stop()
+    expect(workers[0].heard).toHaveLength(heard)
+  })
+
+  it('is stopped also after an older one has come to its end', async () => {
+    const { workers, make } = fakeWorkers()
+    const newest = new Newest(new WorkerClient(make, fakeTimer().timer))
+    const older = newest.ask(gains, chart)
+    void newest.ask(gains, chart)
+    await older
+    newest.stop()
+    expect(workers[0].heard.at(-1)).toEqual({ kind: 'stop', ticket: 2 })
   })
 })
 
@@ -156,7 +176,7 @@ describe('the solver', () => {
   function solver() {
     const { workers, make } = fakeWorkers()
     const heard: string[] = []
-    let now = 0
+    let now = 1_000_000
     const made = new Solver(
       make,
       {
@@ -213,6 +233,17 @@ describe('the solver', () => {
     workers[1].say({ kind: 'failed', ticket: workers[1].asked[0].ticket, problems })
     await turns()
     expect(heard.slice(-2)).toEqual(['bad-scenario', 'idle'])
+  })
+
+  it('does not tell why an older chart has no figures while a newer one waits', async () => {
+    const { made, workers, heard, answer } = solver()
+    made.solve(chart, scenario)
+    made.solve(chart, { ...scenario, seconds: 3 })
+    const problems = [{ code: 'bad-scenario' as const, path: [], message: 'no' }]
+    workers[0].say({ kind: 'failed', ticket: workers[0].asked[0].ticket, problems })
+    await turns()
+    await answer(0, workers[0].asked[1].ticket)
+    expect(heard.filter((text) => text !== 'busy')).toEqual(['figures 3', 'idle'])
   })
 
   it('answers beside a solve, and sends plain steps of a run', async () => {
