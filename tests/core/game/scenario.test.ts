@@ -1,6 +1,4 @@
 import { emptyChart } from '../../../src/core/chart/chart'
-import { bandsOf } from '../../../src/core/chart/bands'
-import type { Position } from '../../../src/core/chart/position'
 import { readChart } from '../../../src/core/files/chartFile'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { checkScenario, scenarioOf } from '../../../src/core/game/scenario'
@@ -75,31 +73,4 @@ describe('what the scenario decides', () => {
     const game = taken(compileGame(sound(), scenarioOf(sound(), { seconds: null, breakUp: null })))
     expect(solve(game)).toMatchObject({ ok: false, problems: [{ code: 'needs-an-end' }] })
   })
-})
-
-describe('bands', () => {
-  const position = (id: string, family: string, ahead: Position['ahead'] = 'ours') =>
-    ({ id, name: id, family, ahead }) as Position
-
-  it('stand by control, the unknown above the guards, theirs at the foot', () => {
-    const bands = bandsOf([
-      position('closed', 'guard', 'even'),
-      position('lasso', 'lapel game', 'even'),
-      position('under', 'mount', 'theirs'),
-      position('seat', 'back'),
-      position('flank', 'turtle'),
-      position('top', 'mount'),
-      position('legs', 'ride'),
-    ])
-    expect(bands.map(({ name, positions }) => [name, positions.map(({ id }) => id)])).toEqual([
-      ['Back, crucifix', ['seat']],
-      ['Mount', ['top']],
-      ['Turtle, rides', ['flank', 'legs']],
-      ['Lapel game', ['lasso']],
-      ['Guards', ['closed']],
-      ['Theirs', ['under']],
-    ])
-  })
-
-  it('of nothing are none', () => expect(bandsOf([])).toEqual([]))
 })
