@@ -1,5 +1,5 @@
 import { toPositionId } from '../core/chart/ids'
-import { get } from '../core/get'
+import { sure } from '../core/sure'
 import type { Chart } from '../core/chart/chart'
 import { compileGame } from '../core/game/compileGame'
 import { actionName } from '../core/game/describe'
@@ -91,12 +91,12 @@ function reportOf(chart: Chart, solution: Solution) {
   const { index, ownState } = game.meaning
   const { start, seconds, sharpness, objective, goal, breakUp, repeat } = game.scenario
   const occupancy = occupancyOf(solution)
-  const value = get(values, game.start)
+  const value = sure(values[game.start])
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   const costOf = costsOf(chart, game.scenario, value)
   const reached = index.positions.flatMap(({ record }, p) =>
-    get(ownState, p) === NONE ? [] : ([[record.id, get(ownState, p)]] as const),
+    sure(ownState[p]) === NONE ? [] : ([[record.id, sure(ownState[p])]] as const),
   )
   return {
     ...{ start, states: game.reachedCount, seconds, sharpness, objective, goal, breakUp, repeat, value },
@@ -108,7 +108,7 @@ function reportOf(chart: Chart, solution: Solution) {
     even: occupancy.ended[1],
     behind: occupancy.ended[2],
     positions: Object.fromEntries(
-      reached.map(([id, state]) => [id, { value: get(values, state), best: bestIn(solution, state) }]),
+      reached.map(([id, state]) => [id, { value: sure(values[state]), best: bestIn(solution, state) }]),
     ),
     nets: netsOf(solution).map(({ move, reaction, value, net, saves, best }) => ({
       ...{ move, reaction, value, net, saves, best },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../core/get'
+import { sure } from '../core/sure'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 
 /** Something to choose: `id` null stands for a new one of the name that was typed. */
@@ -38,7 +38,7 @@ function onKey(event: KeyboardEvent) {
   const n = found.value.length
   if (event.key === 'ArrowDown') chosen.value = n ? (chosen.value + 1) % n : 0
   else if (event.key === 'ArrowUp') chosen.value = n ? (chosen.value + n - 1) % n : 0
-  else if (event.key === 'Enter' && n) emit('pick', get(found.value, chosen.value))
+  else if (event.key === 'Enter' && n) emit('pick', sure(found.value[chosen.value]))
   else if (event.key === 'Escape') emit('cancel')
   else return
   event.preventDefault()

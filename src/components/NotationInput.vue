@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../core/get'
+import { sure } from '../core/sure'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { Completion } from '../core/notation/complete'
 
@@ -52,7 +52,7 @@ function offer() {
 
 async function take(i: number) {
   const { start, caret, line } = caretLine()
-  const { insert } = get(offered.value.options, i)
+  const { insert } = sure(offered.value.options[i])
   const from = start + offered.value.from
   text.value = text.value.slice(0, from) + insert + text.value.slice(start + caret)
   offered.value = { from: 0, options: [] }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { handlerOf } from './events'
-import { get } from '../core/get'
+import { sure } from '../core/sure'
 import { computed, ref } from 'vue'
 import { dragged, tryWidth, TypedDigits, type TryPart } from './tryParts'
 
@@ -41,7 +41,7 @@ function beginDrag(event: PointerEvent, left: number) {
   const seam = handlerOf(event)
   seam.setPointerCapture(event.pointerId)
   if (seam.previousElementSibling instanceof HTMLElement) seam.previousElementSibling.focus()
-  const counts: [number, number] = [get(props.parts, left).count, get(props.parts, left + 1).count]
+  const counts: [number, number] = [sure(props.parts[left]).count, sure(props.parts[left + 1]).count]
   dragging.value = { left, from: event.clientX, counts, id: `drag ${++drags}` }
 }
 
@@ -49,7 +49,7 @@ function drag(event: PointerEvent) {
   if (!dragging.value) return
   const { left, from, counts, id } = dragging.value
   const [a, b] = dragged(...counts, Math.round((event.clientX - from) / width.value))
-  const [first, second] = [get(props.parts, left), get(props.parts, left + 1)]
+  const [first, second] = [sure(props.parts[left]), sure(props.parts[left + 1])]
   if (first.count !== a || second.count !== b) emit('set', { [first.key]: a, [second.key]: b }, id)
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../core/get'
+import { sure } from '../core/sure'
 import { computed, nextTick, ref } from 'vue'
 import { typedToken } from '../core/sides/tokens'
 
@@ -37,7 +37,7 @@ function onKey(event: KeyboardEvent) {
   const n = offers.value.length
   if (n && event.key === 'ArrowDown') chosen.value = (chosen.value + 1) % n
   else if (n && event.key === 'ArrowUp') chosen.value = (chosen.value + n - 1) % n
-  else if (n && (event.key === 'Enter' || event.key === 'Tab')) void take(get(offers.value, chosen.value))
+  else if (n && (event.key === 'Enter' || event.key === 'Tab')) void take(sure(offers.value[chosen.value]))
   else if (n && event.key === 'Escape') isClosed.value = true
   else if (event.key === 'Enter') emit('enter')
   else if (event.key === 'Escape') emit('escape')

@@ -1,4 +1,4 @@
-import { present } from '../core/get'
+import { present } from '../core/sure'
 import { History, type Edit, type Operation } from '../core/document/history'
 import type { AnyDocument, DocumentKind } from '../core/document/kind'
 import { failure, messageOf, namedMessage, type Problem, type Result } from '../core/problem'

@@ -1,4 +1,4 @@
-import { present } from '../core/get'
+import { present } from '../core/sure'
 import { shallowRef, type Ref } from 'vue'
 import { emptyChart, type Chart } from '../core/chart/chart'
 import { CHART_KIND } from '../core/chart/chartKind'

@@ -1,4 +1,4 @@
-import { present } from '../core/get'
+import { present } from '../core/sure'
 import type { Chart } from '../core/chart/chart'
 import { changedSince, touchesPlan, withChanged, type Changed } from '../core/chart/changes'
 import type { PositionId } from '../core/chart/ids'

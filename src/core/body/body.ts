@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 import { theirKey, type Orientation } from '../sides/frames'
@@ -160,18 +160,18 @@ const between = ([ax, ay]: Point, [bx, by]: Point, share = 0.5): Point => [
 /** The point of contact of a hold: the part of the other person that it is on, or else the limb that takes it. */
 function contact(hold: Hold, bodies: Record<Person, Body>): Point {
   const by = holder(hold)
-  return pointOn(hold.on, bodies[by === 'ours' ? 'theirs' : 'ours']) ?? limbPoint(get(hold.limbs, 0), bodies[by])
+  return pointOn(hold.on, bodies[by === 'ours' ? 'theirs' : 'ours']) ?? limbPoint(sure(hold.limbs[0]), bodies[by])
 }
 
 function limbPoint(limb: Limb, { head, trunk, limbs }: Body): Point {
   if (limb === 'head') return head
-  if (limb === 'chest') return between(mean(get(trunk, 0), get(trunk, 1)), mean(get(trunk, 2), get(trunk, 3)), 0.3)
+  if (limb === 'chest') return between(mean(sure(trunk[0]), sure(trunk[1])), mean(sure(trunk[2]), sure(trunk[3])), 0.3)
   const [side, part = ''] = limb.split('-')
   const right = side === 'right' ? 1 : 0
   const arm = ['hand', 'elbow', 'shoulder'].indexOf(part)
   return arm >= 0
-    ? get(get(limbs, right), 2 - arm)
-    : get(get(limbs, 2 + right), 2 - ['foot', 'knee', 'hip'].indexOf(part))
+    ? sure(sure(limbs[right])[2 - arm])
+    : sure(sure(limbs[2 + right])[2 - ['foot', 'knee', 'hip'].indexOf(part)])
 }
 
 /** The point of a body for the word that a hold is on; undefined for an unknown word. */
@@ -180,21 +180,24 @@ function pointOn(on: string | undefined, body: Body): Point | undefined {
   if (!held) return undefined
   const word = present(on).replace(/^(left|right)-/, '')
   const [side] = held.split('-')
-  const [shoulders, hips] = [mean(get(body.trunk, 0), get(body.trunk, 1)), mean(get(body.trunk, 2), get(body.trunk, 3))]
+  const [shoulders, hips] = [
+    mean(sure(body.trunk[0]), sure(body.trunk[1])),
+    mean(sure(body.trunk[2]), sure(body.trunk[3])),
+  ]
   if (held === 'head')
     return word === 'neck' || word === 'throat' || word === 'collar' ? between(body.head, shoulders, 0.55) : body.head
   if (held === 'chest')
     return trunkPoint(word, present(on).startsWith('left'), present(on).startsWith('right'), body, shoulders, hips)
-  const [arm, thigh] = [get(body.limbs, side === 'right' ? 1 : 0), get(body.limbs, side === 'right' ? 3 : 2)]
-  if (word === 'thigh') return between(get(thigh, 0), get(thigh, 1), 0.6)
-  if (word === 'wrist') return between(get(arm, 2), get(arm, 1), 0.15)
-  if (word === 'biceps' || word === 'triceps') return between(get(arm, 0), get(arm, 1))
+  const [arm, thigh] = [sure(body.limbs[side === 'right' ? 1 : 0]), sure(body.limbs[side === 'right' ? 3 : 2])]
+  if (word === 'thigh') return between(sure(thigh[0]), sure(thigh[1]), 0.6)
+  if (word === 'wrist') return between(sure(arm[2]), sure(arm[1]), 0.15)
+  if (word === 'biceps' || word === 'triceps') return between(sure(arm[0]), sure(arm[1]))
   return limbPoint(held, body)
 }
 
 function trunkPoint(word: string, isLeft: boolean, isRight: boolean, body: Body, shoulders: Point, hips: Point): Point {
   if (word === 'armpit' && (isLeft || isRight))
-    return between(get(body.trunk, isLeft ? 0 : 1), get(body.trunk, isLeft ? 3 : 2), 0.25)
+    return between(sure(body.trunk[isLeft ? 0 : 1]), sure(body.trunk[isLeft ? 3 : 2]), 0.25)
   const down = { belly: 0.6, waist: 0.75, belt: 0.8, hips: 0.95, ribs: 0.45, back: 0.4, spine: 0.4 }[word] ?? 0.3
   return between(shoulders, hips, down)
 }

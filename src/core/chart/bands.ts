@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Position } from './position'
 import { FAMILIES } from './words'
 
@@ -34,27 +34,27 @@ export function bandsOf(positions: readonly Position[], order: readonly string[]
   const sorted: Band[] = order.flatMap((key) => usual.find((band) => band.key === key && key !== FOOT) ?? [])
   usual.forEach((band, i) => {
     if (sorted.includes(band)) return
-    sorted.splice(i === 0 ? 0 : sorted.indexOf(get(usual, i - 1)) + 1, 0, band)
+    sorted.splice(i === 0 ? 0 : sorted.indexOf(sure(usual[i - 1])) + 1, 0, band)
   })
   const foot = sorted.findIndex(({ key }) => key === FOOT)
-  return foot < 0 ? sorted : [...sorted.toSpliced(foot, 1), get(sorted, foot)]
+  return foot < 0 ? sorted : [...sorted.toSpliced(foot, 1), sure(sorted[foot])]
 }
 
 function usualBands(positions: readonly Position[]): Band[] {
   const isKnown = (family: string) => FAMILIES.some((one) => one === family)
   const ours = positions.filter(({ ahead }) => ahead !== 'theirs')
   const known = BANDS.map(({ name, families }) => ({
-    key: get(families, 0),
+    key: sure(families[0]),
     name,
     positions: ours.filter(({ family }) => families.some((one) => one === family)),
   }))
   const others = [...new Set(ours.map(({ family }) => family).filter((family) => !isKnown(family)))].map((family) => ({
     key: `family ${family}`,
-    name: get(family, 0).toUpperCase() + family.slice(1),
+    name: sure(family[0]).toUpperCase() + family.slice(1),
     positions: ours.filter((position) => position.family === family),
   }))
   const theirs = { key: FOOT, name: 'Theirs', positions: positions.filter(({ ahead }) => ahead === 'theirs') }
-  return [...known.slice(0, -1), ...others, get(known, known.length - 1), theirs].filter(
+  return [...known.slice(0, -1), ...others, sure(known[known.length - 1]), theirs].filter(
     (band) => band.positions.length,
   )
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { IsString } from 'class-validator'
 import { Optional } from '../document/constraints'
 
@@ -42,7 +42,7 @@ export function cautionLines(moves: readonly Cautioned[]): string[] {
     const names = [...new Set(all.map(({ name }) => name))].join(', ')
     const heed =
       all.find(({ hazard }) => hazard?.tap)?.hazard?.tap ?? all.find(({ hazard }) => hazard?.caution)?.hazard?.caution
-    return `${get(part, 0).toUpperCase()}${part.slice(1)}: ${names}.${heed ? ` ${heed.replace(/\.?$/, '.')}` : ''}`
+    return `${sure(part[0]).toUpperCase()}${part.slice(1)}: ${names}.${heed ? ` ${heed.replace(/\.?$/, '.')}` : ''}`
   })
   return lines.length ? [...lines, ALWAYS] : []
 }

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
 import { holder, type Hold } from './hold'

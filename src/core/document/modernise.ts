@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import { success, type Result } from '../problem'
 import { applyDiff, diffOf, inverted, type DocumentDiff } from './diff'
 import { recordsIn } from './fields'

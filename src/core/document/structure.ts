@@ -1,5 +1,5 @@
 import { fieldsOf } from './fields'
-import { present } from '../get'
+import { present } from '../sure'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import type { Problem, ProblemCode } from '../problem'

@@ -1,6 +1,6 @@
 import { keysOfBoth } from '../typed'
 import { fieldsOf } from '../document/fields'
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Tries } from '../chart/tries'
 import type { TryCounts } from './tryCounts'
@@ -10,7 +10,7 @@ export function isLike(one: Chart, other: Chart): boolean {
   const keys = keysOfBoth(one, other)
   const same = (list: readonly object[], others: readonly object[]) =>
     list.length === others.length &&
-    list.every((record, i) => record === others[i] || differsInTries(record, get(others, i)))
+    list.every((record, i) => record === others[i] || differsInTries(record, sure(others[i])))
   return (
     [...keys].every((key) => key === 'moves' || key === 'answers' || one[key] === other[key]) &&
     same(one.moves, other.moves) &&
@@ -35,7 +35,8 @@ export function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
   const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])
   const isNew = now.reactions.length > reactions.filter(([, n]) => n > 0).length
   const goesElsewhere =
-    now.elsewhere.length === were.elsewhere.length && now.elsewhere.every(([to], i) => to === get(were.elsewhere, i)[0])
+    now.elsewhere.length === were.elsewhere.length &&
+    now.elsewhere.every(([to], i) => to === sure(were.elsewhere[i])[0])
   const landsAsWell = now.lands > 0 === were.lands > 0 && (now.stalls === 0 || were.stalls > 0)
   return isNew || !goesElsewhere || !landsAsWell ? null : { ...now, reactions }
 }

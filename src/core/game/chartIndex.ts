@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import type { Move } from '../chart/move'
@@ -111,11 +111,11 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
   }))
   chart.answers.forEach((answer, index) => {
     const move = moveOf.get(answer.move)!
-    get(reactions, counter.reactionOf.get(answer.reaction)!).answers.push({
+    sure(reactions[counter.reactionOf.get(answer.reaction)!]).answers.push({
       record: answer,
       index,
       move,
-      tries: answer.tries ? counter.tries(answer.tries) : get(moves, move).tries,
+      tries: answer.tries ? counter.tries(answer.tries) : sure(moves[move]).tries,
       stallsIn: answer.stallsIn === undefined ? undefined : counter.place(answer.stallsIn),
     })
   })
@@ -126,7 +126,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
     unprompted: counter.reactions(position.unprompted?.reactions),
   }))
   addProbes(moves, reactions, allowed)
-  moves.forEach((move, i) => get(positions, move.from).moves.push(i))
+  moves.forEach((move, i) => sure(positions[move.from]).moves.push(i))
   return { holds, positions, moves, reactions, positionOf: counter.positionOf }
 }
 

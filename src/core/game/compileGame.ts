@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { failure, success, type Problem, type Result } from '../problem'
 import { indexChart, type ChartIndex } from './chartIndex'
@@ -68,7 +68,7 @@ function addRoots(search: Search, roots: number[]): { ownState: Int32Array; stal
   const stalledState = new Int32Array(moves.length).fill(NONE)
   for (const p of roots) {
     ownState[p] = search.ownState(p)
-    for (const m of get(positions, p).moves) stalledState[m] = search.ownState(p, m)
+    for (const m of sure(positions[p]).moves) stalledState[m] = search.ownState(p, m)
   }
   return { ownState, stalledState }
 }
@@ -81,14 +81,11 @@ function tooManyStates(index: ChartIndex, groups: DraftGroup[], limit: number): 
     if (!byPosition.has(group.place)) byPosition.set(group.place, [])
     byPosition.get(group.place)!.push(group)
   }
-  const [place, arrangements] = get(
-    [...byPosition].sort((a, b) => b[1].length - a[1].length),
-    0,
-  )
+  const [place, arrangements] = sure([...byPosition].sort((a, b) => b[1].length - a[1].length)[0])
   const sometimes = arrangements.reduce((set, { holds }) => set | holds, 0n)
   const always = arrangements.reduce((set, { holds }) => set & holds, sometimes)
   const names = index.holds.idsOf(sometimes & ~always).map((id) => `"${id}"`)
-  const where = get(index.positions, place).record
+  const where = sure(index.positions[place]).record
   return {
     code: 'too-many-states',
     path: ['positions', place, 'holds'],

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { NONE, type Game } from './game'
 
@@ -6,8 +6,8 @@ import { NONE, type Game } from './game'
 
 /** Id of the move that an action tries, or `wait` or `concede`. */
 export function actionName(game: Game, a: number): string {
-  const move = get(game.meaning.actionMove, a)
-  if (move !== NONE) return get(game.meaning.index.moves, move).record.id
+  const move = sure(game.meaning.actionMove[a])
+  if (move !== NONE) return sure(game.meaning.index.moves[move]).record.id
   return game.groupIsReaction[groupOfAction(game, a)] ? 'concede' : 'wait'
 }
 
@@ -17,7 +17,7 @@ export function groupOfAction(game: Game, a: number): number {
   let high = game.groupCount - 1
   while (low < high) {
     const middle = (low + high + 1) >> 1
-    if (get(game.groupActions, middle) <= a) low = middle
+    if (sure(game.groupActions[middle]) <= a) low = middle
     else high = middle - 1
   }
   return low
@@ -26,15 +26,15 @@ export function groupOfAction(game: Game, a: number): number {
 /** What of a game says which records it was made from. */
 type Named = Pick<Game, 'meaning'>
 
-export const moveId = (game: Named, move: number): MoveId => get(game.meaning.index.moves, move).record.id
+export const moveId = (game: Named, move: number): MoveId => sure(game.meaning.index.moves[move]).record.id
 export const reactionId = (game: Named, reaction: number): ReactionId =>
-  get(game.meaning.index.reactions, reaction).record.id
+  sure(game.meaning.index.reactions[reaction]).record.id
 export const positionId = (game: Named, position: number): PositionId =>
-  get(game.meaning.index.positions, position).record.id
+  sure(game.meaning.index.positions[position]).record.id
 
 /** The action by which a move is tried in a group, or NONE; `answer` picks one of several answers with that move. */
 export function actionOfMove(game: Game, group: number, move: number): number {
-  for (let a = get(game.groupActions, group); a < get(game.groupActions, group + 1); a++) {
+  for (let a = sure(game.groupActions[group]); a < sure(game.groupActions[group + 1]); a++) {
     if (game.meaning.actionMove[a] === move) return a
   }
   return NONE
@@ -42,21 +42,21 @@ export function actionOfMove(game: Game, group: number, move: number): number {
 
 /** Index of the move in full for one that is only shown; NONE stays NONE. */
 export const inFull = ({ meaning }: Game, move: number): number =>
-  move === NONE ? NONE : (get(meaning.index.moves, move).probeOf ?? move)
+  move === NONE ? NONE : (sure(meaning.index.moves[move]).probeOf ?? move)
 
 /** True where an action only shows its move. */
 export const isProbe = ({ meaning }: Game, a: number): boolean =>
   a !== NONE &&
   meaning.actionMove[a] !== NONE &&
-  get(meaning.index.moves, get(meaning.actionMove, a)).probeOf !== undefined
+  sure(meaning.index.moves[sure(meaning.actionMove[a])]).probeOf !== undefined
 
 /** The actions of group `g` that try a move, or give an answer, in full and only shown. */
 export function waysOf(game: Game, g: number, wanted: { move: number } | { answer: number }): number[] {
   const found: number[] = []
-  for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+  for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
     const is =
       'move' in wanted
-        ? inFull(game, get(game.meaning.actionMove, a)) === wanted.move
+        ? inFull(game, sure(game.meaning.actionMove[a])) === wanted.move
         : game.meaning.actionAnswer[a] === wanted.answer
     if (is) found.push(a)
   }
@@ -65,7 +65,7 @@ export function waysOf(game: Game, g: number, wanted: { move: number } | { answe
 
 /** Index of the action of a group that gives an answer of the chart, or NONE. */
 export function actionOfAnswer(game: Game, g: number, answer: number): number {
-  for (let a = get(game.groupActions, g) + 1; a < get(game.groupActions, g + 1); a++) {
+  for (let a = sure(game.groupActions[g]) + 1; a < sure(game.groupActions[g + 1]); a++) {
     if (game.meaning.actionAnswer[a] === answer) return a
   }
   return NONE

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { CAUGHT } from './tryCounts'
 import { ENDINGS, NONE, OUTCOME, TERMINALS, terminalWorth, type Game } from './game'
 import type { Scenario } from './scenario'
@@ -18,9 +18,9 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
   const stateCount = search.stateGroup.length
   const number = renumber(groups, stateCount)
   const actions = groups.flatMap((group) => group.actions)
-  const renamed = (states: Int32Array) => states.map((state) => (state === NONE ? NONE : get(number, state)))
+  const renamed = (states: Int32Array) => states.map((state) => (state === NONE ? NONE : sure(number[state])))
   const reached = new Uint8Array(stateCount)
-  for (let found = 0; found < roots.reachedStates; found++) reached[get(number, found)] = 1
+  for (let found = 0; found < roots.reachedStates; found++) reached[sure(number[found])] = 1
   const perGroup = groupRows(search, scenario)
   const perAction = actionRows(groups, actions, perGroup, scenario, number)
   const game: Game = {
@@ -28,7 +28,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
     stateCount,
     reachedCount: roots.reachedStates - TERMINALS,
     reached,
-    start: get(number, roots.start),
+    start: sure(number[roots.start]),
     maxSeconds: actions.reduce((most, { seconds }) => Math.max(most, seconds), 1),
     groupCount: groups.length,
     ...perGroup,
@@ -63,7 +63,7 @@ function renumber(groups: DraftGroup[], stateCount: number): Int32Array {
 function starts(counts: number[], first = 0): Int32Array {
   const rows = new Int32Array(counts.length + 1)
   rows[0] = first
-  counts.forEach((count, i) => (rows[i + 1] = get(rows, i) + count))
+  counts.forEach((count, i) => (rows[i + 1] = sure(rows[i]) + count))
   return rows
 }
 
@@ -82,8 +82,8 @@ function groupRows({ groups, index }: Search, scenario: Scenario) {
     groupThreat: new Float64Array(count),
   }
   groups.forEach(({ isReaction, place, holds }, g) => {
-    const position = isReaction ? get(index.reactions, place).endsIn : place
-    const record = position === CAUGHT ? undefined : get(index.positions, position).record
+    const position = isReaction ? sure(index.reactions[place]).endsIn : place
+    const record = position === CAUGHT ? undefined : sure(index.positions[position]).record
     const ahead = record?.ahead ?? 'theirs'
     const worth = record?.endWorth ?? scenario.ends[ahead]
     const breakUp = record?.breakUp ?? scenario.breakUp
@@ -104,9 +104,9 @@ function stateRows(search: Search, groupStates: Int32Array, groupActions: Int32A
     stateGroup.fill(g, groupStates[g], groupStates[g + 1])
     for (const [move, state] of group.members) {
       if (move === NONE || group.isReaction) continue
-      stateStalled[get(number, state)] =
-        get(groupActions, g) + group.actions.findIndex((action) => action.move === move)
-      stateLoss[get(number, state)] = search.lossOf(group, move) ?? NaN
+      stateStalled[sure(number[state])] =
+        sure(groupActions[g]) + group.actions.findIndex((action) => action.move === move)
+      stateLoss[sure(number[state])] = search.lossOf(group, move) ?? NaN
     }
   })
   return { stateGroup, stateStalled, stateLoss }
@@ -120,7 +120,7 @@ function actionRows(
   number: Int32Array,
 ) {
   const outcomes = starts(actions.map((action) => action.outcomes.length))
-  const total = get(outcomes, actions.length)
+  const total = sure(outcomes[actions.length])
   const rows = {
     outcomes,
     actionLike: likes(actions),
@@ -129,7 +129,7 @@ function actionRows(
     actionAlive: new Float64Array(actions.length),
     reactionsFrom: new Int32Array(actions.length),
     actionLanding: new Int32Array(actions.length).fill(NONE),
-    actionNothing: Int32Array.from(actions, ({ nothing }) => (nothing === NONE ? NONE : get(number, nothing))),
+    actionNothing: Int32Array.from(actions, ({ nothing }) => (nothing === NONE ? NONE : sure(number[nothing]))),
     actionMass: new Float64Array(actions.length),
     outcomeState: new Int32Array(total),
     outcomeChance: new Float64Array(total),
@@ -138,9 +138,9 @@ function actionRows(
   let a = 0
   groups.forEach((group, g) => {
     for (const action of group.actions) {
-      const { alive, broken, caught } = overSeconds(get(groupBreak, g), get(groupThreat, g), action.seconds)
+      const { alive, broken, caught } = overSeconds(sure(groupBreak[g]), sure(groupThreat[g]), action.seconds)
       rows.actionAlive[a] = alive
-      rows.actionToll[a] = broken * get(groupWorth, g) + caught * caughtWorth
+      rows.actionToll[a] = broken * sure(groupWorth[g]) + caught * caughtWorth
       outcomeRow(action, a++, rows, number)
     }
   })
@@ -159,14 +159,14 @@ function likes(actions: DraftAction[]): Int32Array {
 type ActionRows = ReturnType<typeof actionRows>
 
 function outcomeRow(action: DraftAction, a: number, rows: ActionRows, number: Int32Array): void {
-  const first = get(rows.outcomes, a)
+  const first = sure(rows.outcomes[a])
   const reactions = action.outcomes.findIndex(({ kind }) => kind === OUTCOME.reaction)
-  rows.reactionsFrom[a] = reactions < 0 ? get(rows.outcomes, a + 1) : first + reactions
+  rows.reactionsFrom[a] = reactions < 0 ? sure(rows.outcomes[a + 1]) : first + reactions
   action.outcomes.forEach(({ kind, state, chance }, i) => {
-    rows.outcomeState[first + i] = get(number, state)
+    rows.outcomeState[first + i] = sure(number[state])
     rows.outcomeChance[first + i] = chance
-    if (kind === OUTCOME.lands) rows.actionLanding[a] = get(number, state)
-    if (kind === OUTCOME.reaction) rows.actionMass[a] = get(rows.actionMass, a) + chance
+    if (kind === OUTCOME.lands) rows.actionLanding[a] = sure(number[state])
+    if (kind === OUTCOME.reaction) rows.actionMass[a] = sure(rows.actionMass[a]) + chance
   })
 }
 

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { probeOf, type ProbeFactors } from '../chart/probe'
 import type { Tries } from '../chart/tries'
@@ -54,7 +54,7 @@ export class Refill {
     this.guesses = [...chart.moves, ...chart.answers].map(({ tries }) => tries)
     this.counts = this.countsOf(chart)
     this.owner = actionMove.map((m, a) => {
-      const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + get(actionAnswer, a)
+      const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + sure(actionAnswer[a])
       return m === NONE ? NONE : own !== NONE && this.guesses[own] ? own : inFull(game, m)
     })
     this.probe = Array.from(actionMove, (m) => {
@@ -64,18 +64,18 @@ export class Refill {
     this.left = new Array<Left | null>(actionMove.length).fill(null)
     this.unprompted = new Array<number[] | null>(game.groupCount).fill(null)
     for (let g = 0; g < game.groupCount; g++) {
-      for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+      for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
         if (this.owner[a] !== NONE)
           this.left[a] = leftOf(
             index,
-            get(index.moves, get(actionMove, a)),
+            sure(index.moves[sure(actionMove[a])]),
             this.triesOf(a, this.counts),
-            get(groupHolds, g),
+            sure(groupHolds[g]),
           )
       }
       if (game.groupIsReaction[g]) continue
-      const { unprompted } = get(index.positions, get(groupPlace, g))
-      if (unprompted.length) this.unprompted[g] = unprompted.map(([r]) => reactionLeft(index, r, get(groupHolds, g)))
+      const { unprompted } = sure(index.positions[sure(groupPlace[g])])
+      if (unprompted.length) this.unprompted[g] = unprompted.map(([r]) => reactionLeft(index, r, sure(groupHolds[g])))
     }
   }
 
@@ -108,7 +108,7 @@ export class Refill {
     }
     for (let g = 0; g < game.groupCount; g++) {
       if (this.unprompted[g]) this.fillWaiting(filled, g, counts)
-      for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+      for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
         if (!this.fillAction(filled, g, a, counts)) return null
       }
     }
@@ -116,7 +116,7 @@ export class Refill {
   }
 
   private triesOf(a: number, { tries }: Counts): TryCounts {
-    const whole = tries[get(this.owner, a)]!
+    const whole = tries[sure(this.owner[a])]!
     const factors = this.probe[a]
     return factors ? asProbe(whole, factors) : whole
   }
@@ -134,12 +134,12 @@ export class Refill {
   }
 
   private fillWaiting(filled: Game, g: number, counts: Counts): void {
-    const place = get(this.game.meaning.groupPlace, g)
-    const { every } = get(this.chart.positions, place).unprompted!
+    const place = sure(this.game.meaning.groupPlace[g])
+    const { every } = sure(this.chart.positions[place]).unprompted!
     fillReactions(
       filled,
-      get(this.game.groupActions, g),
-      chancesASecond(get(counts.unprompted, place), every, this.unprompted[g]!),
+      sure(this.game.groupActions[g]),
+      chancesASecond(sure(counts.unprompted[place]), every, this.unprompted[g]!),
     )
   }
 
@@ -148,25 +148,25 @@ export class Refill {
     const { game } = this
     const left = this.left[a]
     if (!left) return true
-    const like = get(game.actionLike, a)
+    const like = sure(game.actionLike[a])
     if (like !== a) {
       copyAction(filled, like, a)
       return true
     }
     const { actionMove, groupStalled, outcomeKind } = game.meaning
     const fresh = sharesWith(this.triesOf(a, counts), left)
-    const isAgain = groupStalled[g] !== NONE && inFull(game, get(actionMove, a)) === groupStalled[g]
+    const isAgain = groupStalled[g] !== NONE && inFull(game, sure(actionMove[a])) === groupStalled[g]
     const shares = fresh && isAgain ? triedAgain(fresh, game.scenario.repeat) : fresh
     if (!shares) return false
     let elsewhere = 0
-    for (let o = get(game.outcomes, a); o < get(game.reactionsFrom, a); o++) {
+    for (let o = sure(game.outcomes[a]); o < sure(game.reactionsFrom[a]); o++) {
       const kind = outcomeKind[o]
       filled.outcomeChance[o] =
         kind === OUTCOME.lands
           ? shares.lands
           : kind === OUTCOME.stalls
             ? shares.stalls
-            : get(shares.elsewhere, elsewhere++)[1]
+            : sure(shares.elsewhere[elsewhere++])[1]
     }
     fillReactions(filled, a, shares.reactions)
     return true
@@ -174,8 +174,8 @@ export class Refill {
 }
 
 function copyAction({ outcomes, outcomeChance, actionMass }: Game, from: number, to: number): void {
-  outcomeChance.copyWithin(get(outcomes, to), get(outcomes, from), get(outcomes, from + 1))
-  actionMass[to] = get(actionMass, from)
+  outcomeChance.copyWithin(sure(outcomes[to]), sure(outcomes[from]), sure(outcomes[from + 1]))
+  actionMass[to] = sure(actionMass[from])
 }
 
 /** Both are in the order of the chart's reactions. */
@@ -183,9 +183,9 @@ function fillReactions(game: Game, a: number, shares: Shares['reactions']): void
   const { outcomeReaction } = game.meaning
   let at = 0
   let mass = 0
-  for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
-    while (at < shares.length && get(shares, at)[0] < get(outcomeReaction, o)) at++
-    const chance = shares[at]?.[0] === outcomeReaction[o] ? get(shares, at)[1] : 0
+  for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
+    while (at < shares.length && sure(shares[at])[0] < sure(outcomeReaction[o])) at++
+    const chance = shares[at]?.[0] === outcomeReaction[o] ? sure(shares[at])[1] : 0
     game.outcomeChance[o] = chance
     mass += chance
   }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Person } from '../chart/words'
 import type { ChartIndex, IndexedMove } from './chartIndex'
@@ -37,8 +37,8 @@ export function relevantHolds(index: ChartIndex): Relevance {
   return {
     position: live.slice(0, places),
     reaction: {
-      home: index.reactions.map((_, r) => get(live, places + 2 * r)),
-      away: index.reactions.map((_, r) => get(live, places + 2 * r + 1)),
+      home: index.reactions.map((_, r) => sure(live[places + 2 * r])),
+      away: index.reactions.map((_, r) => sure(live[places + 2 * r + 1])),
     },
   }
 }
@@ -60,23 +60,23 @@ class Passages {
   }
 
   private fromPosition(p: number): void {
-    const { moves, unprompted } = get(this.index.positions, p)
-    for (const [r] of unprompted) this.meets(p, r, get(this.index.reactions, r).endsIn === p, NO_HOLDS, NO_HOLDS)
+    const { moves, unprompted } = sure(this.index.positions[p])
+    for (const [r] of unprompted) this.meets(p, r, sure(this.index.reactions[r]).endsIn === p, NO_HOLDS, NO_HOLDS)
     for (const m of moves) {
-      const move = get(this.index.moves, m)
+      const move = sure(this.index.moves[m])
       this.tried(p, move, move.tries, true)
       if (move.stallsIn !== undefined) this.arrives(p, move.stallsIn, move.needs)
     }
   }
 
   private fromReaction(r: number): void {
-    const { endsIn, answers } = get(this.index.reactions, r)
+    const { endsIn, answers } = sure(this.index.reactions[r])
     for (const home of [true, false]) {
       const node = this.reactionNode(r, home)
       if (home && endsIn !== CAUGHT) this.passages.push(this.passage(node, endsIn, this.all, NO_HOLDS, NO_HOLDS))
-      if (!home) this.arrives(node, endsIn, NO_HOLDS, get(this.index.reactions, r).adds)
+      if (!home) this.arrives(node, endsIn, NO_HOLDS, sure(this.index.reactions[r]).adds)
       for (const answer of answers) {
-        const move = get(this.index.moves, answer.move)
+        const move = sure(this.index.moves[answer.move])
         this.tried(node, move, answer.tries, home && move.from === endsIn)
         if (answer.stallsIn !== undefined) this.arrives(node, answer.stallsIn, move.needs)
       }
@@ -86,14 +86,14 @@ class Passages {
   private tried(node: number, move: IndexedMove, tries: TryCounts, stayed: boolean): void {
     for (const [place] of tries.elsewhere) this.arrives(node, place, move.needs)
     for (const [r] of tries.reactions) {
-      this.meets(node, r, get(this.index.reactions, r).endsIn === move.from, move.drops, move.needs)
+      this.meets(node, r, sure(this.index.reactions[r]).endsIn === move.from, move.drops, move.needs)
     }
     if (move.to < 0) return
     const { holds } = this.index
     let survives = this.all & ~(move.drops | move.strips | holds.sharingLimbs(move.adds) | move.adds)
     let gains = move.adds
     if (!(move.to === move.from && !move.across && stayed)) {
-      const { own } = get(this.index.positions, move.to)
+      const { own } = sure(this.index.positions[move.to])
       if (!carriesAll(this.index, move)) survives &= move.keeps
       survives &= ~(own | holds.sharingLimbs(own))
       gains |= own
@@ -102,7 +102,7 @@ class Passages {
   }
 
   private meets(node: number, r: number, home: boolean, drops: HoldSet, needs: HoldSet): void {
-    const { strips, adds } = get(this.index.reactions, r)
+    const { strips, adds } = sure(this.index.reactions[r])
     const survives = this.all & ~(drops | strips | adds | this.index.holds.sharingLimbs(adds))
     this.passages.push(this.passage(node, this.reactionNode(r, home), survives, adds, needs))
   }
@@ -110,7 +110,7 @@ class Passages {
   /** Into a position with its own holds and perhaps `gains`, whatever was on. */
   private arrives(node: number, place: number, needs: HoldSet, gains = NO_HOLDS): void {
     if (place < 0) return
-    this.passages.push(this.passage(node, place, NO_HOLDS, get(this.index.positions, place).own | gains, needs))
+    this.passages.push(this.passage(node, place, NO_HOLDS, sure(this.index.positions[place]).own | gains, needs))
   }
 
   private passage(from: number, to: number, survives: HoldSet, gains: HoldSet, needs: HoldSet): Passage {
@@ -123,8 +123,8 @@ class Passages {
     this.index.positions.forEach(({ own }, p) => (may[p] = own))
     this.untilStable(() =>
       this.passages.map(({ from, to, survives, gains, needs }) => {
-        if ((needs & get(may, from)) !== needs) return false
-        return grow(may, to, (get(may, from) & survives) | gains)
+        if ((needs & sure(may[from])) !== needs) return false
+        return grow(may, to, (sure(may[from]) & survives) | gains)
       }),
     )
     return may
@@ -135,8 +135,8 @@ class Passages {
     const live = may.map((on, node) => this.askedFor(node, on))
     this.untilStable(() =>
       this.passages.map(({ from, to, survives, needs }) => {
-        if ((needs & get(may, from)) !== needs) return false
-        return grow(live, from, get(live, to) & survives)
+        if ((needs & sure(may[from])) !== needs) return false
+        return grow(live, from, sure(live[to]) & survives)
       }),
     )
     return live
@@ -150,16 +150,16 @@ class Passages {
   private askedFor(node: number, on: HoldSet): HoldSet {
     const places = this.index.positions.length
     if (node < places) {
-      const { moves, unprompted, record } = get(this.index.positions, node)
+      const { moves, unprompted, record } = sure(this.index.positions[node])
       let asked = this.denying(record.threat ?? {}, 'ours', on)
-      for (const [r] of unprompted) asked |= this.denying(get(this.index.reactions, r).record, 'ours', on)
-      for (const m of moves) asked |= this.askedBy(get(this.index.moves, m), get(this.index.moves, m).tries, on)
+      for (const [r] of unprompted) asked |= this.denying(sure(this.index.reactions[r]).record, 'ours', on)
+      for (const m of moves) asked |= this.askedBy(sure(this.index.moves[m]), sure(this.index.moves[m]).tries, on)
       return asked
     }
-    const { endsIn, answers } = get(this.index.reactions, (node - places) >> 1)
-    const threat = endsIn === CAUGHT ? undefined : get(this.index.positions, endsIn).record.threat
+    const { endsIn, answers } = sure(this.index.reactions[(node - places) >> 1])
+    const threat = endsIn === CAUGHT ? undefined : sure(this.index.positions[endsIn]).record.threat
     return answers.reduce(
-      (asked, answer) => asked | this.askedBy(get(this.index.moves, answer.move), answer.tries, on),
+      (asked, answer) => asked | this.askedBy(sure(this.index.moves[answer.move]), answer.tries, on),
       this.denying(threat ?? {}, 'ours', on),
     )
   }
@@ -169,7 +169,7 @@ class Passages {
     let asked = move.needs
     if (tries.lands > 0) asked |= this.denying(move.record, 'theirs', on)
     for (const [r] of tries.reactions) {
-      asked |= this.denying(get(this.index.reactions, r).record, 'ours', on) & ~move.drops
+      asked |= this.denying(sure(this.index.reactions[r]).record, 'ours', on) & ~move.drops
     }
     return asked
   }
@@ -189,7 +189,7 @@ class Passages {
 
 /** Adds to a place's set; true when that changed it. */
 function grow(sets: HoldSet[], at: number, more: HoldSet): boolean {
-  const grown = get(sets, at) | more
+  const grown = sure(sets[at]) | more
   if (grown === sets[at]) return false
   sets[at] = grown
   return true

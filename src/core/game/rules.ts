@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
 import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
@@ -42,7 +42,7 @@ export function sharesWith(tries: TryCounts, left: Left): Shares | null {
   let lost = 0
   const reactions: Shares['reactions'] = []
   for (const [i, [r, count]] of tries.reactions.entries()) {
-    const weight = count * get(left.reactions, i)
+    const weight = count * sure(left.reactions[i])
     lost += count - weight
     if (weight > VANISHING) reactions.push([r, weight])
   }
@@ -60,7 +60,7 @@ export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts,
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
 export const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>
-  holds.left(get(reactions, r).record, on, 'ours') * get(reactions, r).underStrikes
+  holds.left(sure(reactions[r]).record, on, 'ours') * sure(reactions[r]).underStrikes
 
 const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
 
@@ -93,7 +93,7 @@ export function triedAgain(shares: Shares, repeat: number): Shares | null {
 
 /** The unprompted reactions in a second of waiting, with their chances, against our holds. */
 export function unpromptedChances(index: ChartIndex, position: number, holds: HoldSet): Shares['reactions'] {
-  const { unprompted, record } = get(index.positions, position)
+  const { unprompted, record } = sure(index.positions[position])
   if (!unprompted.length) return []
   return chancesASecond(
     unprompted,
@@ -113,7 +113,7 @@ export function chancesASecond(
 ): Shares['reactions'] {
   const all = counts.reduce((total, [, count]) => total + count, 0)
   return counts
-    .map(([r, count], i): [number, number] => [r, (count * get(left, i)) / all / every])
+    .map(([r, count], i): [number, number] => [r, (count * sure(left[i])) / all / every])
     .filter(([, chance]) => chance > VANISHING)
 }
 
@@ -125,7 +125,7 @@ export interface Place {
 
 /** The position with its own holds. */
 export function ownPlace(index: ChartIndex, position: number): Place {
-  return { position, holds: position >= 0 ? get(index.positions, position).own : 0n }
+  return { position, holds: position >= 0 ? sure(index.positions[position]).own : 0n }
 }
 
 /**
@@ -138,13 +138,13 @@ export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, st
   const changed = table.settle(holds & ~move.drops & ~move.strips, move.adds)
   if (move.to === move.from && !move.across && stayed) return { position: move.to, holds: changed }
   const carried = carriesAll(index, move) ? changed : changed & (move.keeps | move.adds)
-  const { own } = get(index.positions, move.to)
+  const { own } = sure(index.positions[move.to])
   return { position: move.to, holds: table.settle(table.settle(carried, own), move.adds) }
 }
 
 /** False where the move changes the side or the frame, so that only what is kept or added comes along. */
 export function carriesAll(index: ChartIndex, move: IndexedMove): boolean {
-  return !move.across && get(index.positions, move.from).record.frame === get(index.positions, move.to).record.frame
+  return !move.across && sure(index.positions[move.from]).record.frame === sure(index.positions[move.to]).record.frame
 }
 
 /** The holds when a reaction is met: what the move drops is off, what the reaction strips and adds is done. */
@@ -156,6 +156,6 @@ export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: Ho
 export function concession(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, home: boolean): Place {
   if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
   if (home) return { position: reaction.endsIn, holds }
-  const { own } = get(index.positions, reaction.endsIn)
+  const { own } = sure(index.positions[reaction.endsIn])
   return { position: reaction.endsIn, holds: index.holds.settle(own & ~reaction.strips, reaction.adds) }
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedAnswer } from './chartIndex'
 import { CAUGHT, FINISH } from './tryCounts'
@@ -93,7 +93,7 @@ export class Search {
 
   /** Expands until nothing new is found. Throws `StateLimit`. */
   exhaust(): void {
-    for (; this.expanded < this.groups.length; this.expanded++) this.expand(get(this.groups, this.expanded))
+    for (; this.expanded < this.groups.length; this.expanded++) this.expand(sure(this.groups[this.expanded]))
   }
 
   /** The state of a position with its own holds and `stalled` (a move or NONE) just stalled. */
@@ -103,19 +103,19 @@ export class Search {
 
   /** True when the position with its own holds and nothing stalled has been found. */
   hasFoundOwn(position: number): boolean {
-    const relevant = get(this.index.positions, position).own & get(this.relevance.position, position)
-    const group = get(this.positionGroups, position).get(relevant)
-    return group !== undefined && get(this.groups, group).members.has(NONE)
+    const relevant = sure(this.index.positions[position]).own & sure(this.relevance.position[position])
+    const group = sure(this.positionGroups[position]).get(relevant)
+    return group !== undefined && sure(this.groups[group]).members.has(NONE)
   }
 
   private positionState({ position, holds }: Place, stalled: number): number {
     if (position === FINISH) return TERMINAL.finish
     if (position === CAUGHT) return TERMINAL.caught
     if (this.goal.has(position)) return TERMINAL.goal
-    const relevant = holds & get(this.relevance.position, position)
+    const relevant = holds & sure(this.relevance.position[position])
     const just = this.canStallIn(relevant, stalled) ? stalled : NONE
     const apart = this.shown.has(just)
-    const known = apart ? mapAt(this.stalledGroups, `${position} ${just}`) : get(this.positionGroups, position)
+    const known = apart ? mapAt(this.stalledGroups, `${position} ${just}`) : sure(this.positionGroups[position])
     let group = known.get(relevant)
     if (group === undefined) {
       group = this.newGroup(false, position, relevant, { move: NONE, home: true }, apart ? just : NONE)
@@ -125,7 +125,7 @@ export class Search {
   }
 
   private inFull(move: number): number {
-    return get(this.index.moves, move).probeOf ?? move
+    return sure(this.index.moves[move]).probeOf ?? move
   }
 
   /** True when having just tried the move makes a difference: it can be tried here, and would land less often. */
@@ -136,10 +136,10 @@ export class Search {
   }
 
   private sharesFor(move: number, holds: HoldSet): Shares | null {
-    const known = get(this.shares, move)
+    const known = sure(this.shares[move])
     let shares = known.get(holds)
     if (shares === undefined) {
-      const record = get(this.index.moves, move)
+      const record = sure(this.index.moves[move])
       shares = sharesOf(this.index, record, record.tries, holds)
       known.set(holds, shares)
     }
@@ -148,7 +148,7 @@ export class Search {
 
   private reactionState(reaction: number, holds: HoldSet, met: Meeting): number {
     const { home } = met
-    const relevant = holds & get(this.relevance.reaction[home ? 'home' : 'away'], reaction)
+    const relevant = holds & sure(this.relevance.reaction[home ? 'home' : 'away'][reaction])
     const stalled = home && this.canStallIn(relevant, met.move) ? met.move : NONE
     const known = mapAt(this.reactionGroups, `${reaction} ${home ? stalled : 'away'}`)
     let group = known.get(relevant)
@@ -164,7 +164,7 @@ export class Search {
   }
 
   private member(group: number, stalled: number): number {
-    const { members } = get(this.groups, group)
+    const { members } = sure(this.groups[group])
     let state = members.get(stalled)
     if (state === undefined) {
       if (this.stateGroup.length - TERMINALS >= this.stateLimit) throw new StateLimit()
@@ -176,7 +176,7 @@ export class Search {
 
   private expandReaction(group: DraftGroup): void {
     const { place: reaction, holds, met } = group
-    const record = get(this.index.reactions, reaction)
+    const record = sure(this.index.reactions[reaction])
     const state = this.positionState(concession(this.index, record, holds, met.home), met.home ? met.move : NONE)
     const outcomes = [{ kind: OUTCOME.stalls, state, chance: 1, reaction: NONE }]
     group.actions.push({ move: NONE, answer: NONE, seconds: record.seconds, nothing: state, outcomes })
@@ -195,14 +195,14 @@ export class Search {
     const { place, holds } = group
     const wait: DraftAction = { move: NONE, answer: NONE, seconds: 1, nothing: NONE, outcomes: [] }
     for (const [reaction, chance] of unpromptedChances(this.index, place, holds)) {
-      const record = get(this.index.reactions, reaction)
+      const record = sure(this.index.reactions[reaction])
       const met = { move: NONE, home: record.endsIn === place }
       const state = this.reactionState(reaction, metHolds(this.index, record, holds, 0n), met)
       wait.outcomes.push({ kind: OUTCOME.reaction, state, chance, reaction })
     }
     group.actions.push(wait)
     const others = this.fromWhereNothingStalled(group)
-    for (const move of get(this.index.positions, place).moves) {
+    for (const move of sure(this.index.positions[place]).moves) {
       const full = this.inFull(move)
       const same = full === group.stalled ? undefined : others.get(move)
       if (same) {
@@ -212,7 +212,7 @@ export class Search {
       const fresh = this.sharesFor(move, holds)
       const shares = fresh && full === group.stalled ? triedAgain(fresh, this.scenario.repeat) : fresh
       if (!shares) continue
-      const { stallsIn } = get(this.index.moves, move)
+      const { stallsIn } = sure(this.index.moves[move])
       const nothing = () =>
         stallsIn === undefined ? this.positionState({ position: place, holds }, full) : this.ownOrCaught(stallsIn)
       group.actions.push(this.tried(move, NONE, shares, holds, true, nothing))
@@ -224,8 +224,8 @@ export class Search {
    * move is the same.
    */
   private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): Map<number, DraftAction> {
-    const group = stalled === NONE ? undefined : get(this.positionGroups, place).get(holds)
-    return new Map(group === undefined ? [] : get(this.groups, group).actions.map((action) => [action.move, action]))
+    const group = stalled === NONE ? undefined : sure(this.positionGroups[place]).get(holds)
+    return new Map(group === undefined ? [] : sure(this.groups[group]).actions.map((action) => [action.move, action]))
   }
 
   private answered(
@@ -235,10 +235,10 @@ export class Search {
     home: boolean,
     conceded: number,
   ): DraftAction | null {
-    const move = get(this.index.moves, answer.move)
+    const move = sure(this.index.moves[answer.move])
     const shares = sharesOf(this.index, move, answer.tries, holds)
     if (!shares) return null
-    const stayed = home && get(this.index.reactions, reaction).endsIn === move.from
+    const stayed = home && sure(this.index.reactions[reaction]).endsIn === move.from
     const nothing = () => (answer.stallsIn === undefined ? conceded : this.ownOrCaught(answer.stallsIn))
     return this.tried(answer.move, answer.index, shares, holds, stayed, nothing)
   }
@@ -255,7 +255,7 @@ export class Search {
     stayed: boolean,
     nothingState: () => number,
   ): DraftAction {
-    const move = get(this.index.moves, m)
+    const move = sure(this.index.moves[m])
     const outcomes: DraftOutcome[] = []
     const add = (kind: OutcomeKind, state: number, chance: number, reaction = NONE) =>
       outcomes.push({ kind, state, chance, reaction })
@@ -267,7 +267,7 @@ export class Search {
     const nothing = shares.stalls > 0 || mayDoNothing || move.stallsIn !== undefined ? nothingState() : NONE
     if (shares.stalls > 0) add(OUTCOME.stalls, nothing, shares.stalls)
     for (const [reaction, share] of shares.reactions) {
-      const record = get(this.index.reactions, reaction)
+      const record = sure(this.index.reactions[reaction])
       const met = { move: this.inFull(m), home: record.endsIn === move.from }
       const state = this.reactionState(reaction, metHolds(this.index, record, holds, move.drops), met)
       add(OUTCOME.reaction, state, share, reaction)

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -66,9 +66,9 @@ export function switchingPlan(chart: Chart, position: PositionId, { arrangements
   if (here < 0) return []
   const met = new Set(pinCheck(chart, position).escapes.map(({ reaction }) => reaction))
   return escapes.flatMap(({ reaction, left, best }): Switch[] => {
-    if (best === null || best === here || !met.has(reaction) || get(left, here) - get(left, best) < 1e-9) return []
-    const to = get(arrangements, best).id
+    if (best === null || best === here || !met.has(reaction) || sure(left[here]) - sure(left[best]) < 1e-9) return []
+    const to = sure(arrangements[best]).id
     const move = chart.moves.find((one) => one.from === position && one.to === to)?.id ?? null
-    return [{ from: position, to, reaction, move, before: get(left, here), after: get(left, best) }]
+    return [{ from: position, to, reaction, move, before: sure(left[here]), after: sure(left[best]) }]
   })
 }

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import { holder, type Hold } from '../chart/hold'
 import { LIMBS, type Person } from '../chart/words'
 

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { holder, type Hold } from '../chart/hold'
 import type { HoldId, PositionId } from '../chart/ids'

@@ -1,5 +1,5 @@
 import { toReactionId, type HoldId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Reaction } from '../chart/reaction'

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Run } from '../chart/run'
 import { actionOfAnswer, actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, type Game } from '../game/game'
@@ -13,18 +13,18 @@ export function worthsAlong(
   { start, steps }: Pick<Run, 'start' | 'steps'>,
 ): (number | null)[] {
   const p = game.meaning.index.positionOf.get(start)
-  let state = p === undefined ? NONE : get(game.meaning.ownState, p)
-  const worths = [state === NONE ? null : get(values, state)]
+  let state = p === undefined ? NONE : sure(game.meaning.ownState[p])
+  const worths = [state === NONE ? null : sure(values[state])]
   for (const step of steps) {
     state = state === NONE ? NONE : next(game, state, step)
-    worths.push(state === NONE ? null : get(values, state))
+    worths.push(state === NONE ? null : sure(values[state]))
   }
   return worths
 }
 
 function next(game: Game, state: number, step: Run['steps'][number]): number {
   if (state <= TERMINAL.goal) return NONE
-  const g = get(game.stateGroup, state)
+  const g = sure(game.stateGroup[state])
   const a = actionOf(game, g, step)
   if (a === NONE) return NONE
   const wanted = step.reaction
@@ -34,18 +34,18 @@ function next(game: Game, state: number, step: Run['steps'][number]): number {
       : step.stalls || !step.move
         ? OUTCOME.stalls
         : OUTCOME.lands
-  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
-    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return get(game.outcomeState, o)
+  for (let o = sure(game.outcomes[a]); o < sure(game.outcomes[a + 1]); o++) {
+    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return sure(game.outcomeState[o])
   }
   return NONE
 }
 
 function actionOf(game: Game, g: number, { move, reaction }: Run['steps'][number]): number {
-  const first = get(game.groupActions, g)
+  const first = sure(game.groupActions[g])
   if (!move) return game.groupIsReaction[g] === (reaction ? 0 : 1) ? first : NONE
   const index = game.meaning.index.moves.findIndex(({ record }) => record.id === move)
   if (!game.groupIsReaction[g]) return actionOfMove(game, g, index)
-  const { answers } = get(game.meaning.index.reactions, get(game.meaning.groupPlace, g))
+  const { answers } = sure(game.meaning.index.reactions[sure(game.meaning.groupPlace[g])])
   const answer = answers.find(({ record }) => record.move === move)
   return answer ? actionOfAnswer(game, g, answer.index) : NONE
 }
@@ -53,11 +53,12 @@ function actionOf(game: Game, g: number, { move, reaction }: Run['steps'][number
 /** Whether an outcome is the reaction, or leads to the place, that the step names. */
 function isAt(game: Game, o: number, { reaction, elsewhere }: Run['steps'][number]): boolean {
   const { index, outcomeReaction, groupPlace } = game.meaning
-  if (reaction) return get(index.reactions, get(outcomeReaction, o)).record.id === reaction
+  if (reaction) return sure(index.reactions[sure(outcomeReaction[o])]).record.id === reaction
   if (!elsewhere) return true
-  const state = get(game.outcomeState, o)
+  const state = sure(game.outcomeState[o])
   if (state === TERMINAL.caught) return elsewhere === 'caught'
   return (
-    state > TERMINAL.goal && get(index.positions, get(groupPlace, get(game.stateGroup, state))).record.id === elsewhere
+    state > TERMINAL.goal &&
+    sure(index.positions[sure(groupPlace[sure(game.stateGroup[state])])]).record.id === elsewhere
   )
 }

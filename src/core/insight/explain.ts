@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
@@ -52,7 +52,7 @@ export function explain(solution: Solution, question: Question): Explanation | n
   if (question.of === 'move') {
     const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)
     if (move < 0) return null
-    const own = get(game.meaning.ownState, get(game.meaning.index.moves, move).from)
+    const own = sure(game.meaning.ownState[sure(game.meaning.index.moves[move]).from])
     return takenApart(solution, bestTried(solution, own, { move })?.action ?? NONE, own)
   }
   const met = metState(game, question)
@@ -61,7 +61,7 @@ export function explain(solution: Solution, question: Question): Explanation | n
   if (question.of === 'net') return difference(solution, state, against)
   if (question.of === 'met') return takenApart(solution, bestAction(solution, state), state)
   if (question.of === 'answer') return takenApart(solution, bestTried(solution, state, question)?.action ?? NONE, state)
-  return takenApart(solution, get(game.groupActions, get(game.stateGroup, state)), state)
+  return takenApart(solution, sure(game.groupActions[sure(game.stateGroup[state])]), state)
 }
 
 const bestAction = (solution: Solution, state: number) =>
@@ -69,52 +69,52 @@ const bestAction = (solution: Solution, state: number) =>
 
 function ownState(game: Game, position: PositionId): number {
   const p = game.meaning.index.positionOf.get(position)
-  return p === undefined ? NONE : get(game.meaning.ownState, p)
+  return p === undefined ? NONE : sure(game.meaning.ownState[p])
 }
 
 /** The state in which a reaction is met, and the state that its net is measured against. Null where it is not met. */
 function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
-  const group = get(game.stateGroup, own)
+  const group = sure(game.stateGroup[own])
   const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
-  const a = move === null ? get(game.groupActions, group) : actionOfMove(game, group, m)
+  const a = move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m)
   if (a === NONE) return null
-  for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
-    if (reactionId(game, get(game.meaning.outcomeReaction, o)) !== reaction) continue
-    return { state: get(game.outcomeState, o), against: move === null ? own : get(game.meaning.stalledState, m) }
+  for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
+    if (reactionId(game, sure(game.meaning.outcomeReaction[o])) !== reaction) continue
+    return { state: sure(game.outcomeState[o]), against: move === null ? own : sure(game.meaning.stalledState[m]) }
   }
   return null
 }
 
 function difference({ values }: Solution, state: number, against: number): Explanation {
   const terms: Term[] = [
-    { kind: 'met', chance: 1, value: get(values, state) },
-    { kind: 'stalled', chance: -1, value: get(values, against) },
+    { kind: 'met', chance: 1, value: sure(values[state]) },
+    { kind: 'stalled', chance: -1, value: sure(values[against]) },
   ]
-  return { total: get(values, state) - get(values, against), terms }
+  return { total: sure(values[state]) - sure(values[against]), terms }
 }
 
 function takenApart(solution: Solution, a: number, state: number): Explanation | null {
   const { game, evaluator } = solution
   const t = fullClock(solution)
-  if (a === NONE || get(game.actionSeconds, a) > t) return null
-  const g = get(game.stateGroup, state)
-  const seconds = get(game.actionSeconds, a)
-  const { alive, broken, caught } = overSeconds(get(game.groupBreak, g), get(game.groupThreat, g), seconds)
+  if (a === NONE || sure(game.actionSeconds[a]) > t) return null
+  const g = sure(game.stateGroup[state])
+  const seconds = sure(game.actionSeconds[a])
+  const { alive, broken, caught } = overSeconds(sure(game.groupBreak[g]), sure(game.groupThreat[g]), seconds)
   const terms: Term[] = []
   const ways = new Ways()
   follow(evaluator, a, t, state, ways)
   for (let i = 0; i < ways.count; i++) {
-    if (get(ways.chance, i) <= 0) continue
-    const value = evaluator.table.at(get(ways.state, i), t - seconds)
+    if (sure(ways.chance[i]) <= 0) continue
+    const value = evaluator.table.at(sure(ways.state[i]), t - seconds)
     terms.push({
-      ...meaningOf(game, a, get(ways.outcome, i), get(ways.state, i)),
-      chance: alive * get(ways.chance, i),
+      ...meaningOf(game, a, sure(ways.outcome[i]), sure(ways.state[i])),
+      chance: alive * sure(ways.chance[i]),
       value,
     })
   }
-  if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: get(game.groupWorth, g) })
+  if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: sure(game.groupWorth[g]) })
   if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
   return {
     total: evaluator.actionInState(a, t, state),
@@ -129,7 +129,7 @@ function meaningOf(game: Game, a: number, outcome: number, next: number): Pick<T
   const place = placeOf(game, next)
   if (outcome === NONE) return { kind: actionName(game, a) === 'wait' ? 'waits' : 'nothing', place }
   if (game.meaning.outcomeReaction[outcome] !== NONE) {
-    return { kind: 'reaction', reaction: reactionId(game, get(game.meaning.outcomeReaction, outcome)) }
+    return { kind: 'reaction', reaction: reactionId(game, sure(game.meaning.outcomeReaction[outcome])) }
   }
   if (actionName(game, a) === 'concede') return { kind: 'conceded', place }
   const kind = game.meaning.outcomeKind[outcome]
@@ -140,6 +140,6 @@ function placeOf(game: Game, state: number): Term['place'] {
   if (state === TERMINAL.finish) return 'finish'
   if (state === TERMINAL.caught) return 'caught'
   if (state === TERMINAL.goal) return 'goal'
-  const g = get(game.stateGroup, state)
-  return game.groupIsReaction[g] ? undefined : positionId(game, get(game.meaning.groupPlace, g))
+  const g = sure(game.stateGroup[state])
+  return game.groupIsReaction[g] ? undefined : positionId(game, sure(game.meaning.groupPlace[g]))
 }

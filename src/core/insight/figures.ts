@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
@@ -132,13 +132,13 @@ export function worthsOf(chart: Chart, scenario: Scenario, position: PositionId)
   const { game, values } = solved.value
   const { index, ownState } = game.meaning
   const p = index.positions.findIndex(({ record }) => record.id === position)
-  const moves = get(index.positions, p).moves.map((move) => {
-    const tried = bestTried(solved.value, get(ownState, p), { move: inFull(game, move) })
+  const moves = sure(index.positions[p]).moves.map((move) => {
+    const tried = bestTried(solved.value, sure(ownState[p]), { move: inFull(game, move) })
     return [moveId(game, move), tried?.value ?? null] as const
   })
   return success({
-    start: get(values, game.start),
-    position: get(values, get(ownState, p)),
+    start: sure(values[game.start]),
+    position: sure(values[sure(ownState[p])]),
     moves: Object.fromEntries(moves),
   })
 }
@@ -161,20 +161,20 @@ function gather(solution: Solution): Figures {
   return {
     start: game.scenario.start,
     states: game.reachedCount,
-    value: get(values, game.start),
+    value: sure(values[game.start]),
     ...(bounds ? { bounds: { lower: bounds.lower, upper: bounds.upper } } : {}),
     best: bestIn(solution, game.start).best,
     ...endingsOf(game, occupancy),
     positions: Object.fromEntries(
-      index.positions.map(({ record }, p) => [record.id, positionFigure(solution, p, get(positionVisits, p))]),
+      index.positions.map(({ record }, p) => [record.id, positionFigure(solution, p, sure(positionVisits[p]))]),
     ),
     moves: Object.fromEntries(
       index.moves.flatMap(({ record, probeOf }, m) =>
-        probeOf === undefined ? [[record.id, { ...moveFigure(solution, m), ...get(uses, m) }]] : [],
+        probeOf === undefined ? [[record.id, { ...moveFigure(solution, m), ...sure(uses[m]) }]] : [],
       ),
     ),
     met: metFigures(solution, occupancy),
-    looseEnds: ends.map((end, i) => ({ ...end, visits: get(visits, i) })),
+    looseEnds: ends.map((end, i) => ({ ...end, visits: sure(visits[i]) })),
   }
 }
 
@@ -183,17 +183,17 @@ function usesByMove(game: Game, occupancy: Occupancy): Pick<MoveFigure, 'uses' |
   const uses = game.meaning.index.moves.map(() => new Map<number, number>())
   const shown = new Float64Array(uses.length)
   game.meaning.actionMove.forEach((move, a) => {
-    const times = get(occupancy.actions, a)
+    const times = sure(occupancy.actions[a])
     if (move === NONE || times === 0) return
-    const answer = get(game.meaning.actionAnswer, a)
-    const by = get(uses, inFull(game, move))
-    if (isProbe(game, a)) shown[inFull(game, move)] = get(shown, inFull(game, move)) + times
+    const answer = sure(game.meaning.actionAnswer[a])
+    const by = sure(uses[inFull(game, move)])
+    if (isProbe(game, a)) shown[inFull(game, move)] = sure(shown[inFull(game, move)]) + times
     by.set(answer, (by.get(answer) ?? 0) + times)
   })
   return uses.map((by, m) => ({
     uses: [...by.values()].reduce((sum, times) => sum + times, 0),
     usedAs: [...by].map(([answer, times]) => ({ answer: answer === NONE ? null : answer, uses: times })),
-    ...(get(shown, m) > 0 ? { shown: shown[m] } : {}),
+    ...(sure(shown[m]) > 0 ? { shown: shown[m] } : {}),
   }))
 }
 
@@ -215,17 +215,18 @@ function visitsByPosition(game: Game, occupancy: Occupancy): Float64Array {
   const visits = new Float64Array(game.meaning.index.positions.length)
   for (let g = 0; g < game.groupCount; g++) {
     if (game.groupIsReaction[g]) continue
-    for (let s = get(game.groupStates, g); s < get(game.groupStates, g + 1); s++) {
-      visits[get(game.meaning.groupPlace, g)] = get(visits, get(game.meaning.groupPlace, g)) + get(occupancy.states, s)
+    for (let s = sure(game.groupStates[g]); s < sure(game.groupStates[g + 1]); s++) {
+      visits[sure(game.meaning.groupPlace[g])] =
+        sure(visits[sure(game.meaning.groupPlace[g])]) + sure(occupancy.states[s])
     }
   }
   return visits
 }
 
 function positionFigure(solution: Solution, p: number, visits: number): PositionFigure {
-  const state = get(solution.game.meaning.ownState, p)
+  const state = sure(solution.game.meaning.ownState[p])
   return {
-    value: get(solution.values, state),
+    value: sure(solution.values[state]),
     ...bestIn(solution, state),
     visits,
     still: worthOfWaiting(solution, state),
@@ -235,14 +236,14 @@ function positionFigure(solution: Solution, p: number, visits: number): Position
 function worthOfWaiting(solution: Solution, state: number): number | null {
   if (state < TERMINALS) return null
   const { game, evaluator } = solution
-  const wait = get(game.groupActions, get(game.stateGroup, state))
+  const wait = sure(game.groupActions[sure(game.stateGroup[state])])
   const value = evaluator.actionInState(wait, fullClock(solution), state)
   return value === -Infinity ? null : value
 }
 
 function moveFigure(solution: Solution, m: number): Pick<MoveFigure, 'value' | 'isShown'> {
   const { game } = solution
-  const tried = bestTried(solution, get(game.meaning.ownState, get(game.meaning.index.moves, m).from), { move: m })
+  const tried = bestTried(solution, sure(game.meaning.ownState[sure(game.meaning.index.moves[m]).from]), { move: m })
   return { value: tried?.value ?? null, ...(tried && isProbe(game, tried.action) ? { isShown: true } : {}) }
 }
 
@@ -254,10 +255,10 @@ function metFigures(solution: Solution, occupancy: Occupancy): MetFigure[] {
   )
   const byMoves = netsOf(solution).map((net): MetFigure => {
     const move = present(moveOf.get(net.move))
-    const { from } = get(game.meaning.index.moves, move)
-    const { record } = get(game.meaning.index.positions, from)
+    const { from } = sure(game.meaning.index.moves[move])
+    const { record } = sure(game.meaning.index.positions[from])
     const { share, value, saves, best } = net
-    const seen = visits.get(`${move} ${get(game.meaning.outcomeReaction, net.outcome)}`) ?? 0
+    const seen = visits.get(`${move} ${sure(game.meaning.outcomeReaction[net.outcome])}`) ?? 0
     return {
       ...{ move: net.move, position: record.id, reaction: net.reaction, share, value, net: net.net, saves, best },
       ...answersIn(solution, net.state),
@@ -272,11 +273,11 @@ function metVisits(game: Game, occupancy: Occupancy): Map<string, number> {
   const visits = new Map<string, number>()
   const { actionMove, groupPlace, outcomeReaction } = game.meaning
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
-      const by = actionMove[a] === NONE ? `wait ${groupPlace[g]}` : inFull(game, get(actionMove, a))
-      for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
+    for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
+      const by = actionMove[a] === NONE ? `wait ${groupPlace[g]}` : inFull(game, sure(actionMove[a]))
+      for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
         const key = `${by} ${outcomeReaction[o]}`
-        visits.set(key, (visits.get(key) ?? 0) + get(occupancy.outcomes, o))
+        visits.set(key, (visits.get(key) ?? 0) + sure(occupancy.outcomes[o]))
       }
     }
   }
@@ -286,20 +287,25 @@ function metVisits(game: Game, occupancy: Occupancy): Map<string, number> {
 function unpromptedFigures(solution: Solution, visits: Map<string, number>): MetFigure[] {
   const { game, values } = solution
   return game.meaning.index.positions.flatMap(({ record }, p) => {
-    const own = get(game.meaning.ownState, p)
+    const own = sure(game.meaning.ownState[p])
     if (own < TERMINALS) return []
-    const wait = get(game.groupActions, get(game.stateGroup, own))
+    const wait = sure(game.groupActions[sure(game.stateGroup[own])])
     const figures: MetFigure[] = []
-    for (let o = get(game.reactionsFrom, wait); o < get(game.outcomes, wait + 1); o++) {
-      const state = get(game.outcomeState, o)
-      const value = get(values, state)
-      const reaction = get(game.meaning.outcomeReaction, o)
+    for (let o = sure(game.reactionsFrom[wait]); o < sure(game.outcomes[wait + 1]); o++) {
+      const state = sure(game.outcomeState[o])
+      const value = sure(values[state])
+      const reaction = sure(game.meaning.outcomeReaction[o])
       const { concede, answers } = answersIn(solution, state)
       figures.push({
-        ...{ move: null, position: record.id, reaction: reactionId(game, reaction), share: get(game.outcomeChance, o) },
+        ...{
+          move: null,
+          position: record.id,
+          reaction: reactionId(game, reaction),
+          share: sure(game.outcomeChance[o]),
+        },
         ...{
           value,
-          net: value - get(values, own),
+          net: value - sure(values[own]),
           saves: value - concede,
           best: bestIn(solution, state).best ?? 'concede',
         },
@@ -313,15 +319,15 @@ function unpromptedFigures(solution: Solution, visits: Map<string, number>): Met
 function answersIn(solution: Solution, state: number) {
   const { game, evaluator } = solution
   const t = fullClock(solution)
-  const g = get(game.stateGroup, state)
-  const first = get(game.groupActions, g)
+  const g = sure(game.stateGroup[state])
+  const first = sure(game.groupActions[g])
   const conceding = evaluator.actionInState(first, t, state)
   const answers: MetFigure['answers'] = []
-  for (let a = first + 1; a < get(game.groupActions, g + 1); a++) {
+  for (let a = first + 1; a < sure(game.groupActions[g + 1]); a++) {
     if (isProbe(game, a)) continue
-    const answer = get(game.meaning.actionAnswer, a)
+    const answer = sure(game.meaning.actionAnswer[a])
     const tried = bestTried(solution, state, { answer })
     if (tried) answers.push({ answer, value: tried.value })
   }
-  return { concede: conceding === -Infinity ? get(solution.values, state) : conceding, answers }
+  return { concede: conceding === -Infinity ? sure(solution.values[state]) : conceding, answers }
 }

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Position } from '../chart/position'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
@@ -21,36 +21,36 @@ export interface LooseEnd {
 
 /** All loose ends in file order: of moves, then of answers with tries of their own, then unprompted. */
 export function looseEndsOf(index: ChartIndex): LooseEnd[] {
-  const own = (move: IndexedMove) => get(index.positions, move.from).own
-  const place = (move: IndexedMove) => get(index.positions, move.from).record.id
+  const own = (move: IndexedMove) => sure(index.positions[move.from]).own
+  const place = (move: IndexedMove) => sure(index.positions[move.from]).record.id
   const whole = index.moves.filter(({ probeOf }) => probeOf === undefined)
   const ofMoves = whole.flatMap((move) =>
     openReactions(index, move, move.tries, own(move)).map((r): LooseEnd => ({
       met: { by: 'move', move: move.record.id },
       position: place(move),
-      reaction: get(index.reactions, r).record.id,
+      reaction: sure(index.reactions[r]).record.id,
     })),
   )
   const answers = index.reactions
     .flatMap((reaction) => reaction.answers)
-    .filter(({ record, move }) => record.tries && get(index.moves, move).probeOf === undefined)
+    .filter(({ record, move }) => record.tries && sure(index.moves[move]).probeOf === undefined)
   const ofAnswers = answers
     .sort((a, b) => a.index - b.index)
     .flatMap((answer) => {
-      const move = get(index.moves, answer.move)
+      const move = sure(index.moves[answer.move])
       return openReactions(index, move, answer.tries, own(move)).map((r): LooseEnd => ({
         met: { by: 'answer', move: move.record.id, answer: answer.index },
         position: place(move),
-        reaction: get(index.reactions, r).record.id,
+        reaction: sure(index.reactions[r]).record.id,
       }))
     })
   const unprompted = index.positions.flatMap((position, p) =>
     unpromptedChances(index, p, position.own)
-      .filter(([r]) => !isAnswered(index, r, metHolds(index, get(index.reactions, r), position.own, 0n)))
+      .filter(([r]) => !isAnswered(index, r, metHolds(index, sure(index.reactions[r]), position.own, 0n)))
       .map(([r]): LooseEnd => ({
         met: { by: 'unprompted' },
         position: position.record.id,
-        reaction: get(index.reactions, r).record.id,
+        reaction: sure(index.reactions[r]).record.id,
       })),
   )
   return [...ofMoves, ...ofAnswers, ...unprompted]
@@ -61,12 +61,12 @@ function openReactions(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
   if (!shares) return []
   return shares.reactions
     .map(([r]) => r)
-    .filter((r) => !isAnswered(index, r, metHolds(index, get(index.reactions, r), holds, move.drops)))
+    .filter((r) => !isAnswered(index, r, metHolds(index, sure(index.reactions[r]), holds, move.drops)))
 }
 
 function isAnswered(index: ChartIndex, r: number, holds: HoldSet): boolean {
-  return get(index.reactions, r).answers.some(
-    (answer) => sharesOf(index, get(index.moves, answer.move), answer.tries, holds) !== null,
+  return sure(index.reactions[r]).answers.some(
+    (answer) => sharesOf(index, sure(index.moves[answer.move]), answer.tries, holds) !== null,
   )
 }
 
@@ -111,15 +111,15 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
     ),
   )
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
+    for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
       const meets = meetingKey(
-        inFull(game, get(actionMove, a)),
-        ownTries.has(get(actionAnswer, a)) ? get(actionAnswer, a) : NONE,
-        get(groupPlace, g),
+        inFull(game, sure(actionMove[a])),
+        ownTries.has(sure(actionAnswer[a])) ? sure(actionAnswer[a]) : NONE,
+        sure(groupPlace[g]),
       )
-      for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
-        const key = `${meets} ${get(index.reactions, get(outcomeReaction, o)).record.id}`
-        visits.set(key, (visits.get(key) ?? 0) + get(occupancy.outcomes, o))
+      for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
+        const key = `${meets} ${sure(index.reactions[sure(outcomeReaction[o])]).record.id}`
+        visits.set(key, (visits.get(key) ?? 0) + sure(occupancy.outcomes[o]))
       }
     }
   }

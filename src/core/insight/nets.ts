@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { MoveId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, type Game } from '../game/game'
@@ -31,25 +31,25 @@ export interface Net {
 export function netsOf(solution: Solution): Net[] {
   const { game } = solution
   return game.meaning.index.moves.flatMap((move, m) => {
-    const own = get(game.meaning.ownState, move.from)
+    const own = sure(game.meaning.ownState[move.from])
     if (move.probeOf !== undefined || own === NONE || own < TERMINALS) return []
-    const action = actionOfMove(game, get(game.stateGroup, own), m)
+    const action = actionOfMove(game, sure(game.stateGroup[own]), m)
     return action === NONE ? [] : netsOfAction(solution, m, action)
   })
 }
 
 function netsOfAction(solution: Solution, m: number, action: number): Net[] {
   const { game, values } = solution
-  const stalled = get(game.meaning.stalledState, m)
+  const stalled = sure(game.meaning.stalledState[m])
   const nets: Net[] = []
-  for (let o = get(game.reactionsFrom, action); o < get(game.outcomes, action + 1); o++) {
-    const state = get(game.outcomeState, o)
+  for (let o = sure(game.reactionsFrom[action]); o < sure(game.outcomes[action + 1]); o++) {
+    const state = sure(game.outcomeState[o])
     nets.push({
       move: moveId(game, m),
-      reaction: reactionId(game, get(game.meaning.outcomeReaction, o)),
-      share: get(game.outcomeChance, o),
-      value: get(values, state),
-      net: get(values, state) - get(values, stalled),
+      reaction: reactionId(game, sure(game.meaning.outcomeReaction[o])),
+      share: sure(game.outcomeChance[o]),
+      value: sure(values[state]),
+      net: sure(values[state]) - sure(values[stalled]),
       ...bestAnswer(solution, game, state),
       state,
       stalled,
@@ -61,10 +61,10 @@ function netsOfAction(solution: Solution, m: number, action: number): Net[] {
 
 function bestAnswer(solution: Solution, game: Game, state: number): { saves: number; best: string } {
   const t = fullClock(solution)
-  const concede = get(game.groupActions, get(game.stateGroup, state))
+  const concede = sure(game.groupActions[sure(game.stateGroup[state])])
   const conceded = solution.evaluator.actionInState(concede, t, state)
   const best = solution.evaluator.bestAction(t, state, tieTolerance(solution))
-  const value = get(solution.values, state)
+  const value = sure(solution.values[state])
   return {
     saves: conceded === -Infinity ? 0 : value - conceded,
     best: best === NONE ? 'concede' : actionName(game, best),

@@ -1,5 +1,5 @@
 import { keysOf } from '../typed'
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Position } from '../chart/position'
 import { SCORING_ACTIONS, type RuleSet, type ScoringAction } from '../chart/rules/ruleSet'
@@ -130,7 +130,7 @@ class ScoringPass {
   /** A control that one begins in is not scored by that. */
   private begin(t: number): void {
     const { game, flow, places } = this
-    const place = get(places, get(game.meaning.groupPlace, get(game.stateGroup, game.start)))
+    const place = sure(places[sure(game.meaning.groupPlace[sure(game.stateGroup[game.start])])])
     const at = this.at(t, game.start)
     flow.fill(0)
     flow[CHANCE] = 1
@@ -162,12 +162,12 @@ class ScoringPass {
       if (chances[from] === 0) continue
       here.set(chances.subarray(from, from + WIDTH))
       chances.fill(0, from, from + WIDTH)
-      all += get(here, CHANCE)
-      const a = get(policy, at + state)
+      all += sure(here[CHANCE])
+      const a = sure(policy[at + state])
       if (a === NONE) continue
       if (!courses.isStill(state, a, t)) courses.set(state, a, t)
       this.dwell(state, a, here)
-      const left = after(get(game.actionSeconds, a))
+      const left = after(sure(game.actionSeconds[a]))
       courses.forEachWay(state, (outcome, to, share) => this.go(here, a, outcome, to, share, left))
     }
     return all
@@ -176,29 +176,29 @@ class ScoringPass {
   /** Adds the seconds of control during an action, or until it is broken off. */
   private dwell(state: number, a: number, here: Float64Array): void {
     const { groupBreak, groupThreat, stateGroup, actionSeconds } = this.game
-    const g = get(stateGroup, state)
-    const alive = (1 - get(groupBreak, g)) * (1 - get(groupThreat, g))
-    const seconds = alive === 1 ? get(actionSeconds, a) : (1 - alive ** get(actionSeconds, a)) / (1 - alive)
-    this.result.ours.controlSeconds += get(here, WE_HOLD) * seconds
-    this.result.theirs.controlSeconds += get(here, THEY_HOLD) * seconds
+    const g = sure(stateGroup[state])
+    const alive = (1 - sure(groupBreak[g])) * (1 - sure(groupThreat[g]))
+    const seconds = alive === 1 ? sure(actionSeconds[a]) : (1 - alive ** sure(actionSeconds[a])) / (1 - alive)
+    this.result.ours.controlSeconds += sure(here[WE_HOLD]) * seconds
+    this.result.theirs.controlSeconds += sure(here[THEY_HOLD]) * seconds
   }
 
   private go(here: Float64Array, a: number, outcome: number, to: number, share: number, t: number): void {
     const { game, flow, chances, places } = this
     if (to < TERMINALS || share === 0) return
-    for (let k = 0; k < WIDTH; k++) flow[k] = get(here, k) * share
+    for (let k = 0; k < WIDTH; k++) flow[k] = sure(here[k]) * share
     const at = this.at(t, to)
-    const g = get(game.stateGroup, to)
+    const g = sure(game.stateGroup[to])
     if (game.groupIsReaction[g]) {
-      for (let k = 0; k < WIDTH; k++) chances[at + k] = get(chances, at + k) + get(flow, k)
+      for (let k = 0; k < WIDTH; k++) chances[at + k] = sure(chances[at + k]) + sure(flow[k])
       return
     }
     const { actionMove, outcomeKind, index, groupPlace } = game.meaning
     const isTakedown =
       outcome !== NONE &&
       outcomeKind[outcome] === OUTCOME.lands &&
-      index.moves[get(actionMove, a)]?.record.kind === 'takedown'
-    this.arrive(get(places, get(groupPlace, g)), at, isTakedown)
+      index.moves[sure(actionMove[a])]?.record.kind === 'takedown'
+    this.arrive(sure(places[sure(groupPlace[g])]), at, isTakedown)
   }
 
   /** Counts what coming to a position scores, and sets what is known there. */
@@ -207,22 +207,22 @@ class ScoringPass {
     this.score(place, byTakedown)
     this.control(place)
     if (place.zone === NONE) flow[WE_HOLD] = flow[THEY_HOLD] = 0
-    else for (const zone of ZONES) flow[zone] = zone === place.zone ? get(flow, CHANCE) : 0
-    for (let k = 0; k < WIDTH; k++) chances[at + k] = get(chances, at + k) + get(flow, k)
+    else for (const zone of ZONES) flow[zone] = zone === place.zone ? sure(flow[CHANCE]) : 0
+    for (let k = 0; k < WIDTH; k++) chances[at + k] = sure(chances[at + k]) + sure(flow[k])
   }
 
   private score({ zone, isGround, isPast, isBack, ahead }: Place, byTakedown: boolean): void {
     const { flow } = this
     const { ours, theirs } = this.result
     if (zone === THEY_GUARD) {
-      if (byTakedown) ours.takedown += get(flow, FEET)
-      ours.sweep += get(flow, WE_GUARD)
-    } else if (zone === WE_GUARD) theirs.sweep += get(flow, THEY_GUARD)
+      if (byTakedown) ours.takedown += sure(flow[FEET])
+      ours.sweep += sure(flow[WE_GUARD])
+    } else if (zone === WE_GUARD) theirs.sweep += sure(flow[THEY_GUARD])
     if (!isGround) return
     const [mine, under, over] = ahead === 'ours' ? [ours, WE_GUARD, THEY_GUARD] : [theirs, THEY_GUARD, WE_GUARD]
-    mine.takedown += get(flow, FEET)
-    if (!isBack) mine.sweep += get(flow, under)
-    if (isPast) mine.pass += get(flow, over)
+    mine.takedown += sure(flow[FEET])
+    if (!isBack) mine.sweep += sure(flow[under])
+    if (isPast) mine.pass += sure(flow[over])
   }
 
   private control({ control, ahead }: Place): void {
@@ -232,7 +232,7 @@ class ScoringPass {
     if (control === NONE) return
     const k = (ahead === 'ours' ? OUR_CONTROLS : THEIR_CONTROLS) + control
     const mine = ahead === 'ours' ? this.result.ours : this.result.theirs
-    mine[get(CONTROLS, control)] += get(flow, CHANCE) - get(flow, k)
-    flow[k] = get(flow, CHANCE)
+    mine[sure(CONTROLS[control])] += sure(flow[CHANCE]) - sure(flow[k])
+    flow[k] = sure(flow[CHANCE])
   }
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { actionName, isProbe, waysOf } from '../game/describe'
 import { NONE, TERMINALS } from '../game/game'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
@@ -18,7 +18,7 @@ export function bestTried(
   if (state < TERMINALS) return null
   const { game, evaluator } = solution
   let best: BestTry = { action: NONE, value: -Infinity }
-  for (const action of waysOf(game, get(game.stateGroup, state), wanted)) {
+  for (const action of waysOf(game, sure(game.stateGroup[state]), wanted)) {
     const value = evaluator.actionInState(action, fullClock(solution), state)
     if (value > best.value) best = { action, value }
   }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { compileGame } from '../game/compileGame'
 import type { Game } from '../game/game'
@@ -36,6 +36,6 @@ export class VariantSolver {
   /** The worth of the start in a variant; null where that cannot be computed. */
   startWorth(other: Chart): number | null {
     const solved = this.solve(other)
-    return solved.ok ? get(solved.value.values, solved.value.game.start) : null
+    return solved.ok ? sure(solved.value.values[solved.value.game.start]) : null
   }
 }

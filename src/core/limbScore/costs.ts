@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { HoldTable } from '../holds/holdTable'
 import type { Beat } from './play'
@@ -22,7 +22,7 @@ export function costsOf(chart: Chart, beats: readonly Beat[]): GivenBack[][] {
   const known = [...new Set((chart.holds ?? []).flatMap(({ denies }) => (denies ?? []).map((one) => one.capability)))]
   return beats.map((beat, i) => {
     if (i === 0 || beat.place.kind === 'finish') return []
-    const [was, is] = [table.setOf(get(beats, i - 1).holds), table.setOf(beat.holds)]
+    const [was, is] = [table.setOf(sure(beats[i - 1]).holds), table.setOf(beat.holds)]
     return known
       .map((capability) => ({
         capability,

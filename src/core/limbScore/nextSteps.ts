@@ -1,5 +1,5 @@
 import { toReactionId } from '../chart/ids'
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'

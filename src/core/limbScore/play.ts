@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { HoldId, PositionId, ReactionId } from '../chart/ids'
 import type { Run, RunStep } from '../chart/run'
@@ -91,9 +91,9 @@ class Player {
     const { index } = this
     const place: BeatPlace =
       at.kind === 'position'
-        ? { kind: 'position', id: get(index.positions, at.position).record.id }
+        ? { kind: 'position', id: sure(index.positions[at.position]).record.id }
         : at.kind === 'reaction'
-          ? { kind: 'reaction', id: get(index.reactions, at.reaction).record.id }
+          ? { kind: 'reaction', id: sure(index.reactions[at.reaction]).record.id }
           : { kind: at.kind }
     const { holds, frame, sides: orientation } = at
     return { step, place, holds: index.holds.idsOf(holds), frame, orientation, seconds: this.seconds }
@@ -112,15 +112,15 @@ class Player {
     if (at.kind === 'position' && move.from !== at.position) return `${move.record.name} is not done from here`
     if (
       at.kind === 'reaction' &&
-      !get(index.reactions, at.reaction).answers.some(({ record }) => record.move === step.move)
+      !sure(index.reactions[at.reaction]).answers.some(({ record }) => record.move === step.move)
     ) {
-      return `${move.record.name} is no answer to ${get(index.reactions, at.reaction).record.name}`
+      return `${move.record.name} is no answer to ${sure(index.reactions[at.reaction]).record.name}`
     }
     const { frame } = at
     this.seconds += move.seconds
     if (step.reaction) {
       const reaction = index.reactions.findIndex(({ record }) => record.id === step.reaction)
-      const holds = metHolds(index, get(index.reactions, reaction), at.holds, move.drops)
+      const holds = metHolds(index, sure(index.reactions[reaction]), at.holds, move.drops)
       return { kind: 'reaction', reaction, holds, sides: at.sides, frame, from: move.from }
     }
     if (step.elsewhere) {
@@ -128,7 +128,7 @@ class Player {
     }
     if (step.stalls) return this.stalled(at, step)
     const home =
-      at.kind === 'position' || (at.from === get(index.reactions, at.reaction).endsIn && at.from === move.from)
+      at.kind === 'position' || (at.from === sure(index.reactions[at.reaction]).endsIn && at.from === move.from)
     const sides = turned(at.sides, turnsOf(move.record), move.across)
     const landed = landing(index, move, at.holds, home)
     // What is on at the finish no longer matters to the game; a coach wants to see it all the same.
@@ -145,31 +145,31 @@ class Player {
     const { stallsIn } =
       at.kind === 'position'
         ? present(index.moves.find(({ record }) => record.id === step.move))
-        : present(get(index.reactions, at.reaction).answers.find(({ record }) => record.move === step.move))
+        : present(sure(index.reactions[at.reaction]).answers.find(({ record }) => record.move === step.move))
     if (stallsIn !== undefined) return this.arrived(ownPlace(index, stallsIn), at.sides, at.frame)
     return at.kind === 'position' ? at : this.conceded(at)
   }
 
   private unprompted(at: InPosition, step: RunStep): Next {
     const reaction = this.index.reactions.findIndex(({ record }) => record.id === step.reaction)
-    const holds = metHolds(this.index, get(this.index.reactions, reaction), at.holds, 0n)
+    const holds = metHolds(this.index, sure(this.index.reactions[reaction]), at.holds, 0n)
     return { kind: 'reaction', reaction, holds, sides: at.sides, frame: at.frame, from: at.position }
   }
 
   private concede(at: InReaction): Next {
-    this.seconds += get(this.index.reactions, at.reaction).seconds
+    this.seconds += sure(this.index.reactions[at.reaction]).seconds
     return this.conceded(at)
   }
 
   private conceded(at: InReaction): Next {
-    const record = get(this.index.reactions, at.reaction)
+    const record = sure(this.index.reactions[at.reaction])
     return this.arrived(concession(this.index, record, at.holds, record.endsIn === at.from), at.sides, at.frame)
   }
 
   /** A side that the position leaves open is taken over from before, as long as the frame does not change. */
   private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
     if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
-    const { record } = get(this.index.positions, position)
+    const { record } = sure(this.index.positions[position])
     const sides =
       record.frame && record.frame === frame ? landedSides(brought, record.orientation) : (record.orientation ?? {})
     return { kind: 'position', position, holds, sides, frame: record.frame }

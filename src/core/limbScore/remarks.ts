@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { holder, sharesLimb } from '../chart/hold'
 import type { HoldId } from '../chart/ids'
@@ -123,7 +123,7 @@ function brokenRemark(run: Run, { broken }: Played): Remark[] {
   if (!broken) return []
   return [
     {
-      ...{ kind: 'broken', key: `broken ${get(run.steps, broken.step).move ?? ''}`, step: broken.step + 1 },
+      ...{ kind: 'broken', key: `broken ${sure(run.steps[broken.step]).move ?? ''}`, step: broken.step + 1 },
       says: `The run cannot go on: ${broken.reason}.`,
       fix: 'Take this step and those after it away, or chart what leads to it.',
     },

@@ -1,5 +1,5 @@
 import { entriesOf } from '../typed'
-import { present } from '../get'
+import { present } from '../sure'
 import type { Hold } from '../chart/hold'
 import { holder } from '../chart/hold'
 import { limbNamed, type Limb, type Person } from '../chart/words'

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -25,7 +25,7 @@ export interface Taken {
 /** The steps between these beats, first to last. */
 export function stepsTaken(chart: Chart, beats: readonly Beat[]): Taken[] {
   return beats.slice(1).map((after, i): Taken => {
-    const before = get(beats, i)
+    const before = sure(beats[i])
     const { move, reaction, elsewhere, stalls } = present(after.step)
     return {
       ...{ number: i + 1, before, after },

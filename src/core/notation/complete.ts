@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
 import { nameKey, WORDS } from './fork'
@@ -18,10 +18,10 @@ export function completeFork(chart: Chart, position: PositionId, line: string, c
   const typed = line.slice(0, caret)
   const part = /(?:^|[:;>,([])([^:;>,([\])?]*)$/.exec(typed)
   if (!part) return { from: caret, options: [] }
-  const before = typed.slice(0, typed.length - get(part, 1).length).trimEnd()
+  const before = typed.slice(0, typed.length - sure(part[1]).length).trimEnd()
   const sign = before.slice(-1)
-  const counted = /^\s*\d+(\.\d+)?\s+/.exec(get(part, 1))
-  const word = get(part, 1).slice(counted?.[0].length ?? present(/^\s*/.exec(get(part, 1)))[0].length)
+  const counted = /^\s*\d+(\.\d+)?\s+/.exec(sure(part[1]))
+  const word = sure(part[1]).slice(counted?.[0].length ?? present(/^\s*/.exec(sure(part[1])))[0].length)
   const from = caret - word.length
   return { from, options: optionsFor(chart, position, before, sign, Boolean(counted), word) }
 }
@@ -54,7 +54,7 @@ function optionsFor(
 /** The reaction whose answers are being typed; undefined outside a list of answers. */
 function reactionBefore(chart: Chart, before: string) {
   const said = /[:;]\s*\d+(?:\.\d+)?\s+"?([^;>("]+)"?\s*(?:\([^)]*\))?\s*>[^;>]*$/.exec(before)
-  return said ? findReaction(chart, { text: get(said, 1), at: 0, end: 0 }, undefined) : undefined
+  return said ? findReaction(chart, { text: sure(said[1]), at: 0, end: 0 }, undefined) : undefined
 }
 
 interface Named {

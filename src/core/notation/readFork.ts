@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { MAX_TRIES } from '../chart/constraints'
 import {
   WORDS,
@@ -109,7 +109,7 @@ class Reader {
     if (of.kind !== 'name' || of.text !== 'of') this.fail('say "of" how many, such as "6 of 10"')
     this.next++
     const all = this.count('say of how many, such as "6 of 10"')
-    if (all < lands) this.failAt(from.at, get(this.tokens, this.next - 1).end, `${lands} of ${all} cannot land`)
+    if (all < lands) this.failAt(from.at, sure(this.tokens[this.next - 1]).end, `${lands} of ${all} cannot land`)
     return { lands, stalls: all - lands, elsewhere: [], reactions: [] }
   }
 
@@ -138,7 +138,7 @@ class Reader {
   }
 
   private peek(): Token {
-    return get(this.tokens, this.next)
+    return sure(this.tokens[this.next])
   }
 
   private isSign(text: string): boolean {

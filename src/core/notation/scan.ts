@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { SIGNS } from './fork'
 
 export type Token =
@@ -49,7 +49,7 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
   }
   const id = ID.exec(rest)
   if (id) return { kind: 'name', text: id[0].slice(1), quoted: false, byId: true, at, end: at + id[0].length }
-  if (SIGNS.includes(get(rest, 0))) return { kind: 'sign', text: get(rest, 0), at, end: at + 1 }
+  if (SIGNS.includes(sure(rest[0]))) return { kind: 'sign', text: sure(rest[0]), at, end: at + 1 }
   return bareName(rest, at, before)
 }
 
@@ -59,7 +59,7 @@ function bareName(rest: string, at: number, before: Token | undefined): Token {
     return { kind: 'name', text: 'of', quoted: false, byId: false, at, end: at + 2 }
   }
   let length = 0
-  while (length < rest.length && !SIGNS.includes(get(rest, length))) length++
+  while (length < rest.length && !SIGNS.includes(sure(rest[length]))) length++
   const words = rest.slice(0, length)
   const tries = /\s+\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?\s*$/.exec(words)
   const text = (tries ? words.slice(0, tries.index) : words).trimEnd()

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import type { Move } from '../chart/move'

@@ -1,5 +1,5 @@
 import { toMoveId, toPositionId, type PositionId } from '../chart/ids'
-import { present } from '../get'
+import { present } from '../sure'
 import { emptyChart, type Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
 import { lookUp } from '../chart/lookUp'

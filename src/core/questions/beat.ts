@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { looseEndsOf } from '../insight/looseEnds'
@@ -42,7 +42,7 @@ const LEAST = 0.0005
 export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> {
   let solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return null
-  const worth = get(solution.values, solution.game.start)
+  const worth = sure(solution.values[solution.game.start])
   const blows: Blow[] = []
   let now = chart
   let done = 0

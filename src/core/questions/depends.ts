@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { VariantSolver } from '../insight/variantSolver'
@@ -29,7 +29,7 @@ const REACTIONS = 5
 export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> {
   const solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return []
-  const now = get(solution.values, solution.game.start)
+  const now = sure(solution.values[solution.game.start])
   const occupancy = occupancyOf(solution)
   const promise = promiseOfMet(solution, occupancy)
   const reactions = allMet(chart)

@@ -1,5 +1,5 @@
 import { toMoveId, type HoldId, type PositionId } from '../chart/ids'
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { NEW_ANSWER } from '../chart/edits/answers'
 import { idFromName } from '../document/ids'
@@ -41,14 +41,14 @@ interface DrillCandidate {
 export function* drillGains(chart: Chart, scenario: Scenario): Job<Gain[]> {
   const solution = solved(chart, scenario, { everySecond: true })
   if (!solution) return []
-  const now = get(solution.values, solution.game.start)
+  const now = sure(solution.values[solution.game.start])
   const trials = shortlisted(chart, solution)
   const near = new VariantSolver(chart, solution.game)
   const gains: Gain[] = []
   for (let i = 0; i < trials.length; i++) {
     yield (i + 1) / (trials.length + 1)
-    const worth = near.startWorth(get(trials, i).chart)
-    if (worth !== null) gains.push(get(trials, i).found(worth - now))
+    const worth = near.startWorth(sure(trials[i]).chart)
+    if (worth !== null) gains.push(sure(trials[i]).found(worth - now))
   }
   return gains.sort((a, b) => b.gain - a.gain)
 }

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { totalOf, withTallies, type Tries } from '../chart/tries'
@@ -92,27 +92,27 @@ function bestWith(
 }
 
 const bestAt = (solution: Solution, position: PositionId): string | null =>
-  bestIn(solution, get(solution.game.meaning.ownState, present(solution.game.meaning.index.positionOf.get(position))))
+  bestIn(solution, sure(solution.game.meaning.ownState[present(solution.game.meaning.index.positionOf.get(position))]))
     .best
 
 /** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
 function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   const { index, ownState, stalledState, outcomeKind, outcomeReaction, groupPlace } = game.meaning
   const m = index.moves.findIndex(({ record }) => record.id === id)
-  const own = get(ownState, get(index.moves, m).from)
-  const a = actionOfMove(game, get(game.stateGroup, own), m)
-  const level = get(values, get(stalledState, m))
+  const own = sure(ownState[sure(index.moves[m]).from])
+  const a = actionOfMove(game, sure(game.stateGroup[own]), m)
+  const level = sure(values[sure(stalledState[m])])
   const reactions = new Set<string>()
   const elsewhere = new Set<string>()
   let stalls = false
   if (a === NONE) return { reactions, elsewhere, stalls }
-  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
-    const to = get(game.outcomeState, o)
-    if (get(values, to) >= level - 1e-9) continue
-    if (outcomeKind[o] === OUTCOME.reaction) reactions.add(get(index.reactions, get(outcomeReaction, o)).record.id)
+  for (let o = sure(game.outcomes[a]); o < sure(game.outcomes[a + 1]); o++) {
+    const to = sure(game.outcomeState[o])
+    if (sure(values[to]) >= level - 1e-9) continue
+    if (outcomeKind[o] === OUTCOME.reaction) reactions.add(sure(index.reactions[sure(outcomeReaction[o])]).record.id)
     if (outcomeKind[o] === OUTCOME.elsewhere)
       elsewhere.add(
-        to < TERMINALS ? 'caught' : get(index.positions, get(groupPlace, get(game.stateGroup, to))).record.id,
+        to < TERMINALS ? 'caught' : sure(index.positions[sure(groupPlace[sure(game.stateGroup[to])])]).record.id,
       )
     if (outcomeKind[o] === OUTCOME.stalls) stalls = true
   }

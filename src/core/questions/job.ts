@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { compileGame, type CompileOptions } from '../game/compileGame'
 import type { Scenario } from '../game/scenario'
@@ -21,5 +21,5 @@ export function solved(chart: Chart, scenario: Scenario, how: CompileOptions & S
 /** The worth of the start in a chart; null where it cannot be computed. */
 export function startWorth(chart: Chart, scenario: Scenario): number | null {
   const solution = solved(chart, scenario, { roots: 'start' })
-  return solution && get(solution.values, solution.game.start)
+  return solution && sure(solution.values[solution.game.start])
 }

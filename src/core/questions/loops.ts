@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Script, ScriptStep } from './script'
 
 /**
@@ -29,9 +29,9 @@ export function loopsOf(script: Script): Loop[] {
     .filter((keys) => new Set(keys.map((key) => present(steps.get(key)).position)).size > 1)
     .map((keys) => {
       const sorted = [...keys].sort((a, b) => present(steps.get(b)).reach - present(steps.get(a)).reach)
-      return { steps: sorted, ...endOf(steps, new Set(keys), get(sorted, 0)) }
+      return { steps: sorted, ...endOf(steps, new Set(keys), sure(sorted[0])) }
     })
-    .sort((a, b) => present(steps.get(get(b.steps, 0))).reach - present(steps.get(get(a.steps, 0))).reach)
+    .sort((a, b) => present(steps.get(sure(b.steps[0]))).reach - present(steps.get(sure(a.steps[0]))).reach)
 }
 
 const targets = ({ ways }: ScriptStep) =>

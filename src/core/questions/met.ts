@@ -1,5 +1,5 @@
 import { toReactionId, type MoveId, type PositionId } from '../chart/ids'
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { LooseEnd } from '../insight/looseEnds'
 import { withTallies, type Tries } from '../chart/tries'

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
 import { NONE, TERMINALS } from '../game/game'
@@ -60,7 +60,7 @@ export function* sampleRange(
     if (!game) return null
     const solution = solve(game, { gap: GAP, batches })
     if (!solution.ok) return null
-    result.best.push(get(solution.value.values, start))
+    result.best.push(sure(solution.value.values[start]))
     result.kept.push(plan.worthIn(game))
     for (const { position, best } of result.choices) {
       const does = bestIn(solution.value, stateOf(position)).best ?? 'wait'
@@ -95,16 +95,16 @@ const CLEAR = 0.75
 export function rangeOf(parts: readonly Sampled[]): Range {
   const [kept, best] = [parts.flatMap((part) => part.kept), parts.flatMap((part) => part.best)]
   const samples = kept.length
-  const close = get(parts, 0).choices.map(({ position }, i) => {
+  const close = sure(parts[0]).choices.map(({ position }, i) => {
     const counts = new Map<string, number>()
     for (const { choices } of parts)
-      for (const [move, n] of Object.entries(get(choices, i).best)) counts.set(move, (counts.get(move) ?? 0) + n)
+      for (const [move, n] of Object.entries(sure(choices[i]).best)) counts.set(move, (counts.get(move) ?? 0) + n)
     const shares = [...counts].map(([move, n]) => ({ move, share: n / samples }))
     return { position, best: shares.sort((a, b) => b.share - a.share) }
   })
   return {
     ...{ kept: within(kept), best: within(best), knowing: mean(best) - mean(kept), samples },
-    close: close.filter(({ best: shares }) => get(shares, 0).share <= CLEAR),
+    close: close.filter(({ best: shares }) => sure(shares[0]).share <= CLEAR),
   }
 }
 
@@ -112,6 +112,6 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 
 function within(values: readonly number[]): Within {
   const sorted = [...values].sort((a, b) => a - b)
-  const at = (share: number) => get(sorted, Math.round(share * (sorted.length - 1)))
+  const at = (share: number) => sure(sorted[Math.round(share * (sorted.length - 1))])
   return { low: at(TENTH), high: at(1 - TENTH) }
 }

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { randomGamma, randomLcg } from 'd3-random'
 import { talliedRounds, totalOf, weightOf, withTallies, type Tries } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
@@ -28,7 +28,7 @@ export class Sampler {
     return {
       tries: counts.tries.map((one, i) => {
         if (!one) return one
-        const scale = get(this.scales, i)
+        const scale = sure(this.scales[i])
         const { lands, stalls, elsewhere, reactions } = one
         return {
           lands: draw(lands, scale),

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
@@ -67,7 +67,7 @@ const ENDS: Readonly<Record<string, 'finish' | 'caught' | 'goal'>> = {
 export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
   const { game } = solution
   const p = game.meaning.index.positionOf.get(position)
-  const start = p === undefined ? NONE : get(game.meaning.ownState, p)
+  const start = p === undefined ? NONE : sure(game.meaning.ownState[p])
   return start < TERMINALS ? null : new Telling(solution, length).from(start)
 }
 
@@ -110,20 +110,20 @@ class Telling {
       ...placeOf(game, state),
       does: nameOf(game, state, action),
       ...(isProbe(game, action) ? { isShown: true } : {}),
-      value: get(values, state),
+      value: sure(values[state]),
       reach,
-      alive: action === NONE ? 0 : get(game.actionAlive, action),
+      alive: action === NONE ? 0 : sure(game.actionAlive[action]),
       ways: [],
     }
     this.told.set(state, step)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)
-    const after = this.solution.seconds === null ? left : left - get(game.actionSeconds, action)
+    const after = this.solution.seconds === null ? left : left - sure(game.actionSeconds[action])
     const { count, outcome, state: to, chance } = this.ways
-    const found = Array.from({ length: count }, (_, i) => this.way(get(outcome, i), get(to, i), get(chance, i)))
+    const found = Array.from({ length: count }, (_, i) => this.way(sure(outcome[i]), sure(to[i]), sure(chance[i])))
     step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
     for (let i = 0; i < count; i++)
-      this.expect(get(to, i), reach * get(chance, i) * get(game.actionAlive, action), after, state)
+      this.expect(sure(to[i]), reach * sure(chance[i]) * sure(game.actionAlive[action]), after, state)
     if (step.isShown) this.tellExpected(step)
   }
 
@@ -140,9 +140,9 @@ class Telling {
 
   private way(o: number, to: number, share: number): ScriptWay {
     const { game } = this.solution
-    const kind = o === NONE ? OUTCOME.stalls : get(game.meaning.outcomeKind, o)
-    const name = get(['lands', 'nothing', 'elsewhere', 'reaction'] as const, kind)
-    const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, get(game.meaning.outcomeReaction, o)) } : {}
+    const kind = o === NONE ? OUTCOME.stalls : sure(game.meaning.outcomeKind[o])
+    const name = sure((['lands', 'nothing', 'elsewhere', 'reaction'] as const)[kind])
+    const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, sure(game.meaning.outcomeReaction[o])) } : {}
     const end = ENDS[to]
     if (end) return { kind: name, ...met, share, to: end, position: end }
     return { kind: name, ...met, share, to, position: placeOf(game, to).position }
@@ -159,27 +159,29 @@ class Telling {
 
 function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActions }: Game, state: number) {
   const game = { meaning }
-  const g = get(stateGroup, state)
-  const place = get(meaning.groupPlace, g)
+  const g = sure(stateGroup[state])
+  const place = sure(meaning.groupPlace[g])
   if (groupIsReaction[g]) {
-    const { endsIn } = get(meaning.index.reactions, place)
+    const { endsIn } = sure(meaning.index.reactions[place])
     return {
       key: state,
       reaction: reactionId(game, place),
       position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn),
     }
   }
-  const stalled = get(stateStalled, state)
+  const stalled = sure(stateStalled[state])
   const move =
-    stalled === NONE || stalled < get(groupActions, g) ? get(meaning.groupStalled, g) : get(meaning.actionMove, stalled)
+    stalled === NONE || stalled < sure(groupActions[g])
+      ? sure(meaning.groupStalled[g])
+      : sure(meaning.actionMove[stalled])
   return { key: state, position: positionId(game, place), ...(move === NONE ? {} : { stalled: moveId(game, move) }) }
 }
 
 function nameOf(game: Game, state: number, action: number): ScriptStep['does'] {
   if (action === NONE) return null
-  const move = get(game.meaning.actionMove, action)
+  const move = sure(game.meaning.actionMove[action])
   if (move !== NONE) return moveId(game, move)
-  return game.groupIsReaction[get(game.stateGroup, state)] ? 'concede' : 'wait'
+  return game.groupIsReaction[sure(game.stateGroup[state])] ? 'concede' : 'wait'
 }
 
 /** From the start on, each step followed by what comes of it most. */

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { PositionId } from '../chart/ids'
 import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
@@ -22,11 +22,11 @@ export function rankDrills(solution: Solution, occupancy: Occupancy): DrillTarge
   const answers = ownTries(game)
   const promises = new Map<string, { target: DrillTarget; promise: number }>()
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
-      const move = get(game.meaning.actionMove, a)
+    for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
+      const move = sure(game.meaning.actionMove[a])
       const more = move === NONE ? 0 : promiseOf(solution, occupancy, g, a)
       if (more <= 0) continue
-      const answer = get(game.meaning.actionAnswer, a)
+      const answer = sure(game.meaning.actionAnswer[a])
       const isOwn = answers.has(answer)
       const key = isOwn ? `answer ${answer}` : `move ${inFull(game, move)}`
       const target: DrillTarget = isOwn ? { of: 'answer', answer } : { of: 'move', move: moveId(game, move) }
@@ -46,14 +46,14 @@ function ownTries({ meaning }: Game): Set<number> {
  */
 function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number): number {
   const { game, values, evaluator } = solution
-  const worth = TENTH * get(game.actionAlive, a) * landingOverRest(solution, a)
+  const worth = TENTH * sure(game.actionAlive[a]) * landingOverRest(solution, a)
   let promise = 0
-  for (let state = get(game.groupStates, g); state < get(game.groupStates, g + 1); state++) {
+  for (let state = sure(game.groupStates[g]); state < sure(game.groupStates[g + 1]); state++) {
     if (occupancy.states[state] === 0) continue
-    const over = evaluator.actionInState(a, fullClock(solution), state) + worth - get(values, state)
-    if (over > 0) promise += get(occupancy.states, state) * over
+    const over = evaluator.actionInState(a, fullClock(solution), state) + worth - sure(values[state])
+    if (over > 0) promise += sure(occupancy.states[state]) * over
   }
-  return Math.max(promise, get(occupancy.actions, a) * worth)
+  return Math.max(promise, sure(occupancy.actions[a]) * worth)
 }
 
 /** How much better landing is than what comes of it otherwise. */
@@ -61,22 +61,22 @@ function landingOverRest({ game, values }: Solution, a: number): number {
   let rest = 0
   let mass = 0
   let landing: number | null = null
-  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
+  for (let o = sure(game.outcomes[a]); o < sure(game.outcomes[a + 1]); o++) {
     if (game.meaning.outcomeKind[o] === OUTCOME.lands) {
-      landing = get(values, get(game.outcomeState, o))
+      landing = sure(values[sure(game.outcomeState[o])])
       continue
     }
-    rest += get(game.outcomeChance, o) * get(values, get(game.outcomeState, o))
-    mass += get(game.outcomeChance, o)
+    rest += sure(game.outcomeChance[o]) * sure(values[sure(game.outcomeState[o])])
+    mass += sure(game.outcomeChance[o])
   }
   if (mass === 0) return 0
   return (landing ?? whereItWouldLand(game, values, a)) - rest / mass
 }
 
 function whereItWouldLand({ meaning }: Game, values: Float64Array, a: number): number {
-  const { to } = get(meaning.index.moves, get(meaning.actionMove, a))
+  const { to } = sure(meaning.index.moves[sure(meaning.actionMove[a])])
   if (to === FINISH) return 1
-  return to < 0 || meaning.ownState[to] === NONE ? -1 : get(values, get(meaning.ownState, to))
+  return to < 0 || meaning.ownState[to] === NONE ? -1 : sure(values[sure(meaning.ownState[to])])
 }
 
 /** The loose ends by first-order cost: visits times how much less conceding is worth. */
@@ -86,12 +86,12 @@ export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: 
   const ends = looseEndsOf(index)
   const visits = visitsOf(game, occupancy, ends)
   const fall = ({ position, reaction }: LooseEnd) => {
-    const from = get(values, get(ownState, present(index.positionOf.get(position))))
+    const from = sure(values[sure(ownState[present(index.positionOf.get(position))])])
     const { endsIn } = present(index.reactions.find(({ record }) => record.id === reaction))
-    return from - (endsIn < 0 ? -1 : get(values, get(ownState, endsIn)))
+    return from - (endsIn < 0 ? -1 : sure(values[sure(ownState[endsIn])]))
   }
   return ends
-    .map((end, i) => ({ end, visits: get(visits, i) }))
+    .map((end, i) => ({ end, visits: sure(visits[i]) }))
     .sort((a, b) => b.visits * fall(b.end) - a.visits * fall(a.end) || fall(b.end) - fall(a.end))
 }
 
@@ -99,10 +99,10 @@ export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: 
 export function mostVisited({ game }: Solution, occupancy: Occupancy): PositionId[] {
   const visits = new Map<number, number>()
   for (let state = TERMINALS; state < game.stateCount; state++) {
-    const g = get(game.stateGroup, state)
+    const g = sure(game.stateGroup[state])
     if (game.groupIsReaction[g] || occupancy.states[state] === 0) continue
-    const place = get(game.meaning.groupPlace, g)
-    visits.set(place, (visits.get(place) ?? 0) + get(occupancy.states, state))
+    const place = sure(game.meaning.groupPlace[g])
+    visits.set(place, (visits.get(place) ?? 0) + sure(occupancy.states[state]))
   }
   return [...visits].sort((a, b) => b[1] - a[1]).map(([place]) => positionId(game, place))
 }
@@ -115,19 +115,19 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
   const { index, actionMove, actionAnswer, outcomeReaction, groupPlace } = game.meaning
   const promises = new Map<string, number>()
   for (let g = 0; g < game.groupCount; g++) {
-    for (let a = get(game.groupActions, g); a < get(game.groupActions, g + 1); a++) {
-      const answer = get(actionAnswer, a)
+    for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
+      const answer = sure(actionAnswer[a])
       const by = own.has(answer)
         ? `answer ${answer}`
         : actionMove[a] === NONE
           ? game.groupIsReaction[g]
             ? ''
-            : positionId(game, get(groupPlace, g))
-          : moveId(game, get(actionMove, a))
-      for (let o = get(game.reactionsFrom, a); o < get(game.outcomes, a + 1); o++) {
-        const key = `${by} ${get(index.reactions, get(outcomeReaction, o)).record.id}`
-        const below = choiceBeside(game, values, g, a, o) - get(values, get(game.outcomeState, o))
-        promises.set(key, (promises.get(key) ?? 0) + get(occupancy.outcomes, o) * below)
+            : positionId(game, sure(groupPlace[g]))
+          : moveId(game, sure(actionMove[a]))
+      for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
+        const key = `${by} ${sure(index.reactions[sure(outcomeReaction[o])]).record.id}`
+        const below = choiceBeside(game, values, g, a, o) - sure(values[sure(game.outcomeState[o])])
+        promises.set(key, (promises.get(key) ?? 0) + sure(occupancy.outcomes[o]) * below)
       }
     }
   }
@@ -138,11 +138,11 @@ export function promiseOfMet({ game, values }: Solution, occupancy: Occupancy): 
 function choiceBeside(game: Game, values: Float64Array, g: number, a: number, but: number): number {
   let total = 0
   let mass = 0
-  for (let o = get(game.outcomes, a); o < get(game.outcomes, a + 1); o++) {
+  for (let o = sure(game.outcomes[a]); o < sure(game.outcomes[a + 1]); o++) {
     const kind = game.meaning.outcomeKind[o]
     if (o === but || (kind !== OUTCOME.stalls && kind !== OUTCOME.reaction)) continue
-    total += get(game.outcomeChance, o) * get(values, get(game.outcomeState, o))
-    mass += get(game.outcomeChance, o)
+    total += sure(game.outcomeChance[o]) * sure(values[sure(game.outcomeState[o])])
+    mass += sure(game.outcomeChance[o])
   }
-  return mass > 0 ? total / mass : get(values, get(game.groupStates, g))
+  return mass > 0 ? total / mass : sure(values[sure(game.groupStates[g])])
 }

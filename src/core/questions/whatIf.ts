@@ -1,5 +1,5 @@
 import { toPositionId, type PositionId } from '../chart/ids'
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
 import type { ProbeFactors } from '../chart/probe'
@@ -91,8 +91,8 @@ function compared(now: Figures, then: Figures): IfResult {
     .map((position) => ({
       position,
       was: now.positions[position]?.best ?? null,
-      now: get(then.positions, position).best,
-      visits: Math.max(now.positions[position]?.visits ?? 0, get(then.positions, position).visits),
+      now: sure(then.positions[position]).best,
+      visits: Math.max(now.positions[position]?.visits ?? 0, sure(then.positions[position]).visits),
     }))
     .filter(({ was, now: best, visits }) => was !== best && visits >= SELDOM)
     .sort((a, b) => b.visits - a.visits)

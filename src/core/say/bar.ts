@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import { holder, type Hold } from '../chart/hold'
 import type { Limb, Person } from '../chart/words'
 import { limbsWords } from '../holds/limbWords'
@@ -20,7 +20,7 @@ export const rowName = ({ by, limb }: Row, part?: Limb): string =>
 
 /** All words for a row's limb in this orientation, as "over, top"; empty where there is none. */
 export const rowWords = ({ by, parts }: Row, { frame, orientation }: Sides, vocabulary: Vocabulary): string =>
-  sideWords(frame, orientation, by, get(parts, 0))
+  sideWords(frame, orientation, by, sure(parts[0]))
     .map((word) => spoken(word, vocabulary))
     .join(', ')
 
@@ -46,7 +46,7 @@ export function barWords({ hold, role }: Bar, sides: Sides, vocabulary: Vocabula
 /** "our under hand", "both our feet": the limbs that hold, as they are called then. */
 function limbsInWords(hold: Hold, { frame, orientation }: Sides, vocabulary: Vocabulary): string {
   const by = holder(hold)
-  const limb = get(hold.limbs, 0)
+  const limb = sure(hold.limbs[0])
   const row = rowOf(by, limb)
   // A hand and its elbow are one arm.
   if (hold.limbs.length > 1 && hold.limbs.every((other) => row.parts.includes(other))) {

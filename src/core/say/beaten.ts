@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Beaten, Blow } from '../questions/beat'
@@ -19,7 +19,7 @@ export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (
   if (!blows.length) return ['Nothing that they already do would cost us much if they did it twice as often.']
   const openings = ['First', 'Then', 'And']
   const sentences = blows.map((blow, i) => `${openings[i]} ${blowSaid(chart, blow)}: that costs us ${say(blow.cost)}.`)
-  const last = get(blows, blows.length - 1).worth
+  const last = sure(blows[blows.length - 1]).worth
   const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.`
   if (!repair) return [...sentences, together, 'No single repair of ours to these brings much back.']
   return [

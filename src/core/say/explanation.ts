@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import type { MoveId } from '../chart/ids'
@@ -86,7 +86,7 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
 function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
   const move = lookUp(chart.moves, id)
   const reactionOf = (answer: number) => lookUp(chart.reactions, chart.answers[answer]?.reaction)?.name ?? ''
-  const { uses, usedAs } = get(figures.moves, id)
+  const { uses, usedAs } = sure(figures.moves[id])
   const rows = usedAs.map(({ answer, uses: times }) => ({
     text: answer === null ? 'tried from its own position' : `in answer to: ${reactionOf(answer)}`,
     chance: 1,

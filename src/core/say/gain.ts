@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf, type Tries } from '../chart/tries'
@@ -27,7 +27,7 @@ function sayDrill(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>): Sai
     const move = present(lookUp(chart.moves, target.move))
     return { head: move.name, detail: `${landsNow(move.tries)}; one more of ten` }
   }
-  const answer = get(chart.answers, target.answer)
+  const answer = sure(chart.answers[target.answer])
   const reaction = lookUp(chart.reactions, answer.reaction)?.name ?? ''
   return {
     head: lookUp(chart.moves, answer.move)?.name ?? '',
@@ -39,7 +39,7 @@ function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>
   const { met, position, reaction } = end
   const what = lookUp(chart.reactions, reaction)?.name ?? ''
   const record = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
-  const tries = met.by === 'answer' ? get(chart.answers, met.answer).tries : record?.tries
+  const tries = met.by === 'answer' ? sure(chart.answers[met.answer]).tries : record?.tries
   const where = record
     ? `to ${record.name}`
     : `while we hold still ${inPlace(lookUp(chart.positions, position)?.name ?? '')}`
@@ -73,6 +73,6 @@ export function placeOfGain(
     return { position, reaction, ...(met.by === 'unprompted' ? {} : { move: met.move }) }
   }
   const { target } = gain
-  const move = target.of === 'move' ? target.move : get(chart.answers, target.answer).move
+  const move = target.of === 'move' ? target.move : sure(chart.answers[target.answer]).move
   return { position: present(lookUp(chart.moves, move)).from, move }
 }

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { GiveUp } from '../questions/giveUp'

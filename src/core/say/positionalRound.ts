@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { PositionalRound } from '../chart/positionalRound'
 import type { Chart } from '../chart/chart'
 import { answersTo } from '../chart/edits/answers'

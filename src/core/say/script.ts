@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
@@ -157,7 +157,7 @@ class Saying {
 
   private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
     const where = ways.length
-      ? this.whereTo(get(ways, 0))
+      ? this.whereTo(sure(ways[0]))
       : position === 'caught'
         ? 'they finish us'
         : `we are ${inPlace(this.placeName(position))}`

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf, type Tries } from '../chart/tries'
@@ -31,7 +31,7 @@ function sayPlace(chart: Chart, figures: Figures | null, place: string): string 
   if (!position) {
     const leading = chart.moves.filter(({ name, to }) => to === 'finish' && finishPlace(name) === place)
     if (!leading.length) return 'They finish us.'
-    return `${get(leading, 0).name}, a finish, from ${list(leading.map(({ from }) => placeName(chart, from)))}.`
+    return `${sure(leading[0]).name}, a finish, from ${list(leading.map(({ from }) => placeName(chart, from)))}.`
   }
   const figure = figures?.positions[position.id]
   const moves = chart.moves.filter(({ from }) => from === place).length
@@ -71,7 +71,7 @@ function sayEscape(chart: Chart, figures: Figures | null, item: Item & { kind: '
   const kind = !met ? '' : met.net >= NOTEWORTHY ? 'a trap' : met.net <= -NOTEWORTHY ? 'a leak' : 'even'
   return [
     `They: ${reaction.name}${count}, into ${placeName(chart, reaction.endsIn)}.`,
-    ...(met ? [`${get(kind, 0).toUpperCase()}${kind.slice(1)}, ${hundred(met.net)}.`] : []),
+    ...(met ? [`${sure(kind[0]).toUpperCase()}${kind.slice(1)}, ${hundred(met.net)}.`] : []),
     ...(isLoose ? ['No answer yet.'] : []),
   ].join(' ')
 }

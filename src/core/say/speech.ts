@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 
 /*
  * How a coach's names become parts of sentences. What is not known to be a verb is said as a thing, in the coach's
@@ -23,8 +23,8 @@ const PARTS =
 const MANY = /^(both|hands|arms|elbows|knees|legs|feet|shoulders)\b/i
 
 export const lowerFirst = (text: string): string =>
-  /^[A-Z][a-z’' ]/.test(text) ? get(text, 0).toLowerCase() + text.slice(1) : text
-export const upperFirst = (text: string): string => text && get(text, 0).toUpperCase() + text.slice(1)
+  /^[A-Z][a-z’' ]/.test(text) ? sure(text[0]).toLowerCase() + text.slice(1) : text
+export const upperFirst = (text: string): string => text && sure(text[0]).toUpperCase() + text.slice(1)
 
 /** Words that are nouns as often as verbs: taken for verbs only before a word that follows a verb. */
 const ALSO_THINGS = new Set(
@@ -69,11 +69,11 @@ export function commitTo(name: string): string {
 /** What they do after an "if": "Sprawls on us" -> "they sprawl on us"; what is no verb stays as the coach says it. */
 export function whenThey(name: string): string {
   const words = name.trim().split(' ')
-  const base = baseOf(get(words, 0))
+  const base = baseOf(sure(words[0]))
   if (!base) return `they answer with “${lowerFirst(name.trim())}”`
   const rest = words
     .slice(1)
-    .map((word, i) => (/^and$|,$/.test(get(words, i)) ? (baseOf(word, words[i + 2]) ?? word) : word))
+    .map((word, i) => (/^and$|,$/.test(sure(words[i])) ? (baseOf(word, words[i + 2]) ?? word) : word))
   return `they ${[base, ...rest].join(' ')}`
 }
 
@@ -109,7 +109,7 @@ export const listed = (parts: readonly string[], and = 'and'): string =>
 export function timesOfTen(share: number): string {
   const n = Math.round(share * 10)
   if (n <= 0) return share > 0 ? 'now and then' : 'never'
-  return get(
+  return sure(
     [
       'once in ten',
       'twice in ten',
@@ -121,7 +121,6 @@ export function timesOfTen(share: number): string {
       'eight times of ten',
       'nine times of ten',
       'nearly always',
-    ],
-    n - 1,
+    ][n - 1],
   )
 }

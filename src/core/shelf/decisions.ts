@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { Chart, Way } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
@@ -103,7 +103,7 @@ function compare(
   }
   const asAnswers = valued.met
     .filter((met) => met.position === position)
-    .map(({ answers }) => new Map(answers.map(({ answer, value }) => [get(chart.answers, answer).move, value])))
+    .map(({ answers }) => new Map(answers.map(({ answer, value }) => [sure(chart.answers[answer]).move, value])))
   const found = [asMoves, ...asAnswers].flatMap((values) => apart(values, prefer, over) ?? [])
   const best = found.sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
   if (!best) return undefined

@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
 import type { Shelf, ShelfMove, ShelfRegion } from './shelf'

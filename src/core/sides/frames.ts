@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Position } from '../chart/position'
 import type { Limb, Person } from '../chart/words'
 
@@ -35,7 +35,7 @@ export interface Frame {
 }
 
 /** The key of the same fact about the opponent: `theirX` for `x`. */
-export const theirKey = (key: string): string => `their${get(key, 0).toUpperCase()}${key.slice(1)}`
+export const theirKey = (key: string): string => `their${sure(key[0]).toUpperCase()}${key.slice(1)}`
 
 /** Two facts: one for when we are in control, and the same with the people swapped for when they are. */
 function eitherWay(fact: Fact, askOfThem: string): Fact[] {

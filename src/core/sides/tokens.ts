@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Person } from '../chart/words'
 import { sideWords, type Orientation } from './frames'
 import { spoken, wordsMeant, wordsOfFrame, type Vocabulary } from './vocabulary'
@@ -27,7 +27,7 @@ const SIDES = ['left', 'right'] as const
 export function sayTokens(text: string, { frame, orientation }: Sides, vocabulary: Vocabulary = {}): string {
   return text.replace(TOKEN, (_, whose: string, word: string | undefined, part: string) => {
     const wordsAt = (side: (typeof SIDES)[number]) =>
-      sideWords(frame, orientation, get(BY, whose), `${side}-${get(PARTS, part)}`)
+      sideWords(frame, orientation, sure(BY[whose]), `${side}-${sure(PARTS[part])}`)
     if (word === 'left' || word === 'right') {
       const [first] = wordsAt(word)
       return first ? `${whose} ${spoken(first, vocabulary)} ${part} (${word})` : `${whose} ${word} ${part}`
@@ -45,7 +45,7 @@ export function tokensFor({ frame, orientation }: Sides, vocabulary: Vocabulary 
   const words = wordsOfFrame(frame)
   return ['our', 'their'].flatMap((whose) =>
     Object.entries(PARTS).flatMap(([said, part]) => {
-      const given = SIDES.flatMap((side) => sideWords(frame, orientation, get(BY, whose), `${side}-${part}`))
+      const given = SIDES.flatMap((side) => sideWords(frame, orientation, sure(BY[whose]), `${side}-${part}`))
       const own = words.filter((word) => given.includes(word)).map((word) => spoken(word, vocabulary))
       return [...(own.length ? own : SIDES)].map((word) => `{${whose} ${word} ${said}}`)
     }),

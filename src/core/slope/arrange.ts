@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import { countCrossings, meanLength, type Segment } from './crossings'
 import type { LayoutTask, SlopeLayout } from './places'
 import { spread } from './spread'
@@ -57,11 +57,11 @@ export function arrange(task: LayoutTask): SlopeLayout {
     const cost = costOf(nodes)
     if (!best || cost < best.cost) best = { cost, at: nodes.map(({ row, x }) => [row, x]) }
   }
-  best?.at.forEach(([row, x], i) => Object.assign(get(nodes, i), { row, x }))
+  best?.at.forEach(([row, x], i) => Object.assign(sure(nodes[i]), { row, x }))
   if (nodes.length <= EXCHANGED) exchange(nodes, bands, width, Math.floor(LOOKS / Math.max(1, pairs)))
   return {
     width,
-    places: Object.fromEntries(nodes.map(({ id, band, row, x }) => [id, { band: get(task.bands, band).key, row, x }])),
+    places: Object.fromEntries(nodes.map(({ id, band, row, x }) => [id, { band: sure(task.bands[band]).key, row, x }])),
   }
 }
 
@@ -74,10 +74,10 @@ function exchange(nodes: Node[], bands: Band[], width: number, looks: number): v
       for (let i = 0; i < band.band.length; i++) {
         for (const j of [i + 1, i + 2, i + 3].filter((next) => next < band.band.length)) {
           if (looks-- <= 0) return
-          const before = band.band.map((node) => ({ node, row: get(nodes, node).row, x: get(nodes, node).x }))
-          const wishes = new Map(band.band.map((node) => [node, get(nodes, node).x]))
-          const [a, b] = [get(band.band, i), get(band.band, j)]
-          wishes.set(a, get(nodes, b).x).set(b, get(nodes, a).x)
+          const before = band.band.map((node) => ({ node, row: sure(nodes[node]).row, x: sure(nodes[node]).x }))
+          const wishes = new Map(band.band.map((node) => [node, sure(nodes[node]).x]))
+          const [a, b] = [sure(band.band[i]), sure(band.band[j])]
+          wishes.set(a, sure(nodes[b]).x).set(b, sure(nodes[a]).x)
           place(nodes, band, width, (node) => present(wishes.get(node)))
           const now = costOf(nodes)
           if (now < cost) {
@@ -85,7 +85,7 @@ function exchange(nodes: Node[], bands: Band[], width: number, looks: number): v
             isBetter = true
           } else {
             band.band = before.map(({ node }) => node)
-            for (const { node, row, x } of before) Object.assign(get(nodes, node), { row, x })
+            for (const { node, row, x } of before) Object.assign(sure(nodes[node]), { row, x })
           }
         }
       }
@@ -116,20 +116,20 @@ function nodesOf({ bands, edges }: LayoutTask): Node[] {
     const a = at.get(from)
     const b = at.get(to)
     if (a === undefined || b === undefined) continue
-    get(nodes, a).near.push({ node: b, weight })
-    get(nodes, b).near.push({ node: a, weight })
+    sure(nodes[a]).near.push({ node: b, weight })
+    sure(nodes[b]).near.push({ node: a, weight })
   }
   return nodes
 }
 
 /** Weighted mean centre of a place's neighbours; those many bands away weigh less, since their lines may bend. */
 function middle(nodes: Node[], i: number): number {
-  const { near, band, x } = get(nodes, i)
+  const { near, band, x } = sure(nodes[i])
   let sum = x * 0.2
   let weight = 0.2
   for (const { node, weight: tie } of near) {
-    const pull = tie / (1 + Math.abs(get(nodes, node).band - band))
-    sum += pull * get(nodes, node).x
+    const pull = tie / (1 + Math.abs(sure(nodes[node]).band - band))
+    sum += pull * sure(nodes[node]).x
     weight += pull
   }
   return sum / weight
@@ -147,11 +147,11 @@ function place(
   for (let row = 0; row < rows; row++) {
     const own = band.filter((_, order) => order % rows === row)
     const centres = spread(
-      own.map((i) => ({ wish: present(wishes.get(i)), width: get(nodes, i).width })),
+      own.map((i) => ({ wish: present(wishes.get(i)), width: sure(nodes[i]).width })),
       gap,
       width,
     )
-    own.forEach((i, order) => Object.assign(get(nodes, i), { row, x: centres[order] }))
+    own.forEach((i, order) => Object.assign(sure(nodes[i]), { row, x: centres[order] }))
   }
 }
 
@@ -161,7 +161,7 @@ function fill(nodes: Node[], bands: Band[], width: number): void {
   const right = Math.max(...nodes.map((node) => node.x + node.width / 2))
   if (right - left >= width) return
   for (const band of bands) {
-    const wishes = new Map(band.band.map((i) => [i, ((get(nodes, i).x - left) * width) / (right - left)]))
+    const wishes = new Map(band.band.map((i) => [i, ((sure(nodes[i]).x - left) * width) / (right - left)]))
     place(nodes, band, width, (i) => present(wishes.get(i)))
   }
 }
@@ -172,7 +172,7 @@ function costOf(nodes: Node[]): number {
     node.near
       .filter(({ node: other }) => other > i)
       .map(({ node: other }) => ({
-        ...{ ax: node.x, ay: height(node), bx: get(nodes, other).x, by: height(get(nodes, other)) },
+        ...{ ax: node.x, ay: height(node), bx: sure(nodes[other]).x, by: height(sure(nodes[other])) },
       })),
   )
   const every = Math.ceil(segments.length / SAMPLE)

@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 
 /** A straight line between two places. */
 export interface Segment {
@@ -34,16 +34,16 @@ export function countCrossings(segments: readonly Segment[]): number {
   const [top, bottom] = [column((s) => Math.min(s.ay, s.by)), column((s) => Math.max(s.ay, s.by))]
   let crossings = 0
   for (let i = 0; i < n; i++) {
-    const [x, y, dx, dy] = [get(ax, i), get(ay, i), get(bx, i) - get(ax, i), get(by, i) - get(ay, i)]
-    const [l, r, low] = [get(left, i), get(right, i), get(bottom, i)]
-    for (let j = i + 1; j < n && get(top, j) <= low; j++) {
-      if (get(right, j) < l || r < get(left, j)) continue
-      const ours = (dx * (get(ay, j) - y) - dy * (get(ax, j) - x)) * (dx * (get(by, j) - y) - dy * (get(bx, j) - x))
+    const [x, y, dx, dy] = [sure(ax[i]), sure(ay[i]), sure(bx[i]) - sure(ax[i]), sure(by[i]) - sure(ay[i])]
+    const [l, r, low] = [sure(left[i]), sure(right[i]), sure(bottom[i])]
+    for (let j = i + 1; j < n && sure(top[j]) <= low; j++) {
+      if (sure(right[j]) < l || r < sure(left[j])) continue
+      const ours = (dx * (sure(ay[j]) - y) - dy * (sure(ax[j]) - x)) * (dx * (sure(by[j]) - y) - dy * (sure(bx[j]) - x))
       if (ours >= 0) continue
-      const [ex, ey] = [get(bx, j) - get(ax, j), get(by, j) - get(ay, j)]
+      const [ex, ey] = [sure(bx[j]) - sure(ax[j]), sure(by[j]) - sure(ay[j])]
       const theirs =
-        (ex * (y - get(ay, j)) - ey * (x - get(ax, j))) *
-        (ex * (get(by, i) - get(ay, j)) - ey * (get(bx, i) - get(ax, j)))
+        (ex * (y - sure(ay[j])) - ey * (x - sure(ax[j]))) *
+        (ex * (sure(by[i]) - sure(ay[j])) - ey * (sure(bx[i]) - sure(ax[j])))
       if (theirs < 0) crossings++
     }
   }

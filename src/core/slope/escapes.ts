@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'

@@ -1,5 +1,5 @@
 import { toPositionId } from '../chart/ids'
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
@@ -95,6 +95,6 @@ function nextMove(chart: Chart, figures: Figures, place: string): string | null 
   const best = figures.positions[toPositionId(place)]?.best
   if (best && best !== 'wait') return best
   const own = chart.moves.filter(({ from, id }) => from === place && (figures.moves[id]?.uses ?? 0) >= ON_PLAN)
-  own.sort((a, b) => get(figures.moves, b.id).uses - get(figures.moves, a.id).uses)
+  own.sort((a, b) => sure(figures.moves[b.id]).uses - sure(figures.moves[a.id]).uses)
   return own[0]?.id ?? null
 }

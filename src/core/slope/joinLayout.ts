@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import type { SlopeEdge } from './graph'
 import type { LayoutTask, Place, SlopeLayout } from './places'
 import { spread } from './spread'
@@ -67,13 +67,13 @@ function findRoom(
   for (const { row, ids } of rows) {
     const taken = ids.map((id) => {
       const reach = (widths.get(id) ?? 0) / 2 + gap
-      return { left: get(places, id).x - reach, right: get(places, id).x + reach }
+      return { left: sure(places[id]).x - reach, right: sure(places[id]).x + reach }
     })
     const starts = [0, ...taken.map(({ right }) => right)]
     const ends = [...taken.map(({ left }) => left), Math.max(layout.width, aim + half)]
     starts.forEach((start, i) => {
-      if (get(ends, i) - start < width) return
-      const x = Math.min(Math.max(aim, start + half), get(ends, i) - half)
+      if (sure(ends[i]) - start < width) return
+      const x = Math.min(Math.max(aim, start + half), sure(ends[i]) - half)
       if (!best || Math.abs(x - aim) < Math.abs(best.x - aim)) best = { band: key, row, x }
     })
   }
@@ -87,7 +87,7 @@ function rowsOf(places: Record<string, Place>): Row[] {
     if (!rows.has(key)) rows.set(key, { band, row, ids: [] })
     present(rows.get(key)).ids.push(id)
   }
-  for (const { ids } of rows.values()) ids.sort((a, b) => get(places, a).x - get(places, b).x)
+  for (const { ids } of rows.values()) ids.sort((a, b) => sure(places[a]).x - sure(places[b]).x)
   return [...rows.values()]
 }
 
@@ -99,19 +99,19 @@ function giveWay(
   width: number,
 ): void {
   const wanted = ids.map((id) => ({
-    wish: get(places, id).x,
+    wish: sure(places[id]).x,
     width: present(widths.get(id)),
     still: Boolean(byHand?.[id]),
   }))
   const right = wanted.reduce((most, place) => Math.max(most, place.wish + place.width / 2), width)
   const centres = spread(wanted, LEAST_GAP, right)
-  ids.forEach((id, i) => (places[id] = { ...get(places, id), x: Math.round(get(centres, i) * 10) / 10 }))
+  ids.forEach((id, i) => (places[id] = { ...sure(places[id]), x: Math.round(sure(centres[i]) * 10) / 10 }))
 }
 
 /** Removes empty rows, so that a band is no taller than it needs to be. */
 function closeRows(rows: Row[], places: Record<string, Place>): void {
   for (const { band, row, ids } of rows) {
     const above = rows.filter((other) => other.band === band && other.row < row).length
-    for (const id of ids) places[id] = { ...get(places, id), row: above }
+    for (const id of ids) places[id] = { ...sure(places[id]), row: above }
   }
 }

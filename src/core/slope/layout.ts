@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import { arrange } from './arrange'
 import { joinLayout } from './joinLayout'
 import type { LayoutTask, SlopeLayout } from './places'

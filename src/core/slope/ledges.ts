@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { CAUGHT_PLACE, CREST, finishPlace, type SlopeGraph } from './graph'
@@ -107,14 +107,14 @@ export function standLedges(
       for (let row = 0; row < count; row++) {
         const height = key === CREST ? LEDGE_HEIGHT - 3 : LEDGE_HEIGHT
         const ids = places.filter((id) => layout.places[id]?.row === row)
-        ids.sort((a, b) => get(layout.places, a).x - get(layout.places, b).x)
+        ids.sort((a, b) => sure(layout.places[a]).x - sure(layout.places[b]).x)
         const ledges = ids.map((id): Ledge => {
           const width = widthOf(names.get(id) ?? id, key, measure)
           const position = lookUp(chart.positions, id)
           return {
             ...{ id, name: names.get(id) ?? id, band: key, row: stood.rows.length, y, width, height },
             kind: id === CAUGHT_PLACE ? 'caught' : position ? 'position' : 'finish',
-            x: MARGIN + get(layout.places, id).x - width / 2,
+            x: MARGIN + sure(layout.places[id]).x - width / 2,
             isTheirs: position ? position.ahead === 'theirs' : id === CAUGHT_PLACE,
             value: null,
           }

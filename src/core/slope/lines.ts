@@ -1,4 +1,4 @@
-import { present } from '../get'
+import { present } from '../sure'
 import type { MoveId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Figures } from '../insight/figures'

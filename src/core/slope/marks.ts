@@ -1,4 +1,4 @@
-import { get } from '../get'
+import { sure } from '../sure'
 import type { Boxes } from './boxes'
 import { type Box } from './boxes'
 import type { Escape } from './escapes'
@@ -66,7 +66,7 @@ export function placeMarks(
       const mark = free(escape, spots, size, text, width, taken)
       if (mark) return [mark]
     }
-    const spot = get(spots, 0)
+    const spot = sure(spots[0])
     return [markAt(escape, spot, spot, least * 0.8, '', 0, 'right').mark]
   })
 }
@@ -162,5 +162,5 @@ export function placeNames(
 
 /** Points along a line at which its name may stand, from its beginning on. */
 function besideLine({ points }: MoveLine): Point[] {
-  return points.slice(1).flatMap((to, i) => [0.5, 0.3, 0.7, 0.15, 0.85].map((t) => pointAt(get(points, i), to, t)))
+  return points.slice(1).flatMap((to, i) => [0.5, 0.3, 0.7, 0.15, 0.85].map((t) => pointAt(sure(points[i]), to, t)))
 }

@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 import { LEDGE_HEIGHT, MARGIN, PORCH, type Ledge, type RowBox } from './ledges'
 import { spread } from './spread'
 
@@ -48,13 +48,13 @@ export function routeWays(ways: readonly Way[], rows: readonly RowBox[], width: 
       present(passagesOf.get(passage.row)).push(passage)
     })
   }
-  for (const [row, passages] of passagesOf) passGaps(get(rows, row), passages, width)
+  for (const [row, passages] of passagesOf) passGaps(sure(rows[row]), passages, width)
   return new Map(
     planned.map(({ way, passages, start, end, upOut, upIn }) => {
       const from = 'point' in way.from ? way.from.point : present(ports.out.get(way.key))
       const through = passages.flatMap(({ row, x }): Point[] => {
-        const top = get(rows, row).y - 2
-        const bottom = get(rows, row).y + get(rows, row).height + 2
+        const top = sure(rows[row]).y - 2
+        const bottom = sure(rows[row]).y + sure(rows[row]).height + 2
         return end < start
           ? [
               [x, bottom],
@@ -156,7 +156,7 @@ function passGaps(row: RowBox, passages: Passage[], width: number): void {
       0,
       right - left - 4,
     )
-    own.forEach((passage, i) => (passage.x = left + 2 + get(lanes, i)))
+    own.forEach((passage, i) => (passage.x = left + 2 + sure(lanes[i])))
   }
 }
 
@@ -164,13 +164,13 @@ const fine = (n: number) => String(Math.round(n * 10) / 10)
 
 /** The first curved part of a line, from one point to the next, on which a mark may be placed. */
 export function bentPart(points: readonly Point[]): [Point, Point] {
-  const i = points.length > 2 && get(points, 0)[0] === get(points, 1)[0] ? 1 : 0
-  return [get(points, i), get(points, i + 1)]
+  const i = points.length > 2 && sure(points[0])[0] === sure(points[1])[0] ? 1 : 0
+  return [sure(points[i]), sure(points[i + 1])]
 }
 
 /** A smooth SVG path that is vertical at each point; a line back to the same row sags below it. */
 export function pathOf(points: readonly Point[]): string {
-  const [[x0, y0], ...rest] = [get(points, 0), ...points.slice(1)] as const
+  const [[x0, y0], ...rest] = [sure(points[0]), ...points.slice(1)] as const
   let path = `M${fine(x0)} ${fine(y0)}`
   let [px, py] = [x0, y0]
   for (const [x, y] of rest) {

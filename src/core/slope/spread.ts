@@ -1,4 +1,4 @@
-import { get, present } from '../get'
+import { sure, present } from '../sure'
 
 /** A place in a row: the centre that it should have, and its width, in pixels. A `still` one is not moved. */
 export interface Standing {
@@ -16,16 +16,16 @@ export function spread(row: readonly Standing[], gap: number, width: number): nu
   const offsets: number[] = []
   let at = 0
   row.forEach((place, i) => {
-    at += i ? (get(row, i - 1).width + place.width) / 2 + gap : 0
+    at += i ? (sure(row[i - 1]).width + place.width) / 2 + gap : 0
     offsets.push(at)
   })
   const pools: { sum: number; weight: number; from: number }[] = []
   row.forEach(({ wish, still }, i) => {
     const weight = still ? 1000 : 1
-    pools.push({ sum: (wish - get(offsets, i)) * weight, weight, from: i })
-    while (pools.length > 1 && mean(get(pools, pools.length - 2)) > mean(get(pools, pools.length - 1))) {
+    pools.push({ sum: (wish - sure(offsets[i])) * weight, weight, from: i })
+    while (pools.length > 1 && mean(sure(pools[pools.length - 2])) > mean(sure(pools[pools.length - 1]))) {
       const last = present(pools.pop())
-      const pool = get(pools, pools.length - 1)
+      const pool = sure(pools[pools.length - 1])
       pool.sum += last.sum
       pool.weight += last.weight
     }
@@ -33,7 +33,7 @@ export function spread(row: readonly Standing[], gap: number, width: number): nu
   const centres: number[] = []
   pools.forEach((pool, p) => {
     const end = pools[p + 1]?.from ?? row.length
-    for (let i = pool.from; i < end; i++) centres.push(mean(pool) + get(offsets, i))
+    for (let i = pool.from; i < end; i++) centres.push(mean(pool) + sure(offsets[i]))
   })
   return withinWidth(row, offsets, centres, width)
 }
@@ -44,7 +44,7 @@ const mean = ({ sum, weight }: { sum: number; weight: number }) => sum / weight
 function withinWidth(row: readonly Standing[], offsets: number[], centres: number[], width: number): number[] {
   if (!row.length) return centres
   const last = row.length - 1
-  const least = get(row, 0).width / 2
-  const most = Math.max(least, width - get(row, last).width / 2 - get(offsets, last))
-  return centres.map((centre, i) => Math.min(Math.max(centre, least + get(offsets, i)), most + get(offsets, i)))
+  const least = sure(row[0]).width / 2
+  const most = Math.max(least, width - sure(row[last]).width / 2 - sure(offsets[last]))
+  return centres.map((centre, i) => Math.min(Math.max(centre, least + sure(offsets[i])), most + sure(offsets[i])))
 }

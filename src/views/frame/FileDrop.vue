@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../core/get'
+import { present } from '../../core/sure'
 import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
 import { importFile, useImport } from '../parts/files/importing'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { targetOf } from '../../components/events'
 import { valueOf } from '../../components/events'
-import { present } from '../../core/get'
+import { present } from '../../core/sure'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../core/get'
+import { present } from '../../core/sure'
 import { computed } from 'vue'
 import { CHART_KIND } from '../../core/chart/chartKind'
 import { fileName } from '../../core/files/fileKinds'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../core/get'
+import { sure } from '../../core/sure'
 import Fuse from 'fuse.js'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -54,7 +54,7 @@ async function onArrow(event: KeyboardEvent, band: Band, i: number) {
   const other = band.positions[event.key === 'ArrowUp' ? i - 1 : i + 1]
   if (!event.altKey || !other) return
   event.preventDefault()
-  const { id, name } = get(band.positions, i)
+  const { id, name } = sure(band.positions[i])
   charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()

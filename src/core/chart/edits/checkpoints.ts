@@ -1,5 +1,5 @@
 import { toHoldId, type MoveId } from '../ids'
-import { get } from '../../get'
+import { sure } from '../../sure'
 import type { Chart } from '../chart'
 import { idFromName } from '../../document/ids'
 import type { Checkpoint, Fault } from '../move'
@@ -30,23 +30,23 @@ export function setCheckpoint(
   value: string,
 ): void {
   const { list, index } = at(chart, move, id)
-  if (value.trim() || field === 'text') get(list, index)[field] = value.trim()
-  else delete get(list, index)[field]
+  if (value.trim() || field === 'text') sure(list[index])[field] = value.trim()
+  else delete sure(list[index])[field]
 }
 
 /** Sets the release gate in holds; without both there is none. */
 export function setGate(chart: Chart, move: MoveId, id: string, hold: string, next: string): void {
   const { list, index } = at(chart, move, id)
-  if (hold && next) get(list, index).gate = { hold: toHoldId(hold), next: toHoldId(next) }
-  else delete get(list, index).gate
+  if (hold && next) sure(list[index]).gate = { hold: toHoldId(hold), next: toHoldId(next) }
+  else delete sure(list[index]).gate
 }
 
 /** Sets a part of its usual mistake; a mistake with nothing in it goes. */
 export function setFault(chart: Chart, move: MoveId, id: string, field: keyof Fault, value: string): void {
   const { list, index } = at(chart, move, id)
-  const fault = { ...{ mistake: '', result: '', fix: '' }, ...get(list, index).fault, [field]: value.trim() }
-  if (fault.mistake || fault.result || fault.fix) get(list, index).fault = fault
-  else delete get(list, index).fault
+  const fault = { ...{ mistake: '', result: '', fix: '' }, ...sure(list[index]).fault, [field]: value.trim() }
+  if (fault.mistake || fault.result || fault.fix) sure(list[index]).fault = fault
+  else delete sure(list[index]).fault
 }
 
 export function removeCheckpoint(chart: Chart, move: MoveId, id: string): void {

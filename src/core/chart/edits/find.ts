@@ -1,4 +1,4 @@
-import { present } from '../../get'
+import { present } from '../../sure'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Move } from '../move'

@@ -1,5 +1,5 @@
 import { toHoldId, toMoveId, toReactionId, type HoldId, type PositionId } from '../ids'
-import { present } from '../../get'
+import { present } from '../../sure'
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import type { Hold } from '../hold'

@@ -1,5 +1,5 @@
 import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../ids'
-import { get } from '../../get'
+import { sure } from '../../sure'
 import type { Chart } from '../chart'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
@@ -171,6 +171,6 @@ export function orderReactions(chart: Chart, move: MoveId, order: ReactionId[]):
   const others = Object.keys(before).filter((id) => !order.includes(toReactionId(id)))
   record.tries = {
     ...record.tries,
-    reactions: Object.fromEntries([...known, ...others].map((id) => [id, get(before, id)])),
+    reactions: Object.fromEntries([...known, ...others].map((id) => [id, sure(before[id])])),
   }
 }

@@ -1,4 +1,4 @@
-import { present } from '../../get'
+import { present } from '../../sure'
 import type { Chart } from '../chart'
 import type { PositionId } from '../ids'
 import { idFromName } from '../../document/ids'

@@ -1,4 +1,4 @@
-import { present } from '../../get'
+import { present } from '../../sure'
 import type { Chart, SlopeSettings } from '../chart'
 
 /* How a chart is drawn: part of the chart, so that it is kept, exported and undone with it. */

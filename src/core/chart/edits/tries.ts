@@ -1,5 +1,5 @@
 import { toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../ids'
-import { get } from '../../get'
+import { sure } from '../../sure'
 import type { Chart } from '../chart'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
@@ -47,12 +47,12 @@ export function partsOf(tries: Tries): Part[] {
 /** Sets the tries; an answer gets its own. */
 export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
   if (owner.of === 'move') moveIn(chart, owner.move).tries = tries
-  else get(chart.answers, answerPlace(chart, owner.answer)).tries = tries
+  else sure(chart.answers[answerPlace(chart, owner.answer)]).tries = tries
 }
 
 /** An answer without tries of its own goes as its move goes. */
 export function borrowTries(chart: Chart, answer: AnswerRef): void {
-  delete get(chart.answers, answerPlace(chart, answer)).tries
+  delete sure(chart.answers[answerPlace(chart, answer)]).tries
 }
 
 /** What they do in reply to nothing: sets how often, in seconds, or takes it away. */

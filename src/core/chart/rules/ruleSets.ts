@@ -1,4 +1,4 @@
-import { present } from '../../get'
+import { present } from '../../sure'
 import { BUILT_IN_RULES } from './builtInRules'
 import type { RuleSet, StrikeChange } from './ruleSet'
 

@@ -1,4 +1,4 @@
-import { get } from '../../get'
+import { sure } from '../../sure'
 import { Refusal } from '../../problem'
 import type { Chart } from '../../chart/chart'
 import { holdIn, putOn, takeOff } from '../../chart/edits/holds'
@@ -47,9 +47,9 @@ const fits = ({ from, to }: Stretch, beats: number) => from >= 0 && from <= to &
 
 /** Moves the ends of an existing bar: the step at its new start puts it on, the step after its new end takes it off. */
 function mendEnds(chart: Chart, beats: readonly Beat[], hold: Hold, before: Stretch | null, want: Stretch): void {
-  if (before && covers(before, want.from) && want.from > before.from) comesOn(chart, get(beats, want.from), hold)
-  if (before && want.from < before.from && covers(want, before.from)) staysOn(chart, get(beats, before.from), hold)
-  if (want.to + 1 < beats.length && !covers(before, want.to + 1)) comesOff(chart, get(beats, want.to + 1), hold, true)
+  if (before && covers(before, want.from) && want.from > before.from) comesOn(chart, sure(beats[want.from]), hold)
+  if (before && want.from < before.from && covers(want, before.from)) staysOn(chart, sure(beats[before.from]), hold)
+  if (want.to + 1 < beats.length && !covers(before, want.to + 1)) comesOff(chart, sure(beats[want.to + 1]), hold, true)
 }
 
 const without = (ids: HoldId[] | undefined, id: HoldId) => ids?.filter((other) => other !== id)

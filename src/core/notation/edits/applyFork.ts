@@ -1,5 +1,5 @@
 import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../../chart/ids'
-import { get, present } from '../../get'
+import { sure, present } from '../../sure'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
 import { idFromName } from '../../document/ids'
@@ -87,7 +87,7 @@ class Speaker {
     }
     this.chart.moves.push(move)
     this.created.push({ kind: 'move', name: move.name })
-    return get(this.chart.moves, this.chart.moves.length - 1)
+    return sure(this.chart.moves[this.chart.moves.length - 1])
   }
 
   /** Where a move of ours lands: a position, charted or new, or the finish. */
@@ -144,7 +144,7 @@ class Speaker {
     const id = toReactionId(idFromName(name.text, idsOf(this.chart.reactions)))
     this.chart.reactions.push({ id, name: asTitle(name.text), endsIn: endsIn ?? move.from })
     this.created.push({ kind: 'reaction', name: asTitle(name.text) })
-    return get(this.chart.reactions, this.chart.reactions.length - 1)
+    return sure(this.chart.reactions[this.chart.reactions.length - 1])
   }
 
   /** Whether anything besides this move meets the reaction, so that it must not be changed for both. */
@@ -201,7 +201,7 @@ const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id 
 /** The name of a new record: with a capital first letter. */
 function asTitle(name: string): string {
   const clean = name.trim().replace(/\s+/g, ' ')
-  return get(clean, 0).toUpperCase() + clean.slice(1)
+  return sure(clean[0]).toUpperCase() + clean.slice(1)
 }
 
 function add(counts: Record<string, number>, id: string, n: number): void {

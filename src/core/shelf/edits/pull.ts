@@ -1,6 +1,6 @@
 import { copyOf } from '../../typed'
 import { toHoldId, toMoveId, toPositionId, toReactionId, type MoveId } from '../../chart/ids'
-import { present } from '../../get'
+import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'

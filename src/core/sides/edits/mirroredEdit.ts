@@ -2,7 +2,7 @@ import { keysOfBoth } from '../../typed'
 import { original, produce } from 'immer'
 import type { Chart } from '../../chart/chart'
 import type { Edit } from '../../document/history'
-import { present } from '../../get'
+import { present } from '../../sure'
 import { mirrorChart } from '../mirror'
 
 /** Turns an edit of the mirrored chart into the same edit of the stored chart. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keysOf } from '../../../core/typed'
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import { setSetting } from '../../../core/chart/edits/fields'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { clockText, counted, readClock } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'

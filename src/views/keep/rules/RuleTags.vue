@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isChecked } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { counted } from '../../../core/say/figureText'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { entriesOf } from '../../../core/typed'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { SCORING_ACTIONS } from '../../../core/chart/rules/ruleSet'
 import { useFigures } from '../../../stores/figures'

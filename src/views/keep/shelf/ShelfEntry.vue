@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { computed } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -62,8 +62,8 @@ const links = computed(() => {
 const wanted = computed(() => {
   const { id, kind } = props.found
   if (kind === 'move') return { moves: [id], onward: 2 }
-  if (kind === 'reaction') return { reactions: [id], moves: get(links.value, 0).items.map((one) => one.id) }
-  return { positions: [id], moves: get(links.value, 0).items.map((one) => one.id) }
+  if (kind === 'reaction') return { reactions: [id], moves: sure(links.value[0]).items.map((one) => one.id) }
+  return { positions: [id], moves: sure(links.value[0]).items.map((one) => one.id) }
 })
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { targetOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { produce } from 'immer'
 import { computed, ref } from 'vue'
 import { changeText, counted, hundred } from '../../../core/say/figureText'

@@ -1,4 +1,4 @@
-import { get, present } from '../../../core/get'
+import { sure, present } from '../../../core/sure'
 import { ref } from 'vue'
 import type { LineError } from '../../../core/notation/edits/sayLines'
 import { sayLines } from '../../../core/notation/edits/sayLines'
@@ -17,16 +17,16 @@ export function useSaying() {
   function say(text: string): boolean {
     const { id } = present(position.value)
     const trial = sayLines(structuredClone(chart.value), id, text)
-    error.value = trial.ok ? null : get(trial.errors, 0)
+    error.value = trial.ok ? null : sure(trial.errors[0])
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
-    const name = lookUp(chart.value.moves, get(moves, 0))?.name ?? created[0]?.name ?? 'a move'
+    const name = lookUp(chart.value.moves, sure(moves[0]))?.name ?? created[0]?.name ?? 'a move'
     charts.edit(
       moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`,
       (draft) => void sayLines(draft, id, text),
     )
     if (created.length) charts.tell(`New: ${[...new Set(created.map((one) => one.name))].join(', ')}.`)
-    select(get(moves, 0))
+    select(sure(moves[0]))
     return true
   }
 

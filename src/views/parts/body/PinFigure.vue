@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Hold } from '../../../core/chart/hold'

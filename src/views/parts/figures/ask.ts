@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { inject, provide, shallowRef, type InjectionKey, type ShallowRef } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'

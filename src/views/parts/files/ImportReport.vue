@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import ProblemList from '../../../components/ProblemList.vue'
 import { useCharts } from '../../../stores/charts'
 import { useImport } from './importing'

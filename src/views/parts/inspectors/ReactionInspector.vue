@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toPositionId } from '../../../core/chart/ids'
 import { isChecked, valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { costText, counted, share } from '../../../core/say/figureText'
 import NotesField from '../../../components/NotesField.vue'

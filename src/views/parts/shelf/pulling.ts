@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'

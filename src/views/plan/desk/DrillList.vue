@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { changeInWords, placeOfGain, sayGain } from '../../../core/say/gain'
 import type { Gain } from '../../../core/questions/gains'

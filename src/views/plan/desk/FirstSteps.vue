@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { useStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useCharts } from '../../../stores/charts'

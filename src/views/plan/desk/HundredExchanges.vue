@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { hundred, share } from '../../../core/say/figureText'
 import { headline } from '../../../core/say/headline'

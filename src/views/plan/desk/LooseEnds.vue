@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { counted, share } from '../../../core/say/figureText'
 import LooseRing from '../../../components/LooseRing.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { setField, setWord } from '../../../core/chart/edits/fields'
 import { setFact } from '../../../core/chart/edits/records'

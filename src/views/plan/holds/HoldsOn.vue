@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addHold, putOn, takeOff } from '../../../core/chart/edits/holds'

@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get, present } from '../../../core/get'
+import { sure, present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { continueRun } from '../../../core/chart/edits/runs'
@@ -22,7 +22,7 @@ function find(text: string): Choice[] {
 
 function pick({ id, value }: Choice) {
   isAdding.value = false
-  const { step } = get(choices.value, Number(id))
+  const { step } = sure(choices.value[Number(id)])
   const { id: of, name, steps } = present(run.value)
   const kept = steps.slice(0, played.value.beats.length - 1)
   charts.edit(`${value} in ${name}`, (draft) => continueRun(draft, of, kept, step))

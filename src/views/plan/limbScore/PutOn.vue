@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get, present } from '../../../core/get'
+import { sure, present } from '../../../core/sure'
 import { computed } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addHold } from '../../../core/chart/edits/holds'
@@ -18,7 +18,7 @@ const { chart, run, played } = useScore()
 const charts = useCharts()
 
 const known = computed(() => {
-  const on = new Set<string>(get(played.value.beats, props.beat).holds)
+  const on = new Set<string>(sure(played.value.beats[props.beat]).holds)
   const { row, part } = props.line
   return (chart.value.holds ?? []).filter((hold) => {
     const { holds, held } = rowsWith(hold)
@@ -43,7 +43,7 @@ function find(text: string): Choice[] {
 function pick({ id, value }: Choice) {
   emit('close')
   const { row, part } = props.line
-  const limb = part ?? get(row.parts, 0)
+  const limb = part ?? sure(row.parts[0])
   const fresh: Omit<Hold, 'id'> =
     row.by === 'ours' ? { name: value, limbs: [limb] } : { name: value, limbs: ['left-hand'], on: limb }
   const want = { from: props.beat, to: until.value }

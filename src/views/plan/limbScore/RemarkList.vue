@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, nextTick, ref } from 'vue'
 import { intend } from '../../../core/chart/edits/runs'
 import type { Remark } from '../../../core/limbScore/remark'

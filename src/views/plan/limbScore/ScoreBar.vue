@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { handlerOf } from '../../../components/events'
-import { get, present } from '../../../core/get'
+import { sure, present } from '../../../core/sure'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { holder } from '../../../core/chart/hold'
@@ -25,7 +25,7 @@ const shown = computed(() => dragged.value ?? { from: props.bar.from, to: props.
 const says = computed(() => {
   const { from, to } = props.bar
   const at = beat.value >= from && beat.value <= to ? beat.value : from
-  return barWords(props.bar, get(played.value.beats, at), words.value)
+  return barWords(props.bar, sure(played.value.beats[at]), words.value)
 })
 const isTrap = computed(() => {
   const { held } = rowsWith(props.bar.hold)

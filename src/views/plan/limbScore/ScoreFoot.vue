@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { computed } from 'vue'
 import { clockText, finer, hundred } from '../../../core/say/figureText'
 import { costsOf } from '../../../core/limbScore/costs'
@@ -15,7 +15,7 @@ const beats = computed(() => {
   const costs = costsOf(chart.value, played.value.beats)
   return played.value.beats.map((one, i) => ({
     ...{ arms: armsFree(holdsOf(chart.value, one.holds)), controls: controlsOf(table.value, one.holds) },
-    ...{ seconds: one.seconds, costs: get(costs, i), worth: worths.value?.[i], isOver: one.place.kind === 'finish' },
+    ...{ seconds: one.seconds, costs: sure(costs[i]), worth: worths.value?.[i], isOver: one.place.kind === 'finish' },
   }))
 })
 const asked = computed(() => beats.value[0]?.controls.map(({ ask }) => ask) ?? [])
@@ -34,8 +34,8 @@ const costText = (cost: { capability: string; before: number; after: number }) =
     </div>
     <div v-for="(ask, row) in asked" :key="ask" class="columns" role="group" :aria-label="`Their ${ask}`">
       <b>Their {{ ask }}</b>
-      <span v-for="({ controls }, i) in beats" :key="i" :class="[get(controls, row).control, { chosen: i === beat }]">
-        {{ get(controls, row).control }}
+      <span v-for="({ controls }, i) in beats" :key="i" :class="[sure(controls[row]).control, { chosen: i === beat }]">
+        {{ sure(controls[row]).control }}
       </span>
     </div>
     <div class="columns costs" role="group" aria-label="What each step gives back to them">

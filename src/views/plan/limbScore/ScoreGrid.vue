@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { stepName } from '../../../core/limbScore/steps'

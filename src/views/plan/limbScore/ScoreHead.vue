@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toPositionId } from '../../../core/chart/ids'
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import InlineText from '../../../components/InlineText.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import type { ScoreLine } from '../../../core/limbScore/bars'
 import { rowName, rowWords } from '../../../core/say/bar'
@@ -11,7 +11,7 @@ import { useScore } from './score'
 const props = defineProps<{ line: ScoreLine }>()
 const { played, words, beat, isOpen, toggle } = useScore()
 
-const sides = computed(() => played.value.beats[beat.value] ?? get(played.value.beats, 0))
+const sides = computed(() => played.value.beats[beat.value] ?? sure(played.value.beats[0]))
 const opens = computed(() => props.line.row.parts.length > 1)
 const isFirst = computed(() => !props.line.part || props.line.part === props.line.row.parts[0])
 /** Stretches in which nothing is on this line. */

@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import {
   computed,
   inject,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import CautionLines from '../../../components/CautionLines.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isChecked } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { finer, hundred, share } from '../../../core/say/figureText'
 import ProbeFields from '../../../components/ProbeFields.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { changeText } from '../../../core/say/figureText'
 import { sayDependence } from '../../../core/say/whatIf'

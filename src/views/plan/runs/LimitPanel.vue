@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'

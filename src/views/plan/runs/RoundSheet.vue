@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isChecked, valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
 import type { PositionalRound } from '../../../core/chart/positionalRound'

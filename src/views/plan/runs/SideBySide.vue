@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { counted, hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'

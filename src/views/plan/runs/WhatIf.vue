@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
 import { clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'

@@ -1,4 +1,4 @@
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { escapeKey } from '../../../core/slope/escapes'
 import type { Item } from '../../../core/slope/items'
 import type { Scene } from '../../../core/slope/scene'
@@ -18,6 +18,6 @@ export function boxOfItem(scene: Scene, item: Item): Window | undefined {
   const move = item.kind === 'answer' ? item.answer : item.move
   const points = scene.lines.find((line) => line.move === move)?.points
   if (!points) return undefined
-  const [x, y] = get(points, points.length >> 1)
+  const [x, y] = sure(points[points.length >> 1])
   return { left: x - 10, top: y - 10, right: x + 10, bottom: y + 10 }
 }

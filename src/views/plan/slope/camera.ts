@@ -1,5 +1,5 @@
 import { handlerOf } from '../../../components/events'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { useDebounceFn, useEventListener, useResizeObserver } from '@vueuse/core'
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'

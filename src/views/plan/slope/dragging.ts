@@ -1,5 +1,5 @@
 import { toMoveId } from '../../../core/chart/ids'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { useEventListener } from '@vueuse/core'
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { ZoomTransform } from 'd3-zoom'

@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import type { Scene } from '../../../core/slope/scene'
 import { standalone } from './saving'
 import './printing.css'

@@ -1,4 +1,4 @@
-import { get, present } from '../../../core/get'
+import { sure, present } from '../../../core/sure'
 import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
@@ -51,13 +51,13 @@ function withLook(original: Element): Element {
   const drawn = [original, ...original.querySelectorAll('*')]
   const copies = [copy, ...copy.querySelectorAll('*')]
   copies.forEach((element, i) => {
-    const look = getComputedStyle(get(drawn, i))
+    const look = getComputedStyle(sure(drawn[i]))
     for (const name of LOOK) element.setAttribute(name, look.getPropertyValue(name))
     for (const { name } of [...element.attributes]) {
       if (name === 'class' || name === 'style' || name.startsWith('data-')) element.removeAttribute(name)
     }
   })
-  drawn.forEach((element, i) => element.matches(NOT_DRAWN) && get(copies, i).remove())
+  drawn.forEach((element, i) => element.matches(NOT_DRAWN) && sure(copies[i]).remove())
   return copy
 }
 

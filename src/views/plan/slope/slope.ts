@@ -1,4 +1,4 @@
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, inject, provide, ref, shallowRef, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { hundred, signed } from '../../../core/say/figureText'

@@ -1,5 +1,5 @@
 import { toPositionId, type MoveId, type PositionId, type ReactionId } from '../../../core/chart/ids'
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { ref } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
 import { addNewAnswer, removeAnswer } from '../../../core/chart/edits/answers'
@@ -121,7 +121,7 @@ function pushed(known: SlopeLayout['places'], ids: readonly string[], x: number,
   const there = ids.filter((id) => known[id])
   return Object.fromEntries(
     there.map((id) => {
-      const place = get(known, id)
+      const place = sure(known[id])
       return [id, { row: Math.max(0, place.row + row), x: Math.max(0, Math.round(place.x + x)) }]
     }),
   )

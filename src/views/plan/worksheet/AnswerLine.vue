@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
 import type { Answer } from '../../../core/chart/answer'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toReactionId } from '../../../core/chart/ids'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import InlineText from '../../../components/InlineText.vue'

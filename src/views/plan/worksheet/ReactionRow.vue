@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toReactionId, type ReactionId } from '../../../core/chart/ids'
-import { present } from '../../../core/get'
+import { present } from '../../../core/sure'
 import { computed, nextTick, ref, watch } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import LooseRing from '../../../components/LooseRing.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { targetOf } from '../../../components/events'
-import { get } from '../../../core/get'
+import { sure } from '../../../core/sure'
 import { produce } from 'immer'
 import { computed, onMounted, ref, watch } from 'vue'
 import { changeText, counted } from '../../../core/say/figureText'
@@ -34,7 +34,7 @@ const variants = computed(() =>
 const now = computed(() => {
   const { figures: found } = figures
   return found && position.value
-    ? { start: found.value, position: get(found.positions, position.value.id).value }
+    ? { start: found.value, position: sure(found.positions[position.value.id]).value }
     : undefined
 })
 const nameOf = (id: string) => lookUp(chart.value.moves, id)?.name ?? id

@@ -1,0 +1,393 @@
+import { produce } from 'immer'
+import { emptyChart, type Chart } from '../../../src/core/chart/chart'
+import type { PositionId } from '../../../src/core/chart/ids'
+import { lookUp } from '../../../src/core/chart/lookUp'
+import { makeDocument, parseDocument } from '../../../src/core/document/read'
+import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/additions'
+import { bare } from '../../../src/core/shelf/bare'
+import { DIFFERS, rulesHere, variantsHere, wayOf, type Valued } from '../../../src/core/shelf/decisions'
+import { pullIn, type Wanted } from '../../../src/core/shelf/edits/pull'
+import { takeUpdate } from '../../../src/core/shelf/edits/updates'
+import { withFreshIds } from '../../../src/core/shelf/freshIds'
+import { needsOf } from '../../../src/core/shelf/needs'
+import { otherChair, withoutPartner } from '../../../src/core/shelf/otherChair'
+import { principlesIn, principlesOf, type Principle } from '../../../src/core/shelf/principles'
+import { publish } from '../../../src/core/shelf/publish'
+import { inChart, indexShelf, placesOnShelf } from '../../../src/core/shelf/search'
+import { shelfAsChart, type ShelfMove } from '../../../src/core/shelf/shelf'
+import { ownShelf, SHELF_KIND } from '../../../src/core/shelf/shelfKind'
+import { smallRegion, smallShelf } from '../../fixtures/smallShelf'
+import { taken } from '../../reference/taken'
+
+const shelf = smallShelf()
+const region = smallRegion()
+const move = (id: string) => lookUp(shelf.moves, id)!
+const ids = (records: readonly { id: string }[]) => records.map(({ id }) => id)
+const all = shelfAsChart(shelf)
+const pulled = (wanted: Wanted, chart: Chart = emptyChart('new', 'New')) => {
+  let came: string[] = []
+  const after = produce(chart, (draft) => void (came = pullIn(draft, shelf, wanted)))
+  return { after, came }
+}
+
+describe('a record as a chart keeps it', () => {
+  it('has what only the Shelf says in its notes', () => {
+    const { cue, size, ruleNote, check, catalogue, holdsFirst, alsoFrom, ...rest } = move('climb')
+    expect([cue, size, ruleNote, check, catalogue, holdsFirst, alsoFrom]).not.toContain(undefined)
+    expect(bare(move('climb'))).toEqual({
+      ...rest,
+      notes: 'Slowly. When: They push the knee. Build: long legs. Rules: gi only. Check with your coach.',
+    })
+    const { holdsFirst: _, ...lock } = move('lock')
+    expect(bare(move('lock'))).toEqual(lock)
+    expect(bare(move('ride'))).toEqual(move('ride'))
+    expect(bare(move('ride'))).not.toBe(move('ride'))
+  })
+})
+
+describe('what a move needs', () => {
+  const needs = (fields: Partial<ShelfMove>) => needsOf(fields as ShelfMove)
+  it('is told from the words for its holds, from tags and from rules', () => {
+    expect([needsOf(move('climb')), needsOf(move('lock')), needsOf(move('bump'))]).toEqual([
+      ['wrist', 'cloth'],
+      ['nothing'],
+      ['hook'],
+    ])
+    expect(needs({})).toEqual(['nothing'])
+    expect(needs({ tags: ['lapel-grip'] })).toEqual(['cloth'])
+    expect(needs({ ruleNote: 'not in the gi' })).toEqual(['nothing'])
+    expect(needs({ holdsFirst: 'Underhook and the far HIP' })).toEqual(
+      ['underhook', 'hook', 'hip'].filter((n) => n !== 'hook'),
+    )
+    expect(needs({ holdsFirst: 'kimura grip' })).toEqual(['figure four'])
+    expect(needs({ holdsFirst: 'seatbelt, chest to back, one arm, the chin' })).toEqual([
+      'seatbelt',
+      'head',
+      'chest',
+      'arm',
+    ])
+  })
+})
+
+describe('the rules of a position', () => {
+  const values = (moves: Record<string, number | null>, answers: Record<number, number>[] = []): Valued => ({
+    moves: Object.fromEntries(Object.entries(moves).map(([id, value]) => [id, { value }])),
+    met: answers.map((one) => ({
+      position: 'pin' as PositionId,
+      reaction: 'bridge',
+      answers: Object.entries(one).map(([answer, value]) => ({ answer: Number(answer), value })),
+    })),
+  })
+  const rules = (valued: Valued, position = 'pin', chart = all) =>
+    rulesHere(chart, shelf, position as PositionId, valued)
+  const compared = (valued: Valued) => rules(valued).find(({ rule }) => rule.id === 'ride-first')!.compared
+
+  it('are those that name it or a move charted from there, with the chart’s moves', () => {
+    const found = rules(values({}))
+    expect(found.map(({ rule, prefer, over }) => [rule.id, prefer, over])).toEqual([
+      ['ride-first', ['ride'], ['climb']],
+      ['stay', [], []],
+    ])
+    expect(found[0]).not.toHaveProperty('compared')
+    expect(ids(rules(values({}), 'high').map(({ rule }) => rule))).toEqual([])
+    expect(ids(rules(values({}), 'lost').map(({ rule }) => rule))).toEqual(['ride-first'])
+    expect(rules(values({}), 'nothing')).toEqual([])
+  })
+
+  it('know a move of the chart by another name too', () => {
+    const renamed = produce(all, (draft) => {
+      Object.assign(lookUp(draft.moves, 'ride')!, { id: 'mine', name: ' ride THE bridge' })
+    })
+    expect(rules(values({}), 'pin', renamed)[0].prefer).toEqual(['mine'])
+  })
+
+  it('are held against the values: two in a hundred count, either way', () => {
+    const ride = (value: number) => compared(values({ ride: value, climb: 0.5 }))
+    expect(ride(0.5 + DIFFERS + 1e-9)).toMatchObject({ preferred: 'ride', rejected: 'climb', says: 'as the rule' })
+    expect(ride(0.5 + DIFFERS - 1e-6)!.says).toBe('no difference')
+    expect(ride(0.5 - DIFFERS - 1e-9)!.says).toBe('the other way')
+    expect(ride(0.1)!.by).toBeCloseTo(-0.4, 12)
+    expect(compared(values({ ride: null, climb: 0.5 }))).toBeUndefined()
+  })
+
+  it('also as answers to one reaction, whichever sets them further apart', () => {
+    expect(compared(values({}, [{ 0: 0.6, 1: 0.2 }]))).toMatchObject({ by: expect.closeTo(0.4, 12) })
+    expect(compared(values({ ride: 0.3, climb: 0.4 }, [{ 0: 0.6, 1: 0.2 }]))!.says).toBe('as the rule')
+    expect(compared(values({ ride: 0.1, climb: 0.9 }, [{ 0: 0.6, 1: 0.2 }]))!.says).toBe('the other way')
+    const elsewhere = values({}, [{ 0: 0.6, 1: 0.2 }])
+    expect(compared({ ...elsewhere, met: [{ ...elsewhere.met[0], position: 'high' as PositionId }] })).toBeUndefined()
+  })
+
+  it('that the values contradict come first, those that cannot be compared last', () => {
+    const order = (valued: Valued) => rules(valued).map(({ rule }) => rule.id)
+    expect(order(values({ ride: 0, climb: 1 }))).toEqual(['ride-first', 'stay'])
+    const turned = { ...shelf, regions: [{ ...region, rules: [region.rules[1], region.rules[0]] }] }
+    const found = rulesHere(all, turned, 'pin' as PositionId, values({ ride: 0, climb: 1 }))
+    expect(found.map(({ rule }) => rule.id)).toEqual(['ride-first', 'stay'])
+  })
+})
+
+describe('where schools differ', () => {
+  it('is told for a position and the moves from there; the other ways’ moves are set aside', () => {
+    expect(ids(variantsHere(all, shelf, 'pin' as PositionId))).toEqual(['how'])
+    expect(ids(variantsHere(all, shelf, 'lost' as PositionId))).toEqual(['elsewhere'])
+    const [how] = region.variants
+    const way = (n: number) => wayOf(all, shelf, how, how.views[n])
+    expect(way(0)).toEqual({ variant: 'how', view: 'a', says: 'Climb', aside: ['ride'] })
+    expect(way(1).aside).toEqual(['climb'])
+    expect(way(2).aside).toEqual([])
+  })
+})
+
+describe('the other chair', () => {
+  it('says of each attack what it needs, what breaks it, what is answered, and what we call it', () => {
+    const [climb, ride] = otherChair(shelf, 'under')
+    expect([climb.attack.id, climb.needs, ride.attack.id, ride.ways]).toEqual(['climb', ['Elbow in'], 'ride', []])
+    expect(climb.ways).toEqual([
+      {
+        reaction: lookUp(shelf.reactions, 'bridge'),
+        breaks: ['Elbow in'],
+        ours: move('bump'),
+        answers: ['Ride the bridge', 'Climb up'],
+      },
+    ])
+    expect([otherChair(shelf, 'lost'), otherChair(shelf, 'nothing')]).toEqual([[], []])
+    expect(withoutPartner(shelf)).toEqual(['lost'])
+  })
+})
+
+describe('principles', () => {
+  const principle = (on: Principle['on'], except: Principle['except'] = []): Principle => ({
+    ...{ id: 'p', says: 'x', why: 'y', on, except },
+  })
+  const governs = (on: Principle['on'], id = 'climb') => principlesOf(shelf, [principle(on)], move(id)).length === 1
+
+  it.each<[Principle['on'], string, boolean]>([
+    [{}, 'climb', true],
+    [{ finish: true }, 'climb', false],
+    [{ finish: true }, 'lock', true],
+    [{ families: ['side'] }, 'climb', true],
+    [{ families: ['mount'] }, 'climb', false],
+    [{ ahead: 'ours' }, 'climb', true],
+    [{ ahead: 'ours' }, 'bump', false],
+    [{ tags: ['gi'] }, 'climb', true],
+    [{ tags: ['gi'] }, 'lock', false],
+    [{ words: ['elbow'] }, 'climb', true],
+    [{ words: ['elbow'] }, 'lock', false],
+    [{ tags: ['no'], words: ['climb'] }, 'climb', true],
+    [{ tags: ['gi'], words: ['no'] }, 'climb', true],
+    [{ tags: ['gi'], finish: true }, 'climb', false],
+  ])('%j govern %s: %s', (on, id, expected) => expect(governs(on, id)).toBe(expected))
+
+  it('name exceptions, also for a move of the chart that is one of the Shelf', () => {
+    const excepted = [principle({ finish: true }, [{ move: 'climb', why: 'because' }])]
+    expect(principlesOf(shelf, excepted, move('climb'))).toEqual([{ principle: excepted[0], exception: 'because' }])
+    const own = { ...move('climb'), id: 'mine' as never }
+    expect(principlesIn(all, shelf, excepted, own)).toEqual([{ principle: excepted[0], exception: 'because' }])
+    expect(principlesIn(all, shelf, excepted, { ...own, name: 'Other' })).toEqual([])
+  })
+})
+
+describe('what could be added', () => {
+  const chart = pulled({ positions: ['pin'], reactions: ['bridge'] }).after
+
+  it('are moves from a position, done from there too, that the chart does not have by id or name', () => {
+    expect(ids(couldAdd(chart, shelf, 'pin'))).toEqual(['climb', 'ride'])
+    expect(couldAdd(chart, shelf, 'nothing')).toEqual([])
+    const lost = pulled({ positions: ['lost'] }).after
+    expect(ids(couldAdd(lost, shelf, 'lost'))).toEqual(['climb'])
+    const named = produce(
+      chart,
+      (draft) => void draft.moves.push({ ...bare(move('ride')), id: 'mine' as never, name: ' RIDE the bridge ' }),
+    )
+    expect(ids(couldAdd(named, shelf, 'pin'))).toEqual(['climb'])
+  })
+
+  it('are answers to a reaction that are not given yet', () => {
+    expect(ids(couldAnswer(chart, shelf, 'bridge'))).toEqual(['ride', 'climb'])
+    const answered = pulled({ moves: ['climb'] }, chart).after
+    expect(ids(couldAnswer(answered, shelf, 'bridge'))).toEqual(['ride'])
+    expect(couldAnswer(chart, shelf, 'nothing')).toEqual([])
+    expect(
+      couldAnswer(
+        produce(chart, (d) => void d.reactions.push({ id: 'own' as never, name: 'Own', endsIn: 'pin' as never })),
+        shelf,
+        'own',
+      ),
+    ).toEqual([])
+  })
+
+  it('are our holds of the frame that the chart does not have', () => {
+    const pin = lookUp(chart.positions, 'pin')!
+    expect(ids(holdsOnShelf(emptyChart('e', 'E'), shelf, pin))).toEqual(['cross'])
+    expect(holdsOnShelf(chart, shelf, pin)).toEqual([])
+  })
+})
+
+describe('bringing in', () => {
+  it('a move brings where it leads, its holds, what meets it, and answers of which both sides are there', () => {
+    const { after, came } = pulled({ moves: ['climb'] })
+    expect([came, ids(after.positions), ids(after.moves), ids(after.reactions)]).toEqual([
+      ['climb'],
+      ['pin', 'high'],
+      ['climb'],
+      ['bridge'],
+    ])
+    expect(after.answers).toEqual([{ reaction: 'bridge', move: 'climb' }])
+    expect(ids(after.holds!).sort()).toEqual(['cross', 'wrist'])
+    expect(after.moves[0].tries).toEqual({ lands: 5, stalls: 3, weight: 3, reactions: { bridge: 2 } })
+    expect(after.reactions[0]).not.toHaveProperty('mirror')
+    expect(after.positions[0]).not.toHaveProperty('mirror')
+    expect(after.reactions[0].breaks).toEqual(['elbow-in'])
+  })
+
+  it('a reaction alone breaks nothing that is not there', () => {
+    const { after } = pulled({ reactions: ['bridge'] })
+    expect(after.reactions[0]).not.toHaveProperty('breaks')
+    expect(pulled({ positions: ['pin', 'under'] }).after.positions.map(({ mirror }) => mirror)).toEqual([
+      'under',
+      'pin',
+    ])
+  })
+
+  it('what the chart has from there by id or by name is not brought again, what is of that name elsewhere is', () => {
+    const first = pulled({ moves: ['climb'] }).after
+    const renamed = produce(first, (draft) => {
+      Object.assign(draft.moves[0], { id: 'mine' })
+      draft.answers = []
+    })
+    expect(pulled({ moves: ['climb'] }, renamed).came).toEqual([])
+    expect(pulled({ moves: ['climb'] }, renamed).after.answers).toEqual([{ reaction: 'bridge', move: 'mine' }])
+    const elsewhere = produce(renamed, (draft) => void (draft.moves[0].from = 'high' as PositionId))
+    expect(pulled({ moves: ['climb'] }, elsewhere).came).toEqual(['climb'])
+  })
+
+  it('goes on from positions that are new, as far as is asked', () => {
+    expect(pulled({ moves: ['climb'], onward: 1 }).came).toEqual(['climb', 'lock'])
+    expect(pulled({ moves: ['climb'], onward: 0 }).came).toEqual(['climb'])
+    const known = pulled({ positions: ['high'] }).after
+    expect(pulled({ moves: ['climb'], onward: 1 }, known).came).toEqual(['climb'])
+  })
+
+  it('an update changes what the Shelf says of a move, and not the coach’s own plan', () => {
+    const own = produce(pulled({ moves: ['climb'] }).after, (draft) => {
+      Object.assign(draft.moves[0], { name: 'Mine', notes: 'old', tries: { lands: 9, stalls: 1 } })
+      takeUpdate(draft, { ...move('climb'), notes: 'New.' })
+    })
+    expect(own.moves[0]).toMatchObject({ name: 'Mine', tries: { lands: 9, stalls: 1 } })
+    expect(own.moves[0].notes).toContain('New. When:')
+  })
+})
+
+describe('a part of a chart, published', () => {
+  it('has the moves from the positions chosen, what meets them, and no more than these refer to', () => {
+    const top = publish(all, ['pin'], 'Top', new Set())
+    expect([ids(top.positions), ids(top.moves), ids(top.reactions)]).toEqual([
+      ['pin', 'high', 'lost'],
+      ['climb', 'ride'],
+      ['bridge'],
+    ])
+    expect(ids(top.holds)).toEqual(['cross', 'wrist'])
+    expect(top.answers.map((answer) => answer.move)).toEqual(['ride', 'climb'])
+    expect(top.positions[0]).not.toHaveProperty('mirror')
+    expect(top.reactions[0]).toMatchObject({ breaks: ['elbow-in'] })
+    expect(top.reactions[0]).not.toHaveProperty('mirror')
+    const high = publish(all, ['high'], 'High', new Set())
+    expect([ids(high.moves), ids(high.positions), ids(high.reactions)]).toEqual([['lock'], ['high', 'lost'], ['hide']])
+    expect(ids(high.holds)).toEqual(['cross', 'wrist', 'frame'])
+  })
+
+  it('takes what they do unprompted along only where it was chosen, and what is broken only where it is there', () => {
+    const still = produce(all, (draft) => {
+      for (const n of [1, 3]) draft.positions[n].unprompted = { every: 9, reactions: { spin: 1 } }
+      draft.reactions[1].breaks = ['elbow-in']
+    })
+    const high = publish(still, ['high'], 'High', new Set())
+    expect(ids(high.reactions)).toEqual(['hide', 'spin'])
+    expect(high.reactions[0].breaks).toEqual([])
+    expect(high.positions.map(({ unprompted }) => Boolean(unprompted))).toEqual([true, false])
+  })
+
+  it('gets ids of its own where they are taken, everywhere', () => {
+    const fresh = withFreshIds(region, new Set(['pin', 'climb', 'bridge', 'cross', 'small']))
+    expect(fresh.id).toBe('small-region')
+    expect(ids(fresh.positions)).toEqual(['the-pin', 'high', 'under', 'lost'])
+    expect(fresh.positions[0]).toMatchObject({ holds: ['cross-face'], mirror: 'under' })
+    expect(fresh.positions[2].mirror).toBe('the-pin')
+    const climb = lookUp(fresh.moves, 'climb-up')!
+    expect(climb).toMatchObject({
+      from: 'the-pin',
+      to: 'high',
+      needs: ['cross-face'],
+      tries: { reactions: { bridges: 2 } },
+    })
+    expect(climb.checkpoints![0].gate).toEqual({ hold: 'cross-face', next: 'wrist' })
+    expect(fresh.answers.slice(0, 2)).toEqual([
+      { reaction: 'bridges', move: 'ride', tries: { lands: 7, stalls: 3 } },
+      { reaction: 'bridges', move: 'climb-up' },
+    ])
+    expect(fresh.reactions[0]).toMatchObject({ id: 'bridges', endsIn: 'the-pin', mirror: 'bump' })
+    expect(fresh.moves[2]).toMatchObject({ from: 'the-pin', stallsIn: 'lost' })
+    expect(withFreshIds(region, new Set())).toEqual(region)
+  })
+})
+
+describe('a shelf of one’s own as a file', () => {
+  const own = publish(all, ['pin'], 'Top', new Set())
+
+  it('comes back as it went out; lists that the first builds left out are there', () => {
+    const file = JSON.parse(makeDocument(ownShelf(own)))
+    expect(taken(parseDocument(SHELF_KIND, JSON.stringify(file)))).toEqual(ownShelf(own))
+    const { rules, variants, ...old } = file
+    expect([rules, variants]).toEqual([[], []])
+    expect(taken(parseDocument(SHELF_KIND, JSON.stringify({ ...old, cautions: [{ id: 'x' }] })))).toMatchObject({
+      ...{ rules: [], variants: [], cautions: [{ id: 'x' }] },
+    })
+  })
+
+  it('is read in older forms, and refused by name where it is not sound', () => {
+    const tallied = produce(ownShelf(own), (draft) => {
+      Object.assign(draft.moves[0].tries, { rounds: { worked: 2, failed: 0 } })
+    })
+    const read = taken(parseDocument(SHELF_KIND, JSON.stringify(tallied)))
+    expect(read.moves[0].tries.tallies).toEqual([{ worked: true, weight: 2 }])
+    const broken = produce(ownShelf(own), (draft) => void (draft.moves[0].from = 'nothing' as PositionId))
+    expect(parseDocument(SHELF_KIND, JSON.stringify(broken))).toMatchObject({
+      ok: false,
+      problems: [{ code: 'unknown-reference', path: ['moves', 0, 'from'] }],
+    })
+    expect(SHELF_KIND.sizeOf(ownShelf(own))).toBe(3)
+  })
+})
+
+describe('searching', () => {
+  const index = indexShelf(shelf)
+  const found = (text: string) => index.search(text).map(({ kind, id }) => `${kind} ${id}`)
+
+  it('finds by name, other name, cue, what it answers, its region; short words must be right', () => {
+    expect(found('cross pin')[0]).toBe('position pin')
+    expect(found('folded arm lock')[0]).toBe('move lock')
+    expect(found('pushes the knee')[0]).toBe('move climb')
+    expect(found('bridges')).toEqual(expect.arrayContaining(['reaction bridge', 'move ride', 'move climb']))
+    expect(found('shoulder')).toContain('move lock')
+    expect(found('small region').length).toBeGreaterThan(8)
+    expect(found('scrambel')).toEqual(['position lost'])
+    expect(found('lick')).toEqual([])
+    expect(found('the of a')).toEqual([])
+  })
+
+  it('knows a record of the chart by its id before its name, and its name before nothing', () => {
+    const records = [
+      { id: 'a', name: ' the PIN ' },
+      { id: 'pin', name: 'Other', aliases: ['Mine'] },
+    ]
+    expect(inChart(records, { id: 'pin', name: 'The Pin' })).toBe(records[1])
+    expect(inChart(records, { id: 'x', name: 'x', aliases: ['The pin'] })).toBe(records[0])
+    expect(inChart(records, { id: 'x', name: 'mine' })).toBe(records[1])
+    expect(inChart(records, { id: 'x', name: 'x' })).toBeUndefined()
+    const named = produce(emptyChart('e', 'E'), (draft) => {
+      draft.positions.push({ ...lookUp(shelf.positions, 'pin')!, id: 'mine' as PositionId })
+    })
+    expect([...placesOnShelf(named, shelf)]).toEqual([['mine', 'pin']])
+  })
+})
