@@ -13,7 +13,7 @@ export interface Completion {
 
 const MAX_OFFERS = 8
 
-/** Names that complete what is being typed before index `caret` of the line, the likeliest first; none where none fits. */
+/** Names that complete what is being typed before index `caret` of the line, the likeliest first. */
 export function completeFork(chart: Chart, position: PositionId, line: string, caret: number): Completion {
   const typed = line.slice(0, caret)
   const part = /(?:^|[:;>,([])([^:;>,([\])?]*)$/.exec(typed)

@@ -292,7 +292,7 @@ describe('a part of a chart, published', () => {
     expect(top.positions[0]).not.toHaveProperty('mirror')
     expect(top.reactions[0]).toMatchObject({ breaks: ['elbow-in'] })
     expect(top.reactions[0]).not.toHaveProperty('mirror')
-    const high = publish(all, ['high'], 'High', new Set())
+    const high = publish(all, ['high'], 'Upper', new Set())
     expect([ids(high.moves), ids(high.positions), ids(high.reactions)]).toEqual([['lock'], ['high', 'lost'], ['hide']])
     expect(ids(high.holds)).toEqual(['cross', 'wrist', 'frame'])
   })
@@ -302,7 +302,7 @@ describe('a part of a chart, published', () => {
       for (const n of [1, 3]) draft.positions[n].unprompted = { every: 9, reactions: { spin: 1 } }
       draft.reactions[1].breaks = ['elbow-in']
     })
-    const high = publish(still, ['high'], 'High', new Set())
+    const high = publish(still, ['high'], 'Upper', new Set())
     expect(ids(high.reactions)).toEqual(['hide', 'spin'])
     expect(high.reactions[0].breaks).toEqual([])
     expect(high.positions.map(({ unprompted }) => Boolean(unprompted))).toEqual([true, false])
