@@ -18,7 +18,7 @@ export interface Dependence {
   more: number
 }
 
-/** So many of each kind are moved both ways and solved again. */
+/** How many landings and how many reactions, the most promising first, are moved both ways and solved again. */
 const LANDINGS = 7
 const REACTIONS = 5
 
@@ -47,7 +47,7 @@ export function* dependsOn(chart: Chart, scenario: Scenario): Job<Dependence[]> 
           : met.by === 'answer'
             ? { of: 'answer', answer: met.answer }
             : null
-      return target ? [{ target, part: { of: 'reaction' as const, reaction: reaction } }] : []
+      return target ? [{ target, part: { of: 'reaction' as const, reaction } }] : []
     }),
   ]
   const near = new VariantSolver(chart, solution.game)

@@ -1,12 +1,12 @@
 import type { Chart, Way } from '../chart'
 
-/** Chooses one way where schools differ, in place of the one chosen before. */
+/** Chooses one way where schools differ, in place of the way chosen before for the same variant. */
 export function chooseWay(chart: Chart, way: Way): void {
   keepAllWays(chart, way.variant)
   chart.settings = { ...chart.settings, ways: [...(chart.settings?.ways ?? []), way] }
 }
 
-/** No way is chosen: the moves of all of them are tried. */
+/** Takes back the choice for a variant, so that the moves of all its ways are tried. */
 export function keepAllWays(chart: Chart, variant: string): void {
   const { ways, ...settings } = chart.settings ?? {}
   const left = (ways ?? []).filter((way) => way.variant !== variant)

@@ -20,13 +20,13 @@ const rows = computed(() => {
     }))
   const { controlTime } = rules
   if (!controlTime) return counted
-  const times = (seconds: number) => seconds / controlTime.every
+  const stretches = (seconds: number) => seconds / controlTime.every
   return [
     ...counted,
     {
       name: `${controlTime.every} s of control`,
-      ours: times(scored.ours.controlSeconds),
-      theirs: times(scored.theirs.controlSeconds),
+      ours: stretches(scored.ours.controlSeconds),
+      theirs: stretches(scored.theirs.controlSeconds),
       each: controlTime.points,
     },
   ]
