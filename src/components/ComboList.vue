@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sure } from '../core/sure'
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
 
 /** Something to choose: `id` null stands for a new one of the name that was typed. */
 export interface Choice {
@@ -23,7 +23,7 @@ const text = ref('')
 const chosen = ref(0)
 const field = ref<HTMLInputElement>()
 const list = ref<HTMLElement>()
-const name = `list-${Math.round(performance.now() * 1000)}`
+const name = useId()
 const found = computed(() => props.find(text.value))
 
 watch(text, () => (chosen.value = 0))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sure } from '../core/sure'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, useId } from 'vue'
 import { typedToken } from '../core/sides/tokens'
 
 /** A field in which an opening brace offers what may stand there: arrows choose, Enter or Tab takes. */
@@ -13,7 +13,7 @@ const field = ref<HTMLInputElement>()
 const caret = ref(0)
 const chosen = ref(0)
 const isClosed = ref(false)
-const name = `tokens-${Math.round(performance.now() * 1000)}`
+const name = useId()
 const typed = computed(() => (isClosed.value ? null : typedToken(text.value.slice(0, caret.value), props.tokens)))
 const offers = computed(() => typed.value?.offers.slice(0, MAX_OFFERS) ?? [])
 
