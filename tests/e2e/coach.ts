@@ -63,3 +63,8 @@ export async function nothingSerious(page: Page): Promise<void> {
 
 /** What says, at the field, why an edit was refused. */
 export const refusal = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not done' })
+
+/** Types digits at once: a machine that is busy elsewhere must not come in between them. */
+export async function digits(page: Page, text: string): Promise<void> {
+  await Promise.all([...text].map((digit) => page.keyboard.press(digit)))
+}

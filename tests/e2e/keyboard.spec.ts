@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { nothingSerious, openDemo, settled, worth } from './coach'
+import { digits, nothingSerious, openDemo, settled, worth } from './coach'
 
 async function openSheet(page: Page): Promise<void> {
   await openDemo(page)
@@ -19,7 +19,7 @@ test('the Worksheet is worked by keyboard alone', async ({ page }) => {
   await lands.focus()
   await page.keyboard.press('ArrowRight')
   await expect(lands).toHaveAttribute('aria-valuenow', '5')
-  await page.keyboard.type('12')
+  await digits(page, '12')
   await expect(lands).toHaveAttribute('aria-valuenow', '12')
   await expect.poll(worthHere).not.toBe(before)
   await page.keyboard.press('Control+z')
