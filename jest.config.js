@@ -36,6 +36,6 @@ export default {
   // Two cores: the default would leave one idle.
   maxWorkers: 2,
   // A starved machine must not fail a test.
-  testTimeout: 60_000,
+  testTimeout: 300_000,
   projects: [project('plain', 'node', PLAIN), project('drawn', 'jsdom', DRAWN)],
 }

@@ -7,10 +7,9 @@ export default defineConfig({
   testDir: 'tests/e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 45_000,
-  // A build machine may be starved for a moment; a test that fails twice has failed.
-  retries: process.env.CI ? 1 : 0,
-  expect: { timeout: 8_000 },
+  // A starved machine must not fail a test: what is waited for is a state, and the limits only end what hangs.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     testIdAttribute: 'data-test',

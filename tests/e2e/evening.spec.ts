@@ -4,7 +4,6 @@ import { openDemo, settled, worth } from './coach'
 test('a coach’s evening: forty seconds left and someone who always turns in, from the plan to the printed sheet', async ({
   page,
 }) => {
-  test.slow()
   await openDemo(page)
   await page.evaluate(() => (window.print = () => document.documentElement.setAttribute('data-printed', 'yes')))
 
@@ -37,18 +36,17 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   )
   await expect(page.getByRole('region', { name: 'When to give it up' }).getByRole('listitem').first()).toContainText(
     'goes wrong',
-    { timeout: 20_000 },
   )
 
   // How sure that is: watched, and not given up.
   await page.getByRole('button', { name: 'How sure?' }).click()
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
-  await expect(page.getByText(/^\d+ to \d+$/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^\d+ to \d+$/)).toBeVisible()
 
   // How they would beat it, and the repair.
   await page.getByRole('link', { name: 'How they would beat us' }).click()
   const beat = page.getByRole('region', { name: 'How they would beat us' })
-  await expect(beat.locator('.said')).toContainText('First they close the guard twice as often', { timeout: 20_000 })
+  await expect(beat.locator('.said')).toContainText('First they close the guard twice as often')
   await expect(beat.locator('.said')).toContainText('one more of ten landing of “open it standing” brings back')
   const beaten = await worth(page)
   await beat.getByRole('link', { name: 'Repair it on the Worksheet' }).click()
@@ -82,7 +80,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
     .getByRole('article')
     .filter({ has: page.getByRole('heading', { name: 'From Turtle, at the flank' }) })
   await expect(pinned).toContainText('Clock the collar')
-  await expect(pinned).toContainText(/let go|loses the position/, { timeout: 20_000 })
+  await expect(pinned).toContainText(/let go|loses the position/)
   await page.getByRole('link', { name: 'The chain, said' }).click()
   await page.getByRole('button', { name: 'Print' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-printed', 'yes')

@@ -3,7 +3,6 @@ import { BROKEN } from '../fixtures/brokenCharts'
 import { exported, importText, openDemo, settled, worth } from './coach'
 
 test('broken files are refused by name and place, and what was open is untouched', async ({ page }) => {
-  test.slow()
   await openDemo(page)
   const before = await exported(page)
   const files = BROKEN.filter(([name]) => name !== 'huge')
@@ -100,7 +99,7 @@ test('a write that fails is shown and tried again, and export still works', asyn
   const file = (await exported(page)) as { moves: { name: string; tries: { lands: number } }[] }
   expect(file.moves.find(({ name }) => name === 'Throw-by to the back')!.tries.lands).toBe(3)
   await page.evaluate(() => (window as unknown as { mend(): void }).mend())
-  await expect(page.getByTestId('saved')).toContainText('Saved', { timeout: 15_000 })
+  await expect(page.getByTestId('saved')).toContainText('Saved')
   await page.reload()
   await settled(page)
   await page.goto('/#/worksheet/underhook-head-clear')

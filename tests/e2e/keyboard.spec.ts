@@ -123,7 +123,6 @@ test('the scenario bar moves every figure', async ({ page }) => {
 })
 
 test('axe finds nothing serious, light and dark', async ({ page }) => {
-  test.setTimeout(240_000)
   await openSheet(page)
   for (const path of [
     '/#/worksheet/side-control-head-and-far-arm?move=americana',

@@ -54,14 +54,13 @@ test('the chain follows the plan: another answer is another sentence, and anothe
 })
 
 test('axe finds nothing serious on Runs, light and dark', async ({ page }) => {
-  test.slow()
   await openDemo(page)
   await page.goto('/#/runs')
   await expect(page.locator('#told-2')).toBeVisible()
   await nothingSerious(page)
   await page.goto('/#/runs/what-if')
   await page.getByLabel('Moves may be only shown').check()
-  await expect(page.getByRole('list', { name: 'What is only shown' })).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('list', { name: 'What is only shown' })).toBeVisible()
   await nothingSerious(page)
 })
 
@@ -69,9 +68,7 @@ test('they beat us in five sentences, and once it is repaired they have to look 
   await openDemo(page)
   await page.goto('/#/runs/beat')
   const panel = page.getByRole('region', { name: 'How they would beat us' })
-  await expect(panel.getByText(/^First they .* twice as often .*With all of it the start is worth/)).toBeVisible({
-    timeout: 20_000,
-  })
+  await expect(panel.getByText(/^First they .* twice as often .*With all of it the start is worth/)).toBeVisible()
   await expect(panel.getByRole('listitem')).toHaveCount(3)
   const first = panel.getByRole('listitem').first()
   await first.getByRole('button').click()
@@ -86,7 +83,7 @@ test('they beat us in five sentences, and once it is repaired they have to look 
   await settled(page)
   await expect(page.getByRole('link', { name: 'Snap the head down' }).first()).toBeVisible()
   await page.goto('/#/runs/beat')
-  await expect(panel.locator('.said')).toBeVisible({ timeout: 20_000 })
+  await expect(panel.locator('.said')).toBeVisible()
   await expect(panel.locator('.said')).not.toHaveText(before!)
 })
 
@@ -153,9 +150,7 @@ test('forty seconds left and someone who always turns in: what if, and what the 
   await expect(panel).toContainText('nothing of it changes the chart')
   expect(await worth(page)).toBe(before)
   const depends = page.getByRole('region', { name: 'What the start depends on' })
-  await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/, {
-    timeout: 20_000,
-  })
+  await expect(depends.getByRole('row', { name: /Arm-in choke lands 1 of ten/ })).toContainText(/[+−]\d/)
 })
 
 test('runs stand side by side with what sets them apart, one kept from the chain, with notes', async ({ page }) => {
@@ -187,12 +182,10 @@ test('a limit on ending behind is searched, said and planned', async ({ page }) 
   const limit = page.getByRole('region', { name: 'Never risk more than' })
   await limit.getByLabel('Of a hundred exchanges, ending behind').fill('90')
   await limit.getByLabel('Of a hundred exchanges, ending behind').press('Enter')
-  await expect(limit).toContainText('The plan keeps that already', { timeout: 20_000 })
+  await expect(limit).toContainText('The plan keeps that already')
   await limit.getByLabel('Of a hundred exchanges, ending behind').fill('2')
   await limit.getByLabel('Of a hundred exchanges, ending behind').press('Enter')
-  await expect(limit).toContainText(/The plan keeps it once ending behind counts −?-?\d/, {
-    timeout: 30_000,
-  })
+  await expect(limit).toContainText(/The plan keeps it once ending behind counts −?-?\d/)
   await limit.getByRole('button', { name: 'Plan so' }).click()
   await expect.poll(() => worth(page)).not.toBe(before)
 })
@@ -204,7 +197,7 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   const before = await worth(page)
   await page.goto('/#/runs/what-if')
   const commit = page.getByRole('region', { name: 'How hard to commit' })
-  await expect(commit).toContainText(/It would be worth [\d.]+ in a hundred/, { timeout: 20_000 })
+  await expect(commit).toContainText(/It would be worth [\d.]+ in a hundred/)
   await commit.getByLabel('Moves may be only shown').check()
   await expect.poll(() => worth(page)).not.toBe(before)
   await expect(commit.getByRole('list', { name: 'What is only shown' })).toContainText(

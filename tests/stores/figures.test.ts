@@ -31,7 +31,7 @@ Object.assign(globalThis, {
 
 /** Waits for a state, however slow the machine is. */
 async function until(what: string, isSo: () => boolean): Promise<void> {
-  for (let n = 0; n < 4000; n++) {
+  for (let n = 0; n < 40_000; n++) {
     if (isSo()) return
     await new Promise((turn) => later(turn, 5))
   }
