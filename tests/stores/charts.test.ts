@@ -41,7 +41,7 @@ beforeEach(() => {
 
 const titles = (charts: Awaited<ReturnType<typeof openTab>>) => charts.kept.map(({ title }) => title).sort()
 const turns = async () => {
-  for (let i = 0; i < 20; i++) await new Promise((turn) => later(turn, 1))
+  for (let i = 0; i < 60; i++) await new Promise((turn) => later(turn, 1))
 }
 
 describe('the charts', () => {
