@@ -7,7 +7,7 @@ export const AREAS = {
   },
   chart: {
     mutate: ['src/core/chart/**/*.ts'],
-    tests: ['core/chart', 'core/document', 'properties/edits*', 'properties/secondImplementation*'],
+    tests: ['core/chart', 'core/document', 'properties/edits*'],
   },
   shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
   storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'properties/twoTabs*'] },
