@@ -12,6 +12,7 @@ import { openDatabase } from '../../src/storage/database'
 import { useCharts } from '../../src/stores/charts'
 import { soundChart } from '../fixtures/brokenCharts'
 import { LocalChannel } from './localChannel'
+import { noDatabase } from './noDatabase'
 
 const sound = () => soundChart() as unknown as Chart
 const kept = new Map<string, string>()
@@ -215,11 +216,7 @@ describe('an import', () => {
 
 describe('where nothing can be kept', () => {
   it('the chart is worked on all the same, and can be exported', async () => {
-    globalThis.indexedDB = {
-      open: () => {
-        throw new Error('no')
-      },
-    } as unknown as IDBFactory
+    globalThis.indexedDB = noDatabase
     const charts = await openTab()
     expect(charts.isForgetful).toBe(true)
     await charts.add(sound())

@@ -7,6 +7,7 @@ import { readRegions } from '../../scripts/shelfDoc'
 import { demoPlan } from '../fixtures/demoPlan'
 import { taken } from '../reference/taken'
 import { LocalChannel } from './localChannel'
+import { noDatabase } from './noDatabase'
 
 const demo = demoPlan()
 const PLACES = ['knee-on-belly', 'mount-head-and-arm']
@@ -97,11 +98,7 @@ describe('the Shelf', () => {
   })
 
   it('works for as long as the page where the browser keeps nothing', async () => {
-    globalThis.indexedDB = {
-      open: () => {
-        throw new Error('no')
-      },
-    } as unknown as IDBFactory
+    globalThis.indexedDB = noDatabase
     const store = await openTab()
     const id = await store.publishFrom(demo, PLACES, 'Top')
     const region = publish(demo, PLACES, 'Top', new Set())

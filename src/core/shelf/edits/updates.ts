@@ -1,3 +1,4 @@
+import { copyOf } from '../../typed'
 import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
@@ -32,7 +33,7 @@ export function changedOnShelf(chart: Chart, shelf: Shelf): ShelfMove[] {
 /** Updates a move of a chart (a draft) from the Shelf; never its name, tries, holds or places. */
 export function takeUpdate(chart: Chart, move: ShelfMove): void {
   const own = lookUp(chart.moves, move.id)
-  if (own) Object.assign(own, JSON.parse(JSON.stringify(saidOf(move))))
+  if (own) Object.assign(own, copyOf(saidOf(move)))
   leaveUpdate(chart, move)
 }
 

@@ -36,7 +36,6 @@ const needed = computed(() => {
   const some = new Set(props.shelf.moves.flatMap(needsOf))
   return entriesOf(NEEDS).filter(([need]) => some.has(need))
 })
-const chosen = (event: Event) => valueOf(event)
 </script>
 
 <template>
@@ -70,7 +69,7 @@ const chosen = (event: Event) => valueOf(event)
     </template>
     <label>
       <span class="label">Finishes of</span>
-      <select class="field" :value="place.attacks" @change="go({ attacks: chosen($event) })">
+      <select class="field" :value="place.attacks" @change="go({ attacks: valueOf($event) })">
         <option value="">not only finishes</option>
         <option value="any">anything</option>
         <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
@@ -78,7 +77,7 @@ const chosen = (event: Event) => valueOf(event)
     </label>
     <label>
       <span class="label">On already</span>
-      <select class="field" :value="place.needs" @change="go({ needs: chosen($event) })">
+      <select class="field" :value="place.needs" @change="go({ needs: valueOf($event) })">
         <option value="">whatever is on</option>
         <option v-for="[need, name] in needed" :key="need" :value="need">{{ name }}</option>
       </select>

@@ -6,7 +6,7 @@ export async function openDemo(): Promise<void> {
   const charts = useCharts()
   await charts.start()
   const { default: data } = await import('../../../../demo/tern-street.ataque.json')
-  const demo = readChart(JSON.parse(JSON.stringify(data)))
+  const demo = readChart(data)
   if (!demo.ok) throw new Error('the demo plan is broken')
   const entry = charts.entries.find(({ id }) => id === demo.value.id)
   if (entry && !entry.removedAt && (await charts.open(entry.id))) return
