@@ -7,14 +7,14 @@ import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/add
 import { bare } from '../../../src/core/shelf/bare'
 import { DIFFERS, rulesHere, variantsHere, wayOf, type Valued } from '../../../src/core/shelf/decisions'
 import { pullIn, type Wanted } from '../../../src/core/shelf/edits/pull'
-import { takeUpdate } from '../../../src/core/shelf/edits/updates'
-import { withFreshIds } from '../../../src/core/shelf/freshIds'
+import { changedOnShelf, takeUpdate } from '../../../src/core/shelf/edits/updates'
+import { idsOnShelf, withFreshIds } from '../../../src/core/shelf/freshIds'
 import { needsOf } from '../../../src/core/shelf/needs'
 import { otherChair, withoutPartner } from '../../../src/core/shelf/otherChair'
 import { principlesIn, principlesOf, type Principle } from '../../../src/core/shelf/principles'
 import { publish } from '../../../src/core/shelf/publish'
 import { inChart, indexShelf, placesOnShelf } from '../../../src/core/shelf/search'
-import { shelfAsChart, type ShelfMove } from '../../../src/core/shelf/shelf'
+import { joinRegions, shelfAsChart, type ShelfMove } from '../../../src/core/shelf/shelf'
 import { ownShelf, SHELF_KIND } from '../../../src/core/shelf/shelfKind'
 import { smallRegion, smallShelf } from '../../fixtures/smallShelf'
 import { taken } from '../../reference/taken'
@@ -42,6 +42,8 @@ describe('a record as a chart keeps it', () => {
     expect(bare(move('lock'))).toEqual(lock)
     expect(bare(move('ride'))).toEqual(move('ride'))
     expect(bare(move('ride'))).not.toBe(move('ride'))
+    expect(lookUp(shelf.reactions, 'bridge')).toHaveProperty('opens')
+    expect(bare(lookUp(shelf.reactions, 'bridge')!)).not.toHaveProperty('opens')
   })
 })
 
@@ -277,6 +279,46 @@ describe('bringing in', () => {
     expect(own.moves[0]).toMatchObject({ name: 'Mine', tries: { lands: 9, stalls: 1 } })
     expect(own.moves[0].notes).toContain('New. When:')
   })
+
+  it('an update leaves alone what the Shelf says nothing of, and a move that the chart does not have', () => {
+    const own = produce(pulled({ moves: ['climb'] }).after, (draft) => {
+      Object.assign(draft.moves[0], { hazard: { part: 'knee' } })
+      takeUpdate(draft, move('climb'))
+      takeUpdate(draft, move('bump'))
+    })
+    expect(own.moves).toMatchObject([{ id: 'climb', hazard: { part: 'knee' } }])
+  })
+
+  it('changes on the Shelf are offered for moves that came from it and are there on both sides', () => {
+    const came = pulled({ moves: ['climb', 'ride'] }).after
+    const changed = joinRegions([
+      produce(smallRegion(), (draft) => {
+        lookUp(draft.moves, 'climb')!.notes = 'New.'
+        lookUp(draft.moves, 'lock')!.notes = 'New.'
+      }),
+    ])
+    const marked = produce(came, (draft) => {
+      draft.settings = { ...draft.settings, fromShelf: { ...draft.settings!.fromShelf, lock: 'x', gone: 'y' } }
+    })
+    expect([ids(changedOnShelf(marked, changed)), changedOnShelf(marked, shelf)]).toEqual([['climb'], []])
+    expect(changedOnShelf(emptyChart('e', 'E'), changed)).toEqual([])
+  })
+
+  it('answers bring their tries as a guess, beside answers that the coach has', () => {
+    const { after } = pulled({ moves: ['climb', 'ride'] })
+    expect(after.answers[0]).toEqual({ reaction: 'bridge', move: 'ride', tries: { lands: 7, stalls: 3, weight: 3 } })
+    const answered = produce(after, (draft) => void (draft.answers = draft.answers.slice(1)))
+    expect(pulled({ moves: ['lock'] }, answered).after.answers.map((answer) => answer.move)).toEqual([
+      ...['climb', 'ride', 'lock'],
+    ])
+  })
+
+  it('a move that the coach has renamed is known by its id', () => {
+    const renamed = produce(pulled({ moves: ['climb'] }).after, (draft) => {
+      Object.assign(draft.moves[0], { name: 'Mine', from: 'high' })
+    })
+    expect(pulled({ moves: ['climb'] }, renamed).came).toEqual([])
+  })
 })
 
 describe('a part of a chart, published', () => {
@@ -299,13 +341,37 @@ describe('a part of a chart, published', () => {
 
   it('takes what they do unprompted along only where it was chosen, and what is broken only where it is there', () => {
     const still = produce(all, (draft) => {
-      for (const n of [1, 3]) draft.positions[n].unprompted = { every: 9, reactions: { spin: 1 } }
+      draft.positions[1].unprompted = { every: 9, reactions: { spin: 1 } }
+      draft.positions[3].unprompted = { every: 9, reactions: { bridge: 1 } }
       draft.reactions[1].breaks = ['elbow-in']
     })
     const high = publish(still, ['high'], 'Upper', new Set())
     expect(ids(high.reactions)).toEqual(['hide', 'spin'])
     expect(high.reactions[0].breaks).toEqual([])
     expect(high.positions.map(({ unprompted }) => Boolean(unprompted))).toEqual([true, false])
+  })
+
+  it('keeps a position’s other side where that is chosen too, and holds that only a checkpoint names', () => {
+    expect(publish(all, ['pin', 'under'], 'Both', new Set()).positions.map(({ mirror }) => mirror)).toEqual([
+      'under',
+      undefined,
+      'pin',
+      undefined,
+    ])
+    const gated = produce(all, (draft) => {
+      for (const position of draft.positions) position.holds = []
+      Object.assign(lookUp(draft.moves, 'climb')!, { needs: [], adds: [] })
+    })
+    expect(ids(publish(gated, ['pin'], 'Top', new Set()).holds)).toEqual(['cross', 'wrist'])
+  })
+
+  it('takes no id that is anywhere on the Shelf', () => {
+    expect([...idsOnShelf(shelf)].sort()).toEqual(
+      ['small', ...[shelf.positions, shelf.holds, shelf.moves, shelf.reactions].flatMap(ids)].sort(),
+    )
+    const stalling = produce(smallRegion(), (draft) => void (draft.answers[0]!.stallsIn = 'lost' as never))
+    const fresh = withFreshIds(stalling, new Set(['bump', 'lost']))
+    expect([fresh.reactions[0]!.mirror, fresh.answers[0]!.stallsIn]).toEqual(['bump-out', 'scramble'])
   })
 
   it('gets ids of its own where they are taken, everywhere', () => {
@@ -374,6 +440,17 @@ describe('searching', () => {
     expect(found('scrambel')).toEqual(['position lost'])
     expect(found('lick')).toEqual([])
     expect(found('the of a')).toEqual([])
+  })
+
+  it('takes forms of a word for the same, and small words for nothing', () => {
+    const named = produce(smallRegion(), (draft) => {
+      Object.assign(draft.moves[0]!, { name: 'Rolls over an arm' })
+      Object.assign(draft.moves[2]!, { name: 'Clasps low' })
+      Object.assign(draft.moves[3]!, { name: 'Feet first' })
+    })
+    const search = indexShelf(joinRegions([named])).search
+    const first = (text: string) => search(text)[0]?.id
+    expect(['roll', 'clasp', 'joined', 'foot', 'an'].map(first)).toEqual(['climb', 'ride', 'ride', 'bump', undefined])
   })
 
   it('knows a record of the chart by its id before its name, and its name before nothing', () => {
