@@ -17,6 +17,7 @@ export type ProblemCode =
   | 'bad-seconds'
   // What ties records together.
   | 'duplicate-id'
+  | 'duplicate-answer'
   | 'unknown-reference'
   | 'wrong-person'
   | 'shared-limb'

@@ -136,12 +136,14 @@ class Builder {
       })
     }
     for (let i = 2 + this.below(5); i > 0; i--) {
-      chart.answers.push({
+      const answer = {
         reaction: this.reaction(),
         move: this.move(),
         ...(this.chance(0.5) ? { tries: this.tries() } : {}),
         ...(this.chance(0.2) ? { stallsIn: this.chance(0.3) ? ('caught' as const) : this.position() } : {}),
-      })
+      }
+      const isNew = chart.answers.every(({ reaction, move }) => reaction !== answer.reaction || move !== answer.move)
+      if (isNew) chart.answers.push(answer)
     }
     return chart
   }

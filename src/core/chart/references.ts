@@ -153,8 +153,12 @@ class ReferenceCheck {
   }
 
   private checkAnswers(): void {
+    const seen = new Set<string>()
     this.chart.answers.forEach((answer, index) => {
       const path = ['answers', index]
+      const key = `${answer.reaction} > ${answer.move}`
+      if (seen.has(key)) this.say('duplicate-answer', path, `"${answer.move}" answers "${answer.reaction}" twice`)
+      seen.add(key)
       this.refer('reaction', this.reactions, answer.reaction, [...path, 'reaction'])
       this.refer('move', this.moves, answer.move, [...path, 'move'])
       this.place(answer.stallsIn, [...path, 'stallsIn'], 'caught')

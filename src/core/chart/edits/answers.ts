@@ -1,3 +1,4 @@
+import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import type { Tries } from '../tries'
@@ -7,10 +8,13 @@ import { addMove } from './records'
 /** How a new answer goes until the coach says otherwise: better than cold, and not surely. */
 export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
 
-/** Answers a reaction with a charted move, after the answers that there are. */
+/** Answers a reaction with a charted move, after the answers that there are. Refuses one that answers it already. */
 export function addAnswer(chart: Chart, reaction: ReactionId, move: MoveId, tries?: Tries): number {
-  reactionIn(chart, reaction)
-  moveIn(chart, move)
+  const { name: how } = reactionIn(chart, reaction)
+  const { name } = moveIn(chart, move)
+  if (chart.answers.some((one) => one.reaction === reaction && one.move === move)) {
+    throw new Refusal(`${name} answers “${how}” already`)
+  }
   const answer = { reaction, move, ...(tries ? { tries } : {}) }
   const last = chart.answers.findLastIndex((other) => other.reaction === reaction)
   const at = last < 0 ? chart.answers.length : last + 1

@@ -162,6 +162,11 @@ class Speaker {
     const reaction = this.reaction(said, move)
     const before = this.chart.answers.filter((answer) => answer.reaction === reaction.id)
     const answers = (said.answers ?? []).map((answer) => this.answer(answer, reaction, before))
+    answers.forEach(({ move: id }, i) => {
+      const isSaidAgain = answers.findIndex((other) => other.move === id) < i
+      const name = said.answers?.[i]?.name
+      if (isSaidAgain && name) this.fail(name, 'it is among the answers already')
+    })
     if (sameAnswers(before, answers)) return
     const at = this.chart.answers.findIndex((answer) => answer.reaction === reaction.id)
     const others = this.chart.answers.filter((answer) => answer.reaction !== reaction.id)
