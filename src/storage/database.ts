@@ -37,7 +37,7 @@ export interface StoredView {
   folded: string[]
 }
 
-interface Schema extends DBSchema {
+export interface Schema extends DBSchema {
   documents: { key: [kind: string, id: string]; value: StoredDocument }
   steps: { key: [kind: string, id: string, number: number]; value: StoredStep }
   views: { key: string; value: StoredView }
@@ -45,19 +45,33 @@ interface Schema extends DBSchema {
 
 export type Database = IDBPDatabase<Schema>
 
-const NAME = 'ataque'
+export const NAME = 'ataque'
 const VERSION = 4
 
-/** Opens the browser's store. Rejects where there is none, as in some private modes. */
-export async function openDatabase(name = NAME): Promise<Database> {
+export interface OpeningEvents {
+  /** It was closed: by the browser, or to let a newer build in another tab change it. */
+  closed?: () => void
+  /** Another tab with an earlier build holds it open; it is opened once that one lets go. */
+  blocked?: () => void
+}
+
+/**
+ * Opens the browser's store. Rejects where there is none, as in some private modes, and with a `VersionError` where a
+ * newer build has changed it.
+ */
+export async function openDatabase(name = NAME, { closed, blocked }: OpeningEvents = {}): Promise<Database> {
   return openDB<Schema>(name, VERSION, {
     upgrade(db, oldVersion, _newVersion, tx) {
-      // What fails in it aborts the transaction, and the old stores stay.
-      void upgrade(db, oldVersion, tx as unknown as Upgrade)
+      // Whatever fails in it must leave the old stores as they are; that it was aborted is told by opening.
+      tx.done.catch(() => undefined)
+      upgrade(db, oldVersion, tx as unknown as Upgrade).catch(() => tx.abort())
     },
+    blocked: () => blocked?.(),
     blocking(_current, _wanted, event) {
       ;(event.target as IDBDatabase).close()
+      closed?.()
     },
+    terminated: () => closed?.(),
   })
 }
 

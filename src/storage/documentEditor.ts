@@ -1,14 +1,21 @@
-import { present } from '../core/sure'
-import { History, type Edit, type Operation } from '../core/document/history'
+import { diffOf, type DocumentDiff } from '../core/document/diff'
+import { History, type Applied, type Edit, type Operation } from '../core/document/history'
 import type { AnyDocument, DocumentKind } from '../core/document/kind'
+import { clashesOf } from '../core/document/overlap'
 import { failure, messageOf, namedMessage, type Problem, type Result } from '../core/problem'
-import { stepsOf, type Database } from './database'
+import { present } from '../core/sure'
+import type { Store } from './connection'
 import { readKept, type Kept } from './documents'
+import { writeDocument } from './writing'
 
 const RETRY_MS = [500, 2000, 5000, 15_000]
 
 export type Saving =
-  { state: 'saved'; at: number } | { state: 'saving' } | { state: 'failed'; message: string; retryAt: number }
+  | { state: 'saved'; at: number }
+  | { state: 'saving' }
+  | { state: 'failed'; message: string; retryAt: number }
+  /** Another tab has forgotten it for good: it is written no more, and lasts as long as the page. */
+  | { state: 'forgotten' }
 
 export interface EditorEvents {
   /** The document or its steps are others than before; `by` says through whom. */
@@ -22,6 +29,8 @@ export interface EditorEvents {
 
 /** What the editor takes from the world; passed in, so that tests can stand in for it. */
 export interface EditorClock {
+  /** A name that no other tab has. */
+  tab: string
   /** Milliseconds since 1970. */
   now: () => number
   later: (run: () => void, ms: number) => unknown
@@ -29,31 +38,46 @@ export interface EditorClock {
   announce: (id: string) => void
 }
 
+/** An operation that is not kept yet, and what it did. */
+interface Pending<D> {
+  operation: Operation<D>
+  diff: DocumentDiff
+}
+
 /**
  * One open document of any kind: what is shown is always ahead of what is kept. Each edit is a step; steps not kept yet
  * are written in one transaction with the document, so that a closed tab loses none or all of it. When another tab has
- * written in between, the steps not kept yet are done again on top of its document.
+ * written in between, the steps not kept yet are done again on top of its document, except those that would set again
+ * what it has set.
  */
 export class DocumentEditor<D extends AnyDocument> {
   private readonly history: History<D>
   private revision: number
+  /** The document as the store has it. */
+  private kept: D
   /**
    * Operations not kept yet, oldest first; and the number of the first step that the store has otherwise or not at all.
    */
-  private pending: Operation<D>[] = []
+  private pending: Pending<D>[] = []
   private dirtyFrom: number
   private writing: Promise<void> | null = null
   private failures = 0
+  private retryAt: number | null = null
+  private isForgotten = false
+  /** How many edits were made here; it counts their steps' marks. */
+  private made = 0
 
+  /** A document of revision 0 is not in the store yet. */
   constructor(
-    private readonly db: Database | null,
+    private readonly store: Store,
     private readonly kind: DocumentKind<D>,
     kept: Kept<D>,
     private readonly events: EditorEvents,
     private readonly clock: EditorClock,
   ) {
-    this.history = new History(kind, kept)
+    this.history = new History(kind, kept, clock.tab)
     this.revision = kept.revision
+    this.kept = kept.document
     this.dirtyFrom = dirtyFrom(kept)
   }
 
@@ -61,14 +85,14 @@ export class DocumentEditor<D extends AnyDocument> {
     return this.history.document
   }
   get undoLabel(): string | undefined {
-    return this.history.undoLabel
+    return this.history.undoes?.label
   }
   get redoLabel(): string | undefined {
-    return this.history.redoLabel
+    return this.history.redoes?.label
   }
   /** Whether something is not kept yet. */
   get isDirty(): boolean {
-    return this.pending.length > 0
+    return this.hasPending() || this.revision === 0
   }
 
   /**
@@ -76,30 +100,40 @@ export class DocumentEditor<D extends AnyDocument> {
    * dragged. One that is refused changes nothing and is told. Returns whether anything changed.
    */
   edit(label: string, edit: Edit<D>, join?: string): boolean {
-    return this.operate({ do: 'edit', label, edit, ...(join === undefined ? {} : { join }) })
+    const mark = `${this.clock.tab}.${++this.made}`
+    return this.operate({ do: 'edit', label, mark, edit, ...(join === undefined ? {} : { join }) })
   }
 
+  /** Takes back the last step that is the coach's own in this tab. Returns whether anything changed. */
   undo(): boolean {
-    return this.operate({ do: 'undo' })
+    const step = this.history.undoes
+    return step !== undefined && this.operate({ do: 'undo', step })
   }
 
   redo(): boolean {
-    return this.operate({ do: 'redo' })
+    const step = this.history.redoes
+    return step !== undefined && this.operate({ do: 'redo', step })
   }
 
-  /** Another tab has saved this document: shows it as it is now. */
+  /** Another tab has saved this document, or forgotten it: shows it as it is now. */
   async refresh(): Promise<void> {
-    if (this.pending.length || !this.db) return this.flush()
-    const kept = await readKept(this.db, this.kind, this.document.id, this.document)
-    if (!kept?.ok || kept.value.revision === this.revision || this.pending.length) return
-    this.adopt(kept.value)
-    this.events.changed('another tab')
+    if (this.isDirty) return this.flush()
+    const kept = await this.read()
+    if (!kept) this.beForgotten()
+    else if (kept.ok && kept.value.revision !== this.revision && !this.hasPending()) {
+      this.adopt(kept.value)
+      this.events.changed('another tab')
+    }
   }
 
   /** Writes what is not kept yet. Never rejects: failures are told, and tried again. */
   flush(): Promise<void> {
     this.writing ??= this.write().finally(() => (this.writing = null))
     return this.writing
+  }
+
+  private hasPending(): boolean {
+    return this.pending.length > 0
   }
 
   private operate(operation: Operation<D>): boolean {
@@ -115,79 +149,88 @@ export class DocumentEditor<D extends AnyDocument> {
     return true
   }
 
-  /** Undo and redo only move where the steps stand: an edit is what makes steps from its number on others. */
-  private pend(operation: Operation<D>, from: number): void {
-    this.pending.push(operation)
-    if (operation.do === 'edit') this.dirtyFrom = Math.min(this.dirtyFrom, from)
+  private pend(operation: Operation<D>, { from, diff }: Applied): void {
+    this.pending.push({ operation, diff })
+    this.dirtyFrom = Math.min(this.dirtyFrom, from)
   }
 
   private adopt(kept: Kept<D>): void {
     this.history.adopt(kept)
     this.revision = kept.revision
+    this.kept = kept.document
     this.dirtyFrom = dirtyFrom(kept)
   }
 
+  private beForgotten(): void {
+    this.isForgotten = true
+    this.events.saving({ state: 'forgotten' })
+  }
+
+  private read() {
+    return this.store.run((db) => readKept(db, this.kind, this.document.id, this.document))
+  }
+
   private async write(): Promise<void> {
-    while (this.pending.length) {
+    while (this.isDirty && !this.isForgotten) {
       this.events.saving({ state: 'saving' })
       try {
         await this.writeOnce()
         this.failures = 0
       } catch (error) {
-        const ms = present(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)])
-        const message = this.db ? messageOf(error) : 'this browser keeps no data here'
-        this.events.saving({ state: 'failed', message, retryAt: this.clock.now() + ms })
-        this.clock.later(() => void this.flush(), ms)
+        this.tryLater(messageOf(error))
         return
       }
     }
   }
 
+  private tryLater(message: string): void {
+    const now = this.clock.now()
+    if (this.retryAt === null || this.retryAt < now) {
+      const ms = present(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)])
+      this.retryAt = now + ms
+      this.clock.later(() => {
+        this.retryAt = null
+        void this.flush()
+      }, ms)
+    }
+    this.events.saving({ state: 'failed', message, retryAt: this.retryAt })
+  }
+
   private async writeOnce(): Promise<void> {
-    if (!this.db) throw new Error('no database')
-    const { name, normalisers } = this.kind
     const { document, done, steps } = this.history
-    const { id } = document
-    const from = this.dirtyFrom
+    const { dirtyFrom: from, revision } = this
     const writes = this.pending.length
     const savedAt = this.clock.now()
-    const tx = this.db.transaction(['documents', 'steps'], 'readwrite')
-    const documents = tx.objectStore('documents')
-    const kept = await documents.get([name, id])
-    if (kept && kept.revision !== this.revision) {
-      await tx.done
-      return this.rebase()
+    const unkept = { document, steps, done, from, revision, savedAt }
+    const written = await writeDocument(this.store, this.kind, unkept)
+    if (written === 'changed') await this.rebase()
+    else if (written === 'forgotten') this.beForgotten()
+    else {
+      this.revision = revision + 1
+      this.kept = document
+      this.pending.splice(0, writes)
+      this.dirtyFrom = this.pending.length ? Math.min(this.dirtyFrom, done) : Infinity
+      this.events.saving({ state: 'saved', at: savedAt })
+      this.clock.announce(document.id)
     }
-    const revision = this.revision + 1
-    const removed = kept?.removedAt === undefined ? {} : { removedAt: kept.removedAt }
-    const row = { kind: name, id, document, normalised: normalisers.length, revision, savedAt, done, ...removed }
-    const requests: Promise<unknown>[] = [documents.put(row)]
-    const stepStore = tx.objectStore('steps')
-    if (from < Infinity) requests.push(stepStore.delete(stepsOf(name, id, from)))
-    for (const step of steps) {
-      if (step.number >= from) requests.push(stepStore.put({ ...step, kind: name, id }))
-    }
-    const oldest = steps[0]?.number ?? 0
-    if (oldest > 0) requests.push(stepStore.delete(IDBKeyRange.bound([name, id, 0], [name, id, oldest], false, true)))
-    await Promise.all([...requests, tx.done])
-    this.revision = revision
-    this.pending.splice(0, writes)
-    this.dirtyFrom = this.pending.length ? Math.min(this.dirtyFrom, done) : Infinity
-    this.events.saving({ state: 'saved', at: savedAt })
-    this.clock.announce(id)
   }
 
   /** Takes over what another tab kept, and does on top of it what is not kept yet. */
   private async rebase(): Promise<void> {
-    const kept = await readKept(present(this.db), this.kind, this.document.id, this.document)
-    if (!kept) return
-    if (!kept.ok) throw new Error('what another tab kept cannot be read here')
+    if (this.revision === 0) throw new Error(`another ${this.kind.name} with this name was made in another tab`)
+    const read = await this.read()
+    if (!read) {
+      this.beForgotten()
+      return
+    }
+    if (!read.ok) throw new Error('what another tab kept cannot be read here')
+    const theirs = diffOf(this.kind, this.kept, read.value.document)
     const { pending } = this
     this.pending = []
-    this.adopt(kept.value)
+    this.adopt(read.value)
     const lost: [label: string, reason: string][] = []
-    for (const operation of pending) {
-      const applied = this.applyAgain(operation)
+    for (const { operation, diff } of pending) {
+      const applied = this.applyAgain(operation, clashesOf(diff, theirs))
       if (!applied.ok) lost.push([labelOf(operation), applied.problems.map(namedMessage).join('; ')])
       else if (applied.value !== null) this.pend(operation, applied.value)
     }
@@ -197,7 +240,11 @@ export class DocumentEditor<D extends AnyDocument> {
   }
 
   /** A bug in an edit that comes up only on another tab's document must not cost the edits that follow it. */
-  private applyAgain(operation: Operation<D>): Result<number | null> {
+  private applyAgain(operation: Operation<D>, clashes: readonly string[]): Result<Applied | null> {
+    const [place] = clashes
+    if (place !== undefined) {
+      return failure({ code: 'refused', path: place.split('/'), message: 'another tab has changed the same' })
+    }
     try {
       return this.history.apply(operation)
     } catch (error) {
@@ -209,4 +256,5 @@ export class DocumentEditor<D extends AnyDocument> {
 /** Steps that the store has in an older form are all written anew. */
 const dirtyFrom = <D>({ isModern }: Kept<D>): number => (isModern ? Infinity : 0)
 
-const labelOf = <D>(operation: Operation<D>): string => (operation.do === 'edit' ? operation.label : operation.do)
+const labelOf = <D>(operation: Operation<D>): string =>
+  operation.do === 'edit' ? operation.label : `${operation.do === 'undo' ? 'Undo' : 'Redo'}: ${operation.step.label}`

@@ -7,6 +7,7 @@ import { checkDocument, checkEdit } from '../core/document/read'
 import { sharing } from '../core/document/sharing'
 import { failure, success, type Result } from '../core/problem'
 import { stepsOf, type Database, type StoredDocument } from './database'
+import { inTransaction } from './transaction'
 
 /* Documents as a whole, of any kind: listing, adding, reading, and the bin. What happens inside one is the editor's. */
 
@@ -77,24 +78,22 @@ export async function addDocument<D extends AnyDocument>(
 
 /** Puts a document in the bin, or (null) takes it out again. One that is gone stays gone. */
 export async function setRemoved(db: Database, kind: Kind, id: string, removedAt: number | null): Promise<void> {
-  const tx = db.transaction('documents', 'readwrite')
-  const stored = await tx.store.get([kind.name, id])
-  if (stored) {
+  await inTransaction(db, ['documents'], async (tx, write) => {
+    const documents = tx.objectStore('documents')
+    const stored = await documents.get([kind.name, id])
+    if (!stored) return
     const { removedAt: _, ...rest } = stored
-    await tx.store.put({ ...rest, revision: rest.revision + 1, ...(removedAt === null ? {} : { removedAt }) })
-  }
-  await tx.done
+    write(documents.put({ ...rest, revision: rest.revision + 1, ...(removedAt === null ? {} : { removedAt }) }))
+  })
 }
 
 /** Forgets a document, its steps and how it was looked at, for good. */
 export async function forgetDocument(db: Database, kind: Kind, id: string): Promise<void> {
-  const tx = db.transaction(['documents', 'steps', 'views'], 'readwrite')
-  await Promise.all([
-    tx.objectStore('documents').delete([kind.name, id]),
-    tx.objectStore('steps').delete(stepsOf(kind.name, id)),
-    ...(kind.name === 'chart' ? [tx.objectStore('views').delete(id)] : []),
-    tx.done,
-  ])
+  await inTransaction(db, ['documents', 'steps', 'views'], (tx, write) => {
+    write(tx.objectStore('documents').delete([kind.name, id]))
+    write(tx.objectStore('steps').delete(stepsOf(kind.name, id)))
+    if (kind.name === 'chart') write(tx.objectStore('views').delete(id))
+  })
 }
 
 /** A document as it is kept, whatever its form, for saving it elsewhere; undefined where there is none. */
@@ -145,17 +144,12 @@ async function writeBack<D extends AnyDocument>(
   stored: StoredDocument,
   { document, steps }: Past<D>,
 ): Promise<boolean> {
-  const tx = db.transaction(['documents', 'steps'], 'readwrite')
-  const now = await tx.objectStore('documents').get([name, stored.id])
-  const isAsRead = now?.revision === stored.revision && now.normalised === stored.normalised
-  if (isAsRead) {
-    const writes: Promise<unknown>[] = [
-      tx.objectStore('documents').put({ ...now, document, normalised: normalisers.length }),
-      tx.objectStore('steps').delete(stepsOf(name, stored.id)),
-      ...steps.map((step) => tx.objectStore('steps').put({ ...step, kind: name, id: stored.id })),
-    ]
-    await Promise.all(writes)
-  }
-  await tx.done
-  return isAsRead
+  return inTransaction(db, ['documents', 'steps'], async (tx, write) => {
+    const now = await tx.objectStore('documents').get([name, stored.id])
+    if (now?.revision !== stored.revision || now.normalised !== stored.normalised) return false
+    write(tx.objectStore('documents').put({ ...now, document, normalised: normalisers.length }))
+    write(tx.objectStore('steps').delete(stepsOf(name, stored.id)))
+    for (const step of steps) write(tx.objectStore('steps').put({ ...step, kind: name, id: stored.id }))
+    return true
+  })
 }

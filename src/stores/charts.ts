@@ -1,32 +1,39 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import { CHART_KIND } from '../core/chart/chartKind'
 import type { Edit } from '../core/document/history'
 import { mirroredEdit } from '../core/sides/edits/mirroredEdit'
 import { mirrorChart } from '../core/sides/mirror'
-import { openDatabase, type Database, type StoredView } from '../storage/database'
+import type { StoredView } from '../storage/database'
+import { everythingKept } from '../storage/everything'
 import { keepView, readView } from '../storage/views'
 import { useDocumentList } from './documentList'
 import { useImporting } from './importing'
+import { useKeeping } from './keeping'
 import { useNews } from './news'
 import { useOpenDocument } from './openDocument'
 import { useOpeningCharts } from './openingCharts'
 
 /** The charts that are kept, and the one that is open. */
 export const useCharts = defineStore('charts', () => {
-  const db = shallowRef<Database | null>(null)
   const isReady = ref(false)
-  /** True where the browser keeps nothing, as in some private modes. */
-  const isForgetful = ref(false)
-  const { news, tell } = useNews()
+  const { news, tell, telling } = useNews()
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque')
   const announce = (id: string) => channel?.postMessage({ id })
 
-  const list = useDocumentList(CHART_KIND, db, announce)
+  const { store, trouble, load, retry } = useKeeping(
+    async () => {
+      await list.refresh()
+      if (!current.document.value) await openLast()
+    },
+    () => current.flush(),
+  )
+  const list = useDocumentList(CHART_KIND, store, announce)
   const current = useOpenDocument(CHART_KIND, { tell, announce, saved: list.touch })
-  const { open, openLast, ...opening } = useOpeningCharts(db, list, current)
+  const { unreadable, openLast, add, create, ...opening } = useOpeningCharts(store, list, current)
+  const open = telling(opening.open, 'opened')
   const isFlipped = useLocalStorage('ataque-flipped', false)
   /** As it is seen: from the side that it was charted for, or (flipped) from the other. */
   const chart = computed(() => {
@@ -46,44 +53,42 @@ export const useCharts = defineStore('charts', () => {
   }
 
   async function begin() {
-    try {
-      db.value = await openDatabase()
-      await list.refresh()
-      await openLast()
-    } catch {
-      db.value = null
-      isForgetful.value = true
-    }
     channel?.addEventListener('message', ({ data }) => void hear(data as { id: string }))
+    await load()
     isReady.value = true
   }
 
   /** Another tab saved or removed a chart. */
   async function hear({ id }: { id: string }) {
-    await list.refresh()
+    await list.refresh().catch(() => undefined)
     if (id !== chart.value?.id) return
-    await current.refresh()
+    await current.refresh().catch(() => undefined)
     // Said last: it matters more than that something changed.
-    if (!list.kept.value.some((entry) => entry.id === id)) {
+    if (list.bin.value.some((entry) => entry.id === id)) {
       tell('This chart was put in the bin in another tab.', 'warning')
     }
   }
 
   /** How a chart was last looked at, if the browser keeps it. */
-  const viewOf = async (id: string) => (db.value ? await readView(db.value, id) : undefined)
+  const viewOf = (id: string) => store.run((db) => readView(db, id)).catch(() => undefined)
   /** Keeps how a chart is looked at; a view that cannot be kept is no loss worth telling. */
-  const keepViewOf = async (view: StoredView) => {
-    if (db.value) await keepView(db.value, view).catch(() => undefined)
-  }
+  const keepViewOf = (view: StoredView) => store.run((db) => keepView(db, view)).catch(() => undefined)
 
   const openId = () => chart.value?.id
-  const importing = useImporting({ list, add: opening.add, open, edit: current.edit, openId })
-  const { entries, kept, bin, forget } = list
-  const { saving, steps, refused, undo, redo, exportText, flush } = current
+  const forget = telling(opening.forget, 'forgotten')
+  const importing = useImporting({ list, add, open, forget, edit: current.edit, openId })
+  const whole = {
+    ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew },
+    duplicate: telling(opening.duplicate, 'duplicated'),
+    remove: telling(opening.remove, 'put in the bin'),
+    restore: telling(opening.restore, 'brought back'),
+  }
+  const { entries, kept, bin } = list
+  const { saving, steps, refused, unsaved, undo, redo, exportText } = current
   return {
-    ...{ entries, kept, bin, chart, saving, steps, refused, isFlipped, news, isReady, isForgetful },
-    ...{ start, open, edit, undo, redo, forget, tell, exportText, retry: flush },
-    ...opening,
+    ...{ entries, kept, bin, chart, saving, steps, refused, unsaved, isFlipped, news, isReady, trouble, unreadable },
+    ...{ start, edit, undo, redo, tell, exportText, retry, everythingKept: () => everythingKept() },
+    ...whole,
     ...importing,
     ...{ viewOf, keepView: keepViewOf },
   }

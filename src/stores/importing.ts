@@ -14,7 +14,8 @@ export type Imported =
   | { state: 'added'; id: string }
 
 interface ImportingOptions {
-  list: Pick<ReturnType<typeof useDocumentList<Chart>>, 'entries' | 'forget' | 'freshId'>
+  list: Pick<ReturnType<typeof useDocumentList<Chart>>, 'entries' | 'freshId'>
+  forget: (id: string) => Promise<unknown>
   openId: () => string | undefined
   add: (chart: Chart) => Promise<string>
   open: (id: string) => Promise<boolean>
@@ -22,14 +23,14 @@ interface ImportingOptions {
 }
 
 /** Takes charts in from files; nothing that is kept changes unless the coach says so. */
-export function useImporting({ list, openId, add, open, edit }: ImportingOptions) {
+export function useImporting({ list, openId, add, open, forget, edit }: ImportingOptions) {
   /** Reads a chart file's text, and adds it where its id is free. */
   async function importText(text: string): Promise<Imported> {
     const read = parseDocument(CHART_KIND, text)
     if (!read.ok) return { state: 'refused', problems: read.problems }
     const entry = list.entries.value.find(({ id }) => id === read.value.id)
     if (entry && entry.removedAt === undefined) return { state: 'taken', chart: read.value, title: entry.title }
-    if (entry) await list.forget(entry.id)
+    if (entry) await forget(entry.id)
     return { state: 'added', id: await add(read.value) }
   }
 
@@ -40,7 +41,7 @@ export function useImporting({ list, openId, add, open, edit }: ImportingOptions
 
   /** In place of the chart that has its id, as one step of that chart that can be undone. */
   async function importOver(imported: Chart): Promise<void> {
-    if (openId() !== imported.id) await open(imported.id)
+    if (openId() !== imported.id && !(await open(imported.id))) return
     edit('Import', (draft) => replaceWith(draft, imported))
   }
 

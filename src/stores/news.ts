@@ -1,4 +1,5 @@
 import { shallowRef } from 'vue'
+import { messageOf } from '../core/problem'
 
 /** What a piece of news lets the coach do about it. */
 export type NewsAction = 'undo'
@@ -19,5 +20,13 @@ export function useNews() {
   const tell: Tell = (text, kind = 'info', action) => {
     news.value = { text, kind, at: Date.now(), ...(action ? { action } : {}) }
   }
-  return { news, tell }
+  /** The same work; what it cannot do now is told, and comes to false. `done`: what it would have been, as "opened". */
+  const telling =
+    <A extends unknown[], T>(work: (...args: A) => Promise<T>, done: string) =>
+    (...args: A): Promise<T | false> =>
+      work(...args).catch((error: unknown) => {
+        tell(`This cannot be ${done} now: ${messageOf(error)}.`, 'warning')
+        return false
+      })
+  return { news, tell, telling }
 }

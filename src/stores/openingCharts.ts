@@ -1,10 +1,10 @@
-import { present } from '../core/sure'
-import { shallowRef, type Ref } from 'vue'
-import { emptyChart, type Chart } from '../core/chart/chart'
+import { shallowRef } from 'vue'
+import type { Chart } from '../core/chart/chart'
 import { CHART_KIND } from '../core/chart/chartKind'
 import type { Problem } from '../core/problem'
-import type { Database } from '../storage/database'
-import { rawDocument, readKept, type Kept } from '../storage/documents'
+import type { Store } from '../storage/connection'
+import { rawDocument, readKept } from '../storage/documents'
+import { useAddingCharts } from './addingCharts'
 import type { useDocumentList } from './documentList'
 import type { useOpenDocument } from './openDocument'
 
@@ -17,62 +17,50 @@ export interface Unreadable {
   text: string
 }
 
-/** Opens, adds, duplicates, removes and restores whole charts. `db` is null where the browser keeps nothing. */
+/** Opens, adds, duplicates, removes and restores whole charts. */
 export function useOpeningCharts(
-  db: Ref<Database | null>,
+  store: Store,
   list: ReturnType<typeof useDocumentList<Chart>>,
   current: ReturnType<typeof useOpenDocument<Chart>>,
 ) {
   const unreadable = shallowRef<Unreadable | null>(null)
+  const openId = () => current.document.value?.id
+  const read = (id: string) => store.run((db) => readKept(db, CHART_KIND, id))
 
   /**
-   * Opens a kept chart and returns whether it is open. One that is not sound is left as it is and put into
-   * `unreadable`.
+   * Opens a chart and returns whether it is open: as it was left, where it has edits that are not kept. One that is not
+   * sound is left as it is and put into `unreadable`. Rejects where the store cannot be read.
    */
   async function open(id: string): Promise<boolean> {
     await current.flush()
-    const kept = db.value && (await readKept(db.value, CHART_KIND, id))
+    if (id === openId() || current.resume(id)) return opened(id)
+    const kept = await read(id)
     if (!kept) return false
     if (!kept.ok) {
-      const raw = await rawDocument(present(db.value), CHART_KIND, id)
+      const raw = await store.run((db) => rawDocument(db, CHART_KIND, id))
       unreadable.value = { id, problems: kept.problems, text: JSON.stringify(raw, null, 2) }
       return false
     }
-    localStorage.setItem(OPEN_KEY, id)
-    current.begin(db.value, kept.value)
+    current.begin(store, kept.value)
+    return opened(id)
+  }
+
+  function opened(id: string): true {
+    rememberOpen(id)
     return true
   }
 
   /** Opens the chart that was open last, or else the last saved one that can be opened. */
   async function openLast(): Promise<void> {
-    const last = localStorage.getItem(OPEN_KEY)
+    const last = lastOpen()
     const entries = list.kept.value.toSorted((a, b) => Number(b.id === last) - Number(a.id === last))
     for (const { id } of entries) if (await open(id)) return
   }
 
-  /** Keeps a new chart and opens it; returns its id. */
-  async function add(added: Chart): Promise<string> {
-    await list.add(added)
-    if (db.value) await open(added.id)
-    else current.begin(null, unkept(added))
-    return added.id
-  }
-
-  const create = (title: string) => add(emptyChart(list.freshId(title), title))
-
-  async function duplicate(id: string): Promise<void> {
-    const kept = db.value && (await readKept(db.value, CHART_KIND, id))
-    if (!kept?.ok) return
-    const title = `${kept.value.document.title} (copy)`
-    await add({ ...kept.value.document, id: list.freshId(title), title })
-  }
-
   async function remove(id: string): Promise<void> {
-    if (!db.value) return
-    const isOpen = id === current.document.value?.id
     await current.flush()
     await list.setInBin(id, true)
-    if (!isOpen) return
+    if (id !== openId()) return
     current.end()
     await openLast()
   }
@@ -82,11 +70,28 @@ export function useOpeningCharts(
     await open(id)
   }
 
-  return { unreadable, open, openLast, add, create, duplicate, remove, restore }
+  async function forget(id: string): Promise<void> {
+    await list.forget(id)
+    current.drop(id)
+  }
+
+  const adding = useAddingCharts(store, list, current, rememberOpen)
+  return { unreadable, open, openLast, remove, restore, forget, ...adding }
 }
 
-/** A chart that the browser does not keep. */
-const unkept = (document: Chart): Kept<Chart> => ({
-  ...{ document, steps: [], done: 0 },
-  ...{ revision: 0, savedAt: 0, isModern: true },
-})
+/** Which chart was open is no loss where site data is blocked. */
+function rememberOpen(id: string): void {
+  try {
+    localStorage.setItem(OPEN_KEY, id)
+  } catch {
+    // Reading it throws as well, and then the last saved one is opened.
+  }
+}
+
+function lastOpen(): string | null {
+  try {
+    return localStorage.getItem(OPEN_KEY)
+  } catch {
+    return null
+  }
+}

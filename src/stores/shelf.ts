@@ -2,15 +2,16 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import { makeDocument, parseDocument } from '../core/document/read'
-import { success, type Result } from '../core/problem'
+import { messageOf, success, type Result } from '../core/problem'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import type { Principle } from '../core/shelf/principles'
 import { publish } from '../core/shelf/publish'
 import { indexShelf, type ShelfIndex } from '../core/shelf/search'
 import { joinRegions, type Shelf, type ShelfRegion } from '../core/shelf/shelf'
 import { ownShelf, SHELF_KIND, type OwnShelf } from '../core/shelf/shelfKind'
-import { openDatabase, type Database } from '../storage/database'
+import { Connection } from '../storage/connection'
 import { readKept } from '../storage/documents'
+import { useCharts } from './charts'
 import { useDocumentList } from './documentList'
 import { readShelfFiles } from './shelfFiles'
 
@@ -31,12 +32,13 @@ const ORDER = [
 
 /** The library that ships with the application, read when it is first asked for; and the coach's own shelves. */
 export const useShelf = defineStore('shelf', () => {
+  const { tell } = useCharts()
   const builtIn = shallowRef<ShelfRegion[] | null>(null)
   /** The coach's own shelves, those in the bin too, by id. */
   const documents = shallowRef(new Map<string, OwnShelf>())
-  const db = shallowRef<Database | null>(null)
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque-shelves')
-  const list = useDocumentList(SHELF_KIND, db, () => channel?.postMessage('changed'))
+  const store = new Connection()
+  const list = useDocumentList(SHELF_KIND, store, () => channel?.postMessage('changed'))
   let loading: Promise<void> | null = null
 
   function load(): Promise<void> {
@@ -47,9 +49,8 @@ export const useShelf = defineStore('shelf', () => {
   async function read() {
     const regions = await readShelfFiles()
     // Without a store of the browser's, shelves of one's own last as long as the page.
-    db.value = await openDatabase().catch(() => null)
-    await refresh()
-    channel?.addEventListener('message', () => void refresh())
+    await refresh().catch(() => undefined)
+    channel?.addEventListener('message', () => void refresh().catch(() => undefined))
     builtIn.value = regions.sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id))
   }
 
@@ -57,8 +58,8 @@ export const useShelf = defineStore('shelf', () => {
   async function refresh() {
     await list.refresh()
     for (const { id } of list.entries.value) {
-      if (documents.value.has(id) || !db.value) continue
-      const kept = await readKept(db.value, SHELF_KIND, id)
+      if (documents.value.has(id)) continue
+      const kept = await store.run((db) => readKept(db, SHELF_KIND, id))
       if (kept?.ok) documents.value = new Map(documents.value).set(id, kept.value.document)
     }
   }
@@ -75,7 +76,9 @@ export const useShelf = defineStore('shelf', () => {
   async function keep(region: ShelfRegion): Promise<string> {
     const document = ownShelf(region)
     documents.value = new Map(documents.value).set(document.id, document)
-    await list.add(document)
+    await list.add(document).catch((error: unknown) => {
+      tell(`“${document.title}” lasts as long as this page: ${messageOf(error)}. Export it.`, 'warning')
+    })
     return document.id
   }
 

@@ -122,5 +122,66 @@ test('where the browser keeps nothing, the chart can still be worked on and expo
   await page.goto('/')
   await page.getByRole('button', { name: 'Open the demo plan' }).click()
   await expect(page.getByTestId('headline')).toContainText(/\d/)
-  await expect(page.getByTestId('saved')).toContainText('keeps nothing')
+  await expect(page.getByTestId('saved')).toHaveText('Not saved')
+  await expect(page.getByRole('alert')).toContainText('Nothing can be kept: this browser keeps no data here (no).')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('alert').getByRole('button', { name: 'Export this chart' }).click(),
+  ])
+  expect(download.suggestedFilename()).toMatch(/\.ataque\.json$/)
+  await page.getByRole('alert').getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('alert')).toBeHidden()
+})
+
+test('where site data is blocked, too, the page is not blank', async ({ page }) => {
+  await page.addInitScript(() => {
+    for (const name of ['indexedDB', 'localStorage', 'sessionStorage']) {
+      Object.defineProperty(window, name, {
+        get: () => {
+          throw new DOMException('blocked', 'SecurityError')
+        },
+      })
+    }
+  })
+  const thrown: string[] = []
+  page.on('pageerror', ({ message }) => thrown.push(message))
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Open the demo plan' }).click()
+  await expect(page.getByTestId('headline')).toContainText(/\d/)
+  await expect(page.getByRole('alert')).toContainText('keeps no data here')
+  expect(thrown).toEqual([])
+})
+
+test('a chart that could not be saved stays, and is named, while another is open', async ({ page }) => {
+  await openDemo(page)
+  await settled(page)
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put
+    Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) })
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, row: { id?: string }) {
+      if (row.id === 'tern-street-plan') throw new DOMException('the disk is full', 'QuotaExceededError')
+      return put.call(this, row)
+    }
+  })
+  await page.goto('/#/charts')
+  await page.getByRole('button', { name: /Title of the chart/ }).click()
+  await page.keyboard.type('Renamed')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'New chart' }).click()
+  await expect(page.getByTestId('saved')).toHaveText('1 chart not saved')
+  const asked = new Promise<string>((heard) =>
+    page.on('dialog', (dialog) => {
+      heard(dialog.type())
+      void dialog.dismiss()
+    }),
+  )
+  await page.close({ runBeforeUnload: true })
+  expect(await asked).toBe('beforeunload')
+  await page.getByRole('alert').getByRole('button', { name: 'Renamed' }).click()
+  await expect(page).toHaveTitle(/^Renamed/)
+  await page.evaluate(() => (window as unknown as { mend(): void }).mend())
+  await page.getByRole('alert').getByRole('button', { name: 'Try now' }).click()
+  await expect(page.getByTestId('saved')).toContainText(/^Saved/)
+  await page.reload()
+  await expect(page).toHaveTitle(/^Renamed/)
 })

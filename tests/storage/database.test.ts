@@ -11,13 +11,14 @@ import { SHELF_KIND } from '../../src/core/shelf/shelfKind'
 import { demoPlan } from '../fixtures/demoPlan'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
+import { storeOf } from './storeOf'
 
 const chart = demoPlan()
 const layout = { width: 900, places: { 'scarf-hold': { band: 'side', row: 0, x: 120 } } }
 const quiet = { changed() {}, saving() {}, refused() {}, lost() {} }
-const clock = { now: () => 9, later: () => undefined, announce() {} }
+const clock = { tab: 'here', now: () => 9, later: () => undefined, announce() {} }
 const editorOf = async (db: Database, id: string) =>
-  new DocumentEditor(db, CHART_KIND, taken((await readKept(db, CHART_KIND, id))!), quiet, clock)
+  new DocumentEditor(storeOf(db), CHART_KIND, taken((await readKept(db, CHART_KIND, id))!), quiet, clock)
 
 /** A store as the builds before this one left it: a store a kind, and steps that name places in lists. */
 async function storeOfVersion3(name: string, charts: object[], steps: object[], shelves: object[] = []) {

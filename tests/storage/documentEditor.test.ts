@@ -8,9 +8,17 @@ import { MAX_STEPS, type Edit } from '../../src/core/document/history'
 import { namedMessage, type Problem } from '../../src/core/problem'
 import { openDatabase, type Database } from '../../src/storage/database'
 import { DocumentEditor, type Saving } from '../../src/storage/documentEditor'
-import { addDocument, forgetDocument, listDocuments, readKept, setRemoved } from '../../src/storage/documents'
+import {
+  addDocument,
+  forgetDocument,
+  listDocuments,
+  readKept,
+  setRemoved,
+  type Kept,
+} from '../../src/storage/documents'
 import { soundChart } from '../fixtures/brokenCharts'
 import { taken } from '../reference/taken'
+import { storeOf, tabName } from './storeOf'
 
 let count = 0
 const fresh = () => openDatabase(`test-${++count}`)
@@ -25,7 +33,7 @@ interface Watched {
   retries: (() => void)[]
 }
 
-async function open(db: Database, id = 'sound', others: Watched[] = []): Promise<Watched> {
+async function open(db: Database, id = 'sound', others: Watched[] = [], kept?: Kept<Chart>): Promise<Watched> {
   const watched: Omit<Watched, 'editor'> = { savings: [], lost: [], from: [], retries: [], refused: [] }
   const events = {
     changed: (by: string) => watched.from.push(by),
@@ -35,11 +43,13 @@ async function open(db: Database, id = 'sound', others: Watched[] = []): Promise
     lost: (label: string, reason: string) => watched.lost.push(`${label}: ${reason}`),
   }
   const clock = {
+    tab: tabName(),
     now: () => 1_700_000_000_000,
     later: (run: () => void) => watched.retries.push(run),
     announce: () => others.forEach(({ editor }) => void editor.refresh()),
   }
-  const editor = new DocumentEditor(db, CHART_KIND, taken((await readKept(db, CHART_KIND, id))!), events, clock)
+  const past = kept ?? taken((await readKept(db, CHART_KIND, id))!)
+  const editor = new DocumentEditor(storeOf(db), CHART_KIND, past, events, clock)
   return { ...watched, editor }
 }
 
@@ -132,7 +142,7 @@ describe('two tabs', () => {
     first.editor.edit('land', lands(8))
     await first.editor.flush()
     await second.editor.refresh()
-    expect([landsIn(second), second.from, second.editor.undoLabel]).toEqual([8, ['another tab'], 'land'])
+    expect([landsIn(second), second.from, second.editor.undoLabel]).toEqual([8, ['another tab'], undefined])
   })
 
   it('lose nothing when they write at the same time', async () => {
@@ -160,6 +170,145 @@ describe('two tabs', () => {
     await second.editor.flush()
     expect(second.lost).toEqual(['land: the move "step" is no longer there'])
     expect(second.editor.document.moves).toEqual([])
+  })
+})
+
+describe('undo in two tabs', () => {
+  const renames =
+    (name: string): Edit<Chart> =>
+    (chart) =>
+      setField(chart, 'positions', 'mount', 'name', name)
+  const share = async () => {
+    const db = await kept()
+    return [await open(db), await open(db)] as const
+  }
+  const placeIn = ({ editor }: Watched) => editor.document.positions[1].name
+
+  it('takes back what was done here, under what the other has done since, and does it again', async () => {
+    const [here, there] = await share()
+    here.editor.edit('land', lands(8))
+    await here.editor.flush()
+    there.editor.edit('rename', renames('High mount'))
+    await there.editor.flush()
+    await here.editor.refresh()
+    expect([here.editor.undoLabel, here.editor.undo()]).toEqual(['land', true])
+    expect([landsIn(here), placeIn(here)]).toEqual([5, 'High mount'])
+    await here.editor.flush()
+    await there.editor.refresh()
+    expect([landsIn(there), there.editor.undo(), placeIn(there)]).toEqual([5, true, 'Mount'])
+    await there.editor.flush()
+    await here.editor.refresh()
+    expect([here.editor.undoLabel, here.editor.undo()]).toEqual([undefined, false])
+  })
+
+  it('leaves both where the other has built on it, and says so', async () => {
+    const [here, there] = await share()
+    here.editor.edit('land', lands(8))
+    await here.editor.flush()
+    await there.editor.refresh()
+    there.editor.edit('land more', lands(9))
+    await there.editor.flush()
+    await here.editor.refresh()
+    expect(here.editor.undo()).toBe(false)
+    expect(here.refused).toEqual(['Undo: land: another tab has built on “land”, so it stays'])
+    expect(landsIn(here)).toBe(9)
+  })
+
+  it('leaves what the other was writing at the time', async () => {
+    const [here, there] = await share()
+    here.editor.edit('land', lands(8))
+    await here.editor.flush()
+    there.editor.edit('rename', renames('High mount'))
+    here.editor.undo()
+    await Promise.all([here.editor.flush(), there.editor.flush()])
+    await Promise.all([here.editor.refresh(), there.editor.refresh()])
+    expect([landsIn(here), placeIn(here)]).toEqual([5, 'High mount'])
+    expect(here.editor.document).toEqual(there.editor.document)
+  })
+
+  it('says that it came too late where the other has taken the same back', async () => {
+    const db = await kept()
+    const first = await open(db)
+    first.editor.edit('land', lands(8))
+    await first.editor.flush()
+    const [here, there] = [await open(db), await open(db)]
+    there.editor.undo()
+    await there.editor.flush()
+    here.editor.undo()
+    await here.editor.flush()
+    expect(here.lost).toEqual(['Undo: land: another tab has built on “land”, so it stays'])
+    expect([landsIn(here), here.editor.redoLabel]).toEqual([5, 'land'])
+  })
+})
+
+describe('a value that two tabs set at the same time', () => {
+  it('stays as the first left it, and the second is told', async () => {
+    const db = await kept()
+    const [here, there] = [await open(db), await open(db)]
+    here.editor.edit('land', lands(8))
+    await here.editor.flush()
+    there.editor.edit('land otherwise', lands(2))
+    there.editor.edit('rename', (chart) => setField(chart, 'moves', 'step', 'name', 'Mount up'))
+    await there.editor.flush()
+    expect(there.lost).toEqual(['land otherwise: another tab has changed the same'])
+    expect(there.editor.document.moves[0]).toMatchObject({ name: 'Mount up', tries: { lands: 8 } })
+  })
+
+  it('is fine where both set the same', async () => {
+    const db = await kept()
+    const [here, there] = [await open(db), await open(db)]
+    here.editor.edit('land', lands(8))
+    await here.editor.flush()
+    there.editor.edit('land', lands(8))
+    await there.editor.flush()
+    expect([there.lost, landsIn(there), there.editor.isDirty]).toEqual([[], 8, false])
+  })
+})
+
+describe('a chart that another tab has forgotten for good', () => {
+  it('is written no more, and the edits stay here', async () => {
+    const db = await kept()
+    const watched = await open(db)
+    await forgetDocument(db, CHART_KIND, 'sound')
+    watched.editor.edit('land', lands(8))
+    await watched.editor.flush()
+    watched.editor.edit('land', lands(9))
+    await watched.editor.flush()
+    expect(watched.savings.at(-1)).toEqual({ state: 'forgotten' })
+    expect([landsIn(watched), await readKept(db, CHART_KIND, 'sound')]).toEqual([9, null])
+  })
+
+  it('is told at once where it has no edits', async () => {
+    const db = await kept()
+    const watched = await open(db)
+    await forgetDocument(db, CHART_KIND, 'sound')
+    await watched.editor.refresh()
+    expect(watched.savings).toEqual([{ state: 'forgotten' }])
+  })
+})
+
+describe('a chart that was never kept', () => {
+  const unkept = { document: sound(), steps: [], done: 0, revision: 0, savedAt: 0, isModern: true }
+
+  it('is kept when it is first written, with what was done to it', async () => {
+    const db = await fresh()
+    const watched = await open(db, 'sound', [], unkept)
+    expect(watched.editor.isDirty).toBe(true)
+    watched.editor.edit('land', lands(8))
+    await watched.editor.flush()
+    expect(watched.editor.isDirty).toBe(false)
+    const { document, steps, revision } = taken((await readKept(db, CHART_KIND, 'sound'))!)
+    expect([document.moves[0].tries.lands, steps.length, revision]).toEqual([8, 1, 1])
+  })
+
+  it('does not take the place of another of its name', async () => {
+    const db = await kept()
+    const watched = await open(db, 'sound', [], unkept)
+    await watched.editor.flush()
+    expect(watched.savings.at(-1)).toMatchObject({
+      ...{ state: 'failed', message: 'another chart with this name was made in another tab' },
+    })
+    expect(watched.editor.isDirty).toBe(true)
   })
 })
 

@@ -1,6 +1,4 @@
 import 'fake-indexeddb/auto'
-import { IDBFactory } from 'fake-indexeddb'
-import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { makeChart } from '../../src/core/files/chartFile'
 import type { Chart } from '../../src/core/chart/chart'
@@ -9,41 +7,10 @@ import { toMoveId } from '../../src/core/chart/ids'
 import { removeMove } from '../../src/core/chart/edits/records'
 import { Refusal } from '../../src/core/problem'
 import { openDatabase } from '../../src/storage/database'
-import { useCharts } from '../../src/stores/charts'
-import { soundChart } from '../fixtures/brokenCharts'
 import { LocalChannel } from './localChannel'
-import { noDatabase } from './noDatabase'
+import { beginTest, openTab, sound, titles, turns } from './tab'
 
-const sound = () => soundChart() as unknown as Chart
-const kept = new Map<string, string>()
-/** Timers that do not keep the test running: a write that cannot be done is tried again for ever. */
-const later = globalThis.setTimeout
-Object.assign(globalThis, {
-  BroadcastChannel: undefined,
-  setTimeout: (run: () => void, ms: number) => later(run, ms).unref(),
-  localStorage: {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-  },
-})
-
-/** A tab that was opened anew; the store of charts stays. */
-async function openTab() {
-  setActivePinia(createPinia())
-  const charts = useCharts()
-  await charts.start()
-  return charts
-}
-
-beforeEach(() => {
-  globalThis.indexedDB = new IDBFactory()
-  kept.clear()
-})
-
-const titles = (charts: Awaited<ReturnType<typeof openTab>>) => charts.kept.map(({ title }) => title).sort()
-const turns = async () => {
-  for (let i = 0; i < 60; i++) await new Promise((turn) => later(turn, 1))
-}
+beforeEach(beginTest)
 
 describe('the charts', () => {
   it('begin with none, and the new one is open', async () => {
@@ -121,7 +88,7 @@ describe('a chart in two tabs', () => {
     const [one, other] = await share()
     one.edit('Rename', (draft) => void (draft.title = 'Renamed'))
     await turns()
-    expect([other.chart?.title, other.steps.undo, titles(other)]).toEqual(['Renamed', 'Rename', ['Renamed']])
+    expect([other.chart?.title, other.steps.undo, titles(other)]).toEqual(['Renamed', undefined, ['Renamed']])
     expect(other.news).toMatchObject({
       kind: 'info',
       text: 'Another tab changed this chart: you see it as it is now.',
@@ -138,6 +105,19 @@ describe('a chart in two tabs', () => {
     await turns()
     expect(other.news).toMatchObject({ kind: 'warning', text: 'This chart was put in the bin in another tab.' })
     expect([other.bin.map(({ id }) => id), other.chart?.id]).toEqual([['sound'], 'sound'])
+  })
+
+  it('can be kept as a new one where it is forgotten for good elsewhere', async () => {
+    const [one, other] = await share()
+    await one.remove('sound')
+    await one.forget('sound')
+    await turns()
+    expect([other.saving.state, other.unsaved.map(({ id }) => id)]).toEqual(['forgotten', ['sound']])
+    other.edit('Rename', (draft) => void (draft.title = 'Mine'))
+    await other.keepAsNew()
+    expect([other.chart?.id, other.unsaved, titles(other)]).toEqual(['mine', [], ['Mine']])
+    await turns()
+    expect(titles(one)).toEqual(['Mine'])
   })
 
   it('loses an edit that no longer fits, and says which', async () => {
@@ -211,24 +191,6 @@ describe('an import', () => {
     await charts.remove('sound')
     expect(await charts.importText(makeChart(sound()))).toEqual({ state: 'added', id: 'sound' })
     expect(charts.bin).toEqual([])
-  })
-})
-
-describe('where nothing can be kept', () => {
-  it('the chart is worked on all the same, and can be exported', async () => {
-    globalThis.indexedDB = noDatabase
-    const charts = await openTab()
-    expect(charts.isForgetful).toBe(true)
-    await charts.add(sound())
-    charts.edit('Rename', (draft) => void (draft.title = 'Renamed'))
-    expect(charts.exportText()).toContain('Renamed')
-    await turns()
-    expect(charts.saving).toMatchObject({ state: 'failed', message: 'this browser keeps no data here' })
-    charts.undo()
-    expect(charts.chart?.title).toBe('Sound')
-    expect(await charts.create('Other')).toBe('other')
-    expect([charts.chart?.title, titles(charts)]).toEqual(['Other', ['Other', 'Sound']])
-    expect([await charts.open('sound'), await charts.viewOf('sound')]).toEqual([false, undefined])
   })
 })
 

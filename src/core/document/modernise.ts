@@ -17,7 +17,7 @@ interface Stretch {
 /** What was kept by an earlier build: the document in its form then, and the steps that led to it. */
 export interface OldPast {
   document: object
-  steps: readonly { number: number; label: string; diff: DocumentDiff | OldDiff }[]
+  steps: readonly (Omit<Step, 'diff'> & { diff: DocumentDiff | OldDiff })[]
   done: number
 }
 interface OldDiff {
@@ -87,10 +87,10 @@ function stepsBetween<D extends AnyDocument>(
   steps: readonly OldPast['steps'][number][],
 ): Step[] {
   let before = present(states[0])
-  return steps.map(({ number, label }, i) => {
+  return steps.map((step, i) => {
     const after = sharing(before, present(states[i + 1]))
     const diff = diffOf(kind, before, after)
     before = after
-    return { number, label, diff }
+    return { ...step, diff }
   })
 }

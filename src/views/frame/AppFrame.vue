@@ -31,6 +31,11 @@ const ACTIONS: Record<string, () => void> = {
   shortcuts: () => (isSheetOpen.value = true),
 }
 
+/** The browser asks before what is not kept goes with the tab. */
+useEventListener(window, 'beforeunload', (event) => {
+  if (charts.unsaved.length) event.preventDefault()
+})
+
 useEventListener(document, 'keydown', (event) => {
   const action = shortcutOf(event)
   if (!action || !ACTIONS[action]) return

@@ -2,7 +2,7 @@
 import { useDark, useNow, useToggle } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { savedText } from '../../core/say/figureText'
+import { counted, savedText } from '../../core/say/figureText'
 import { useCharts } from '../../stores/charts'
 
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
@@ -41,11 +41,13 @@ const GROUPS: { name: string; screens: Screen[] }[] = [
 ]
 const isHere = ({ to, also }: Screen) => [to, also].some((path) => path && route.path.startsWith(path))
 
+/** Of all charts, not only of the one that is open. */
 const saved = computed(() => {
-  const { saving } = charts
-  if (charts.isForgetful) return 'Not saved: this browser keeps nothing. Export the chart.'
+  const { saving, unsaved } = charts
   if (saving.state === 'saving') return 'Saving …'
-  if (saving.state === 'failed') return 'Not saved'
+  if (saving.state !== 'saved') return 'Not saved'
+  const left = unsaved.filter(({ id }) => id !== charts.chart?.id)
+  if (left.length) return `${counted(left.length, 'chart')} not saved`
   return saving.at ? `Saved ${savedText(saving.at, now.value.getTime())}` : ''
 })
 </script>
@@ -87,9 +89,7 @@ const saved = computed(() => {
       <button type="button" class="plain" @click="toggleDark()">{{ isDark ? 'Light' : 'Dark' }}</button>
       <button type="button" class="plain" title="Shortcuts (?)" @click="emit('shortcuts')">Keys</button>
       <p v-if="charts.chart" class="saved" role="status" data-test="saved">{{ saved }}</p>
-      <button v-if="charts.saving.state === 'failed'" type="button" class="plain retry" @click="charts.retry()">
-        Try again
-      </button>
+      <button v-if="charts.unsaved.length" type="button" class="plain retry" @click="charts.retry()">Try again</button>
     </div>
   </nav>
 </template>

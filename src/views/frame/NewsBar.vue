@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { problemText } from '../../core/problem'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import UnsavedNotes from './UnsavedNotes.vue'
 
 /** What the coach should know now: news of other tabs, a failed write, a chart that cannot be computed. */
 const charts = useCharts()
@@ -18,14 +19,10 @@ watch(
     timer = setTimeout(() => (shown.value = null), 7000)
   },
 )
-const failure = computed(() => (charts.saving.state === 'failed' && !charts.isForgetful ? charts.saving.message : ''))
 </script>
 
 <template>
-  <div v-if="failure" class="news warning" role="alert">
-    This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on, and export the chart.
-    <button type="button" class="button" @click="charts.retry()">Try now</button>
-  </div>
+  <UnsavedNotes />
   <div v-if="figures.problems.length" class="news warning" role="alert">
     <span>
       No figures:
@@ -47,18 +44,6 @@ const failure = computed(() => (charts.saving.state === 'failed' && !charts.isFo
 </template>
 
 <style scoped>
-.news {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 6px 16px;
-  background: var(--ours-soft);
-}
-
-.warning {
-  background: var(--ring-soft);
-}
-
 .toast {
   position: fixed;
   z-index: 40;

@@ -14,24 +14,22 @@ const charts = useCharts()
 const router = useRouter()
 const now = useNow({ interval: 60_000 })
 
+const isUnsaved = (id: string) => charts.unsaved.some((one) => one.id === id)
+
 async function show(id: string) {
-  await charts.open(id)
-  await router.push('/desk')
+  if (await charts.open(id)) await router.push('/desk')
 }
 
 async function rename(id: string, title: string) {
-  if (charts.chart?.id !== id) await charts.open(id)
-  charts.edit('Rename the chart', (draft) => setTitle(draft, title))
+  if (await charts.open(id)) charts.edit('Rename the chart', (draft) => setTitle(draft, title))
 }
 
 async function exportChart(id: string) {
-  if (charts.chart?.id !== id) await charts.open(id)
-  downloadChart(charts.exportText(), id)
+  if (await charts.open(id)) downloadChart(charts.exportText(), id)
 }
 
 async function remove(id: string, title: string) {
-  await charts.remove(id)
-  charts.tell(`“${title}” is in the bin below.`)
+  if ((await charts.remove(id)) !== false) charts.tell(`“${title}” is in the bin below.`)
 }
 </script>
 
@@ -54,7 +52,8 @@ async function remove(id: string, title: string) {
             <InlineText :value="entry.title" label="Title of the chart" required @change="rename(entry.id, $event)" />
           </h2>
           <p class="muted small">
-            {{ counted(entry.size, 'position') }}, saved {{ savedText(entry.savedAt, now.getTime()) }}
+            {{ counted(entry.size, 'position') }},
+            {{ isUnsaved(entry.id) ? 'not saved' : `saved ${savedText(entry.savedAt, now.getTime())}` }}
             <template v-if="entry.id === charts.chart?.id"> · open now</template>
           </p>
           <GroupField v-if="entry.id === charts.chart?.id" />

@@ -9,7 +9,7 @@ export async function openDemo(): Promise<void> {
   const demo = readChart(data)
   if (!demo.ok) throw new Error('the demo plan is broken')
   const entry = charts.entries.find(({ id }) => id === demo.value.id)
-  if (entry && !entry.removedAt && (await charts.open(entry.id))) return
+  if (entry && !entry.removedAt) return void (await charts.open(entry.id))
   if (entry) await charts.forget(entry.id)
   await charts.add(demo.value)
 }

@@ -1,0 +1,150 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { openDB } from 'idb'
+import { seeded } from '../../bench/generate'
+import type { Chart } from '../../src/core/chart/chart'
+import { CHART_KIND } from '../../src/core/chart/chartKind'
+import { setTitle } from '../../src/core/chart/edits/fields'
+import { openDatabase, type Database } from '../../src/storage/database'
+import { DocumentEditor } from '../../src/storage/documentEditor'
+import { addDocument, forgetDocument, readKept, setRemoved } from '../../src/storage/documents'
+import { everythingKept } from '../../src/storage/everything'
+import { soundChart } from '../fixtures/brokenCharts'
+import { taken } from '../reference/taken'
+import { storeOf, tabName } from '../storage/storeOf'
+
+/* Whatever call of a write throws: all of the write is kept afterwards, or nothing of it. */
+
+const CALLS = ['put', 'add', 'delete', 'get', 'getAll'] as const
+const real = Object.fromEntries(CALLS.map((call) => [call, IDBObjectStore.prototype[call]]))
+const chart = soundChart() as unknown as Chart
+
+/** Lets calls to stores throw where `throws` says so, by their number. Returns what stops it and counts them. */
+function breakCalls(throws: (call: number) => boolean): () => number {
+  let calls = 0
+  for (const call of CALLS) {
+    Object.assign(IDBObjectStore.prototype, {
+      [call](this: IDBObjectStore, ...args: unknown[]) {
+        if (throws(calls++)) throw new DOMException(`call ${calls} failed`, 'UnknownError')
+        return (real[call] as (...all: unknown[]) => unknown).apply(this, args)
+      },
+    })
+  }
+  return () => {
+    Object.assign(IDBObjectStore.prototype, real)
+    return calls
+  }
+}
+
+const events = { changed() {}, saving() {}, refused() {}, lost() {} }
+const clock = { now: () => 1, later: () => undefined, announce() {} }
+const editorOf = async (db: Database) =>
+  new DocumentEditor(storeOf(db), CHART_KIND, taken((await readKept(db, CHART_KIND, 'sound'))!), events, {
+    ...{ ...clock, tab: tabName() },
+  })
+
+/** A store as it is before the write that is tried, made anew each time. */
+async function fresh(): Promise<Database> {
+  globalThis.indexedDB = new IDBFactory()
+  const db = await openDatabase()
+  await addDocument(db, CHART_KIND, chart, 1)
+  const editor = await editorOf(db)
+  for (const title of ['One', 'Two', 'Three']) editor.edit(title, (draft) => setTitle(draft, title))
+  await editor.flush()
+  editor.undo()
+  await editor.flush()
+  return db
+}
+
+const WRITES: [name: string, write: (db: Database) => Promise<unknown>][] = [
+  [
+    'an edit after a step that was undone',
+    async (db) => {
+      const editor = await editorOf(db)
+      editor.edit('Four', (draft) => setTitle(draft, 'Four'))
+      await editor.flush()
+    },
+  ],
+  ['a chart that goes to the bin', (db) => setRemoved(db, CHART_KIND, 'sound', 5)],
+  ['a chart that is forgotten', (db) => forgetDocument(db, CHART_KIND, 'sound')],
+]
+
+describe.each(WRITES)('a call that throws in the writing of %s', (_, write) => {
+  it('leaves all of it or nothing, whichever call it is', async () => {
+    const before = await snapshot(await fresh())
+    const db = await fresh()
+    const stop = breakCalls(() => false)
+    await write(db)
+    const calls = stop()
+    const after = await snapshot(db)
+    expect(after).not.toEqual(before)
+    expect(calls).toBeGreaterThan(1)
+    for (let broken = 0; broken < calls; broken++) {
+      const tried = await fresh()
+      const mend = breakCalls((call) => call === broken)
+      await write(tried).catch(() => undefined)
+      mend()
+      expect([before, after]).toContainEqual(await snapshot(tried))
+    }
+  })
+})
+
+it('a store of an earlier build stays as it was where a call of its renewal throws', async () => {
+  const old = async () => {
+    globalThis.indexedDB = new IDBFactory()
+    const db = await openDB('ataque', 3, {
+      upgrade(made) {
+        made.createObjectStore('charts', { keyPath: 'id' })
+        made.createObjectStore('steps', { keyPath: ['chart', 'number'] })
+        made.createObjectStore('views', { keyPath: 'chart' })
+        made.createObjectStore('shelves', { keyPath: 'id' })
+      },
+    })
+    await db.put('charts', { id: 'sound', chart, revision: 1, savedAt: 1, done: 1 })
+    await db.put('steps', { chart: 'sound', number: 0, label: 'Rename', diff: { lists: {}, fields: {} } })
+    db.close()
+  }
+  await old()
+  const before = await everythingKept()
+  for (let broken = 0; broken < 5; broken++) {
+    await old()
+    const mend = breakCalls((call) => call === broken)
+    await expect(openDatabase()).rejects.toThrow()
+    mend()
+    expect(await everythingKept()).toBe(before)
+    const db = await openDatabase()
+    expect(taken((await readKept(db, CHART_KIND, 'sound'))!)).toMatchObject({ document: chart, done: 1 })
+    db.close()
+  }
+})
+
+it.each([1, 2, 3])('a hundred edits with calls that throw now and then can all be undone: %i', async (seed) => {
+  const random = seeded(seed)
+  globalThis.indexedDB = new IDBFactory()
+  const db = await openDatabase()
+  await addDocument(db, CHART_KIND, chart, 1)
+  const editor = await editorOf(db)
+  const mend = breakCalls(() => random() < 0.15)
+  for (let n = 0; n < 100; n++) {
+    editor.edit(`edit ${n}`, (draft) => setTitle(draft, `Title ${n}`))
+    if (random() < 0.5) await editor.flush()
+  }
+  mend()
+  await editor.flush()
+  const later = await editorOf(db)
+  expect(later.document.title).toBe('Title 99')
+  for (let n = 98; n >= 0; n--) {
+    expect(later.undo()).toBe(true)
+    expect(later.document.title).toBe(`Title ${n}`)
+  }
+  expect([later.undo(), later.document]).toEqual([true, chart])
+  await later.flush()
+  db.close()
+})
+
+/** All that is kept, without the times and the names of tabs. */
+async function snapshot(db: Database): Promise<unknown> {
+  const [documents, steps] = [await db.getAll('documents'), await db.getAll('steps')]
+  db.close()
+  return { documents, steps: steps.map(({ mark: _, ...step }) => step) }
+}
