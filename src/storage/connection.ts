@@ -12,7 +12,7 @@ export type StoreTrouble =
 
 const SAYS: Record<StoreTrouble, string> = {
   blocked: 'another tab runs an older Ataque and holds on to what is kept: close that tab, or reload it',
-  newer: 'a newer Ataque has been at what is kept here: reload this tab',
+  newer: 'a newer Ataque has changed what is kept here: export what is not saved, then reload this tab',
   missing: 'this browser keeps no data here',
 }
 

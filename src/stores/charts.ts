@@ -1,4 +1,4 @@
-import { useLocalStorage } from '@vueuse/core'
+import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Chart } from '../core/chart/chart'
@@ -34,7 +34,7 @@ export const useCharts = defineStore('charts', () => {
   const current = useOpenDocument(CHART_KIND, { tell, announce, saved: list.touch })
   const { unreadable, openLast, add, create, ...opening } = useOpeningCharts(store, list, current)
   const open = telling(opening.open, 'opened')
-  const isFlipped = useLocalStorage('ataque-flipped', false)
+  const isFlipped = useStorage('ataque-flipped', false)
   /** As it is seen: from the side that it was charted for, or (flipped) from the other. */
   const chart = computed(() => {
     const kept = current.document.value

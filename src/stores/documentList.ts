@@ -45,7 +45,7 @@ export function useDocumentList<D extends AnyDocument>(
     stored.value = [entry, ...without(stored.value, [entry])]
   }
 
-  /** A document is there and not in the store yet. */
+  /** A document is there as the store does not have it yet. */
   function expect(document: D): void {
     const entry = entryOf(kind, document, Date.now())
     unkept.value = [entry, ...without(unkept.value, [entry])]

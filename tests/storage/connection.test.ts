@@ -55,7 +55,7 @@ describe('the store', () => {
     const [connection] = await kept()
     const newer = await openDB('ataque', 99, { upgrade: (db) => void db.createObjectStore('more') })
     expect(await troubleOf(titles(connection))).toBe('newer')
-    await expect(titles(connection)).rejects.toThrow('a newer Ataque has been at what is kept here: reload this tab')
+    await expect(titles(connection)).rejects.toThrow('a newer Ataque has changed what is kept here')
     await newer.put('more', { what: 'else' }, 'one')
     newer.close()
     const all = JSON.parse(await everythingKept()) as Record<string, unknown>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { downloadChart } from '../parts/files/importing'
 import { downloadJson } from '../parts/files/download'
@@ -16,6 +17,8 @@ const failure = computed(() => (charts.saving.state === 'failed' && !charts.trou
 /** Charts that were left with something that is not kept. */
 const left = computed(() => charts.unsaved.filter(({ id }) => id !== charts.chart?.id))
 
+const why = ({ saving }: (typeof left.value)[number]) => (saving.state === 'failed' ? `: ${saving.message}` : '')
+
 const exportChart = () => charts.chart && downloadChart(charts.exportText(), charts.chart.id)
 const exportAll = async () => downloadJson(await charts.everythingKept(), 'ataque-as-kept.json')
 const reload = () => location.reload()
@@ -24,8 +27,7 @@ const reload = () => location.reload()
 <template>
   <div v-if="charts.trouble && !isRead" class="news warning" role="alert">
     <span v-if="charts.trouble.trouble === 'missing'">
-      Nothing can be kept: {{ charts.trouble.message }}. What you do here lasts as long as this page; export what you
-      would not want to lose.
+      Nothing can be kept: {{ charts.trouble.message }}. What you do here lasts as long as this page: export it.
     </span>
     <span v-else>What is kept cannot be opened: {{ charts.trouble.message }}.</span>
     <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="reload()">Reload</button>
@@ -41,14 +43,12 @@ const reload = () => location.reload()
     <button type="button" class="button" @click="charts.keepAsNew()">Keep it as a new chart</button>
   </div>
   <div v-if="failure" class="news warning" role="alert">
-    <span>
-      This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on, and export the chart.
-    </span>
+    <span>This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on.</span>
     <button type="button" class="button" @click="charts.retry()">Try now</button>
     <button type="button" class="button" @click="exportChart()">Export</button>
   </div>
   <div v-if="left.length && !charts.trouble" class="news warning" role="alert">
-    <span>{{ left.length === 1 ? '1 chart is' : `${left.length} charts are` }} not saved:</span>
+    <span>Not saved{{ why(present(left[0])) }}.</span>
     <button v-for="{ id, title } in left" :key="id" type="button" class="button" @click="charts.open(id)">
       {{ title }}
     </button>

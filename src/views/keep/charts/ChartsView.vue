@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { counted, savedText } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
@@ -14,7 +15,14 @@ const charts = useCharts()
 const router = useRouter()
 const now = useNow({ interval: 60_000 })
 
-const isUnsaved = (id: string) => charts.unsaved.some((one) => one.id === id)
+/** As they stand, be it saved or not. */
+const entries = computed(() =>
+  charts.kept.map((entry) => {
+    const unsaved = charts.unsaved.find(({ id }) => id === entry.id)
+    const saved = unsaved ? 'not saved' : `saved ${savedText(entry.savedAt, now.value.getTime())}`
+    return { ...entry, title: unsaved?.title ?? entry.title, saved }
+  }),
+)
 
 async function show(id: string) {
   if (await charts.open(id)) await router.push('/desk')
@@ -46,14 +54,13 @@ async function remove(id: string, title: string) {
       <span class="muted small">or drop a file anywhere</span>
     </p>
     <ul class="list" aria-label="Charts">
-      <li v-for="entry in charts.kept" :key="entry.id" class="panel" :class="{ open: entry.id === charts.chart?.id }">
+      <li v-for="entry in entries" :key="entry.id" class="panel" :class="{ open: entry.id === charts.chart?.id }">
         <div>
           <h2>
             <InlineText :value="entry.title" label="Title of the chart" required @change="rename(entry.id, $event)" />
           </h2>
           <p class="muted small">
-            {{ counted(entry.size, 'position') }},
-            {{ isUnsaved(entry.id) ? 'not saved' : `saved ${savedText(entry.savedAt, now.getTime())}` }}
+            {{ counted(entry.size, 'position') }}, {{ entry.saved }}
             <template v-if="entry.id === charts.chart?.id"> · open now</template>
           </p>
           <GroupField v-if="entry.id === charts.chart?.id" />
