@@ -44,7 +44,11 @@ export const RANDOM_EDITS: ((chart: Chart, draw: Draw) => void)[] = [
     const move = one(chart.moves)
     records.orderReactions(chart, move.id, Object.keys(move.tries.reactions ?? {}).reverse() as never)
   },
-  (chart, { one }) => addAnswer(chart, one(chart.reactions).id, one(chart.moves).id),
+  (chart, { one }) => {
+    const [reaction, move] = [one(chart.reactions).id, one(chart.moves).id]
+    const isNew = chart.answers.every((answer) => answer.reaction !== reaction || answer.move !== move)
+    if (isNew) addAnswer(chart, reaction, move)
+  },
   (chart, { one }) => {
     const reaction = one(chart.reactions.filter(({ endsIn }) => endsIn !== 'caught'))
     if (reaction) addNewAnswer(chart, reaction.id, 'New answer', 'finish')
