@@ -1,3 +1,4 @@
+import { STATUS_CODES } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import compression from 'compression'
 import express from 'express'
@@ -31,5 +32,17 @@ export function makeApp(dist = DIST) {
   app.use('/assets', express.static(`${dist}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }))
   app.use(express.static(dist, { maxAge: 0 }))
   app.get('/{*path}', (_, response) => response.sendFile('index.html', { root: dist }))
+  app.use((_, response) => answer(response, 404))
+  app.use((error, request, response, next) => {
+    if (response.headersSent) return next(error)
+    const status = error.status ?? 500
+    if (status >= 500) console.error(`${request.method} ${request.path}: ${error.message}`)
+    answer(response, status)
+  })
   return app
+}
+
+/** In the same words whatever NODE_ENV is: no answer tells a stack or a path. */
+function answer(response, status) {
+  response.status(status).type('text').send(`${STATUS_CODES[status]}\n`)
 }

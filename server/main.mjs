@@ -2,22 +2,32 @@ import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { makeApp } from './app.mjs'
 
-// `npm start`: serves dist on PORT (4173 by default), on this machine only unless HOST says otherwise.
-if (!existsSync(fileURLToPath(new URL('../dist/index.html', import.meta.url)))) {
-  console.error('There is nothing built yet: run npm run build first.')
-  process.exit(1)
+// `npm start`: serves DIST (dist by default) on PORT (4173 by default), on this machine only unless HOST says otherwise.
+const { PORT, HOST: host = 'localhost', ATAQUE_OPEN: open = '/' } = process.env
+const dist = process.env.DIST ?? fileURLToPath(new URL('../dist', import.meta.url))
+
+function endWith(code, message) {
+  console.error(message)
+  process.exit(code)
 }
-const wanted = Number(process.env.PORT ?? 4173)
-const host = process.env.HOST ?? 'localhost'
+
+if (PORT !== undefined && !(/^\d+$/.test(PORT) && Number(PORT) <= 65_535)) {
+  endWith(2, `PORT should be a number from 0 to 65535, not "${PORT}".`)
+}
+if (!existsSync(`${dist}/index.html`)) endWith(1, 'There is nothing built yet: run npm run build first.')
 
 function listen(port, triesLeft) {
-  const server = makeApp().listen(port, host, (error) => {
-    if (error?.code === 'EADDRINUSE' && triesLeft > 0 && !process.env.PORT) return listen(port + 1, triesLeft - 1)
-    if (error) {
-      console.error(`Cannot listen on ${host}:${port}: ${error.message}`)
-      process.exit(1)
-    }
-    console.log(`Ataque: http://${host}:${server.address().port}${process.env.ATAQUE_OPEN ?? '/'}`)
+  const server = makeApp(dist).listen(port, host, (error) => {
+    if (error?.code === 'EADDRINUSE' && triesLeft > 0 && !PORT) return listen(port + 1, triesLeft - 1)
+    if (error) return endWith(1, `Cannot listen on ${host}:${port}: ${error.message}`)
+    console.log(`Ataque: http://${host}:${server.address().port}${open}`)
+    endOnSignal(server)
   })
 }
-listen(wanted, 10)
+
+/** Ends with code 0 once the requests that are open are answered. */
+function endOnSignal(server) {
+  for (const signal of ['SIGTERM', 'SIGINT']) process.once(signal, () => server.close(() => process.exit(0)))
+}
+
+listen(Number(PORT ?? 4173), 10)

@@ -6,9 +6,8 @@ import { CHART_KIND } from '../core/chart/chartKind'
 import type { Edit } from '../core/document/history'
 import { mirroredEdit } from '../core/sides/edits/mirroredEdit'
 import { mirrorChart } from '../core/sides/mirror'
-import type { StoredView } from '../storage/database'
 import { everythingKept } from '../storage/everything'
-import { keepView, readView } from '../storage/views'
+import { useChartViews } from './chartViews'
 import { useDocumentList } from './documentList'
 import { useImporting } from './importing'
 import { useKeeping } from './keeping'
@@ -19,7 +18,7 @@ import { useOpeningCharts } from './openingCharts'
 /** The charts that are kept, and the one that is open. */
 export const useCharts = defineStore('charts', () => {
   const isReady = ref(false)
-  const { news, tell, telling } = useNews()
+  const { news, tell, telling, settling } = useNews()
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque')
   const announce = (id: string) => channel?.postMessage({ id })
 
@@ -69,11 +68,6 @@ export const useCharts = defineStore('charts', () => {
     }
   }
 
-  /** How a chart was last looked at, if the browser keeps it. */
-  const viewOf = (id: string) => store.run((db) => readView(db, id)).catch(() => undefined)
-  /** Keeps how a chart is looked at; a view that cannot be kept is no loss worth telling. */
-  const keepViewOf = (view: StoredView) => store.run((db) => keepView(db, view)).catch(() => undefined)
-
   const openId = () => chart.value?.id
   const forget = telling(opening.forget, 'forgotten')
   const importing = useImporting({ list, add, open, forget, edit: current.edit, openId })
@@ -84,12 +78,21 @@ export const useCharts = defineStore('charts', () => {
     restore: telling(opening.restore, 'brought back'),
   }
   const { entries, kept, bin } = list
-  const { saving, steps, refused, unsaved, undo, redo, exportText } = current
+  const { saving, steps, refused, unsaved, redo, exportText } = current
   return {
     ...{ entries, kept, bin, chart, saving, steps, refused, unsaved, isFlipped, news, isReady, trouble, unreadable },
-    ...{ start, edit, undo, redo, tell, exportText, retry, everythingKept: () => everythingKept() },
+    ...{
+      start,
+      edit,
+      undo: settling('undo', current.undo),
+      redo,
+      tell,
+      exportText,
+      retry,
+      everythingKept: () => everythingKept(),
+    },
     ...whole,
     ...importing,
-    ...{ viewOf, keepView: keepViewOf },
+    ...useChartViews(store),
   }
 })

@@ -18,18 +18,17 @@ export const useFigures = defineStore('figures', () => {
   const { solver, clear, ...found } = useSolving(() => charts.chart?.id)
   const scenario = computed<Scenario | null>(() => (charts.chart ? scenarioOf(charts.chart) : null))
 
-  watch(
-    () => charts.chart,
-    (chart) => {
-      if (!chart?.positions.length) {
-        solver.cancel()
-        return void clear()
-      }
-      performance.mark(CHANGE_MARK)
-      solver.solve(chart, scenarioOf(chart))
-    },
-    { immediate: true },
-  )
+  /** Computes all figures of the chart as it is now. */
+  function solve() {
+    const { chart } = charts
+    if (!chart?.positions.length) {
+      solver.cancel()
+      return void clear()
+    }
+    performance.mark(CHANGE_MARK)
+    solver.solve(chart, scenarioOf(chart))
+  }
+  watch(() => charts.chart, solve, { immediate: true })
 
   /** The rules in force, if any; and the points that they give an exchange, for us and against us. */
   const rules = computed(() => ruleSetOf(scenario.value?.rules, charts.chart?.settings?.ruleSets))
@@ -57,5 +56,5 @@ export const useFigures = defineStore('figures', () => {
   const explain = (question: Question) => solver.explain(question)
   const along = (run: RunPath) => solver.along(run)
   const script = (from: PositionId, length: ScriptLength) => solver.script(from, length)
-  return { ...found, scenario, rules, points, met, setScenario, explain, along, script }
+  return { ...found, solve, scenario, rules, points, met, setScenario, explain, along, script }
 })

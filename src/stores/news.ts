@@ -28,5 +28,12 @@ export function useNews() {
         tell(`This cannot be ${done} now: ${messageOf(error)}.`, 'warning')
         return false
       })
-  return { news, tell, telling }
+  /** The same work, which also takes away the news that offers it. */
+  const settling =
+    <T>(action: NewsAction, work: () => T) =>
+    (): T => {
+      if (news.value?.action === action) news.value = null
+      return work()
+    }
+  return { news, tell, telling, settling }
 }

@@ -14,7 +14,8 @@ type PlanQuestion = { [N in PlanQuestionName]: Omit<QuestionOf<N>, 'scenario'> }
 
 /**
  * The answer to a question about the open chart: null until it is known and where there is none. The question is asked
- * again whenever there are new figures or `question` returns another; null asks nothing. `progress`: 0 to 1, or null
+ * again whenever there are new figures or `question` returns another; null asks nothing. Where a worker has died
+ * over it, the answer before stays, and the figures are said to be of before. `progress`: 0 to 1, or null
  * while nothing is under way.
  */
 export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
@@ -38,7 +39,8 @@ export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
     const found = await newest.ask(whole, charts.chart, { progress: (share) => (progress.value = share) })
     if (!found) return
     progress.value = null
-    answer.value = found.ok ? (found.value as Answer<Q>) : null
+    if (found.ok) answer.value = found.value as Answer<Q>
+    else if (!figures.keepWhere(found.problems)) answer.value = null
   }
 
   watch(

@@ -1,5 +1,6 @@
 import { changedSince } from '../core/chart/changes'
 import type { Chart } from '../core/chart/chart'
+import { present } from '../core/sure'
 import { failure, messageOf, success, type Problem, type Result } from '../core/problem'
 import type { Answer, Part, Question } from './jobs'
 import type { FromWorker } from './protocol'
@@ -21,6 +22,10 @@ export interface Asked<Q extends Question> {
 }
 
 interface Pending {
+  question: Question
+  chart: Chart | undefined
+  /** Whether a worker has died over it before. */
+  isAskedAgain: boolean
   progress: (share: number) => void
   part: (part: Part<Question>) => void
   end: (answer: Result<Answer<Question>> | null) => void
@@ -33,10 +38,13 @@ export interface ClientTimer {
 
 /** How long a worker may go on with something that nobody wants any more, before it is ended and a new one begun. */
 const PATIENCE_MS = 1200
+/** How long a worker that has something to do may say nothing before it counts as dead. */
+const SILENCE_MS = 20_000
 
 /**
  * The page's side of one worker: keeps tickets, sends of a chart only what the worker does not know yet, and begins a
- * new worker after one has died or does not stop. Questions asked at the same time are worked on side by side.
+ * new worker after one has died, falls silent or does not stop. Questions asked at the same time are worked on side by
+ * side; what a worker dies over is asked once more.
  */
 export class WorkerClient {
   private worker: WorkerLike | null = null
@@ -46,6 +54,7 @@ export class WorkerClient {
   private readonly pending = new Map<number, Pending>()
   /** Tickets that were stopped, of which the worker has not said yet that it has heard; each with its time-out. */
   private readonly stopping = new Map<number, () => void>()
+  private endSilence: () => void = () => undefined
 
   constructor(
     private readonly makeWorker: () => WorkerLike,
@@ -62,21 +71,29 @@ export class WorkerClient {
     const ticket = ++this.ticket
     const answer = new Promise<Result<Answer<Q>> | null>((resolve) => {
       this.pending.set(ticket, {
+        ...{ question, chart, isAskedAgain: false },
         progress: (share) => events.progress?.(share),
         part: (part) => events.part?.(part),
         end: (found) => resolve(found),
       })
     })
-    const worker = this.running()
-    const news = chart && { chart: this.known ? { changed: changedSince(this.known, chart) } : { whole: chart } }
-    if (chart) this.known = chart
+    this.post(ticket)
+    return { answer, stop: () => this.stop(ticket) }
+  }
+
+  /** Sends a pending question to the worker, which is begun where there is none. */
+  private post(ticket: number): void {
+    const { question, chart } = present(this.pending.get(ticket))
     try {
+      const worker = this.running()
+      const news = chart && { chart: this.known ? { changed: changedSince(this.known, chart) } : { whole: chart } }
+      if (chart) this.known = chart
       worker.postMessage({ kind: 'ask', ticket, question, ...news })
+      this.waitForWord()
     } catch (error) {
       // The chart was not taken in either.
       this.died(messageOf(error))
     }
-    return { answer, stop: () => this.stop(ticket) }
   }
 
   /** Ends the worker for good; nothing that was asked is answered any more. */
@@ -94,6 +111,14 @@ export class WorkerClient {
       this.timer.later(() => this.losePatience(), PATIENCE_MS),
     )
     this.worker?.postMessage({ kind: 'stop', ticket })
+    this.waitForWord()
+  }
+
+  /** Begins to count the silence anew. */
+  private waitForWord(): void {
+    this.endSilence()
+    const quiet = () => this.died(`the background worker has said nothing for ${SILENCE_MS / 1000} seconds`)
+    this.endSilence = this.pending.size ? this.timer.later(quiet, SILENCE_MS) : () => undefined
   }
 
   /** A worker that is busy with what nobody wants is ended, unless it is also busy with what somebody wants. */
@@ -115,21 +140,29 @@ export class WorkerClient {
     this.stopping.get(message.ticket)?.()
     this.stopping.delete(message.ticket)
     const asked = this.pending.get(message.ticket)
+    this.waitForWord()
     if (!asked) return
     if (message.kind === 'progress') return asked.progress(message.share)
     if (message.kind === 'part') return asked.part(message.part)
     this.pending.delete(message.ticket)
+    this.waitForWord()
     if (message.kind === 'answer') asked.end(success(message.answer))
     else asked.end(message.kind === 'failed' ? failure(...message.problems) : null)
   }
 
+  /** Asks anew, of a new worker, what this one has died over for the first time; the rest fails. */
   private died(message: string): void {
     const problem: Problem = { code: 'worker-died', path: [], message: `it could not be computed: ${message}` }
+    const again = [...this.pending].filter(([, { isAskedAgain }]) => !isAskedAgain)
+    for (const [ticket] of again) this.pending.delete(ticket)
     this.finish(failure(problem))
+    for (const [ticket, asked] of again) this.pending.set(ticket, { ...asked, isAskedAgain: true })
+    for (const [ticket] of again) if (this.pending.has(ticket)) this.post(ticket)
   }
 
   /** Ends the worker and every question that it was asked; the next one gets a new worker. */
   private finish(answer: Result<never> | null): void {
+    this.endSilence()
     this.worker?.terminate()
     this.worker = this.known = null
     const asked = [...this.pending.values()]

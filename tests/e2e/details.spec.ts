@@ -80,6 +80,9 @@ test('a position says who is ahead, what threatens there and what they do unprom
 })
 
 test('a move and a position are removed with a word of what went, and come back', async ({ page }) => {
+  const thrown: string[] = []
+  page.on('pageerror', ({ message }) => thrown.push(message))
+  page.on('console', (message) => message.type() === 'error' && thrown.push(message.text()))
   await openDemo(page)
   await page.goto('/#/worksheet/north-south')
   await expect(page.getByRole('article', { name: /^North-south choke/ })).toBeVisible()
@@ -91,10 +94,17 @@ test('a move and a position are removed with a word of what went, and come back'
   await expect(page.getByRole('article')).toHaveCount(before)
   await page.getByRole('button', { name: 'about this position' }).click()
   await page.getByRole('button', { name: 'Remove this position' }).click()
-  await expect(page.getByText(/Removed North-south with \d+ moves\./)).toBeVisible()
+  const told = page.getByText(/Removed North-south with \d+ moves.*\. Undo brings it back\./)
+  await expect(told).toBeVisible()
   await expect(page.getByRole('link', { name: /^North-south/ })).toHaveCount(0)
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('link', { name: /^North-south/ })).toHaveCount(1)
+  await expect(told).toBeHidden()
+  await page.goto('/#/worksheet/side-control-hips-low')
+  await page.getByRole('button', { name: 'about this position' }).click()
+  await page.getByRole('button', { name: 'Remove this position' }).click()
+  await expect(page.getByText(/and 1 answer on Cross-face and pass/)).toBeVisible()
+  expect(thrown).toEqual([])
 })
 
 test('a reaction is shared, and an answer is tried cold or with tries of its own', async ({ page }) => {

@@ -185,3 +185,18 @@ test('a chart that could not be saved stays, and is named, while another is open
   await page.reload()
   await expect(page).toHaveTitle(/^Renamed/)
 })
+
+test('a tab of an older build says that it has to be reloaded, and keeps what was done', async ({ page }) => {
+  await openDemo(page)
+  await settled(page)
+  // The old names of the parts are gone once a new build stands on the server.
+  await page.route('**/assets/*.js', (route) => route.fulfill({ status: 404, body: 'Not Found' }))
+  await page.goto('/#/worksheet/underhook-head-clear')
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  const note = page.getByRole('alert').filter({ hasText: 'Ataque has been renewed' })
+  await expect(note).toBeVisible()
+  await page.unroute('**/assets/*.js')
+  await note.getByRole('button', { name: 'Reload' }).click()
+  await expect(note).toBeHidden()
+  await settled(page)
+})

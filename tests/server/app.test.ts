@@ -62,6 +62,14 @@ describe('the server', () => {
     expect((await fetch(`${base}/assets/missing.js`)).status).toBe(404)
   })
 
+  it.each([
+    ['/assets/missing.js', 404, 'Not Found\n'],
+    ['/assets/%E0%A4%A', 400, 'Bad Request\n'],
+  ])('answers %s with %i in two words at most, without a stack or a path', async (path, status, text) => {
+    const response = await fetch(`${base}${path}`)
+    expect([response.status, await response.text()]).toEqual([status, text])
+  })
+
   it('takes nothing', async () => {
     for (const method of ['POST', 'PUT', 'DELETE']) expect((await fetch(base, { method })).status).toBe(404)
   })

@@ -69,6 +69,47 @@ const inScope = <T>(make: () => T) => {
   return { made: scope.run(make) as T, stop: () => scope.stop() }
 }
 
+describe('where workers die', () => {
+  afterEach(() => void (HostedWorker.deadly = null))
+
+  it('the figures from before stay, are said to be so, and are renewed as soon as that can be done', async () => {
+    const { charts, figures } = await openDemo(small)
+    const before = figures.figures
+    HostedWorker.deadly = 'figures'
+    figures.setScenario({ seconds: 60 })
+    await until('stale', () => figures.stale !== null)
+    expect([figures.stale, figures.problems]).toEqual([expect.stringContaining('out of memory'), []])
+    expect(figures.figures).toBe(before)
+    HostedWorker.deadly = null
+    figures.solve()
+    await until('fresh', () => figures.stale === null)
+    expect(figures.figures).toEqual(taken(figuresOf(charts.chart!, scenarioOf(charts.chart!))).figures)
+  })
+
+  it('the answer from before stays', async () => {
+    const { figures } = await openDemo(small)
+    const { made, stop } = inScope(() => useQuestion(() => ({ of: 'gains' as const })))
+    await until('gains', () => made.answer.value !== null)
+    const before = made.answer.value
+    HostedWorker.deadly = 'gains'
+    figures.setScenario({ seconds: 60 })
+    await until('stale', () => figures.stale !== null)
+    expect([made.answer.value, made.progress.value]).toEqual([before, null])
+    stop()
+  })
+
+  it('costs that are on their way when there are no figures any more are not heard', async () => {
+    const { charts, figures } = await openDemo({ ...small, answers: [] })
+    expect(figures.costs).toEqual([undefined])
+    charts.edit('All', (draft) => {
+      Object.assign(draft, { positions: [], moves: [], reactions: [], holds: [] })
+    })
+    await nextTick()
+    for (let turn = 0; turn < 20; turn++) await new Promise((next) => later(next, 20))
+    expect([figures.costs, figures.figures, figures.problems]).toEqual([[], null, []])
+  })
+})
+
 describe('the figures of the open chart', () => {
   it('are those of the core, follow each edit and the scenario, and say what the start was worth before', async () => {
     const { charts, figures } = await openDemo()

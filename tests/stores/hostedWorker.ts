@@ -7,6 +7,8 @@ const turn = () => new Promise<void>((resume) => setImmediate(resume))
 /** A worker in the test's own thread: the real host, and messages that are copied on the way as a browser does. */
 export class HostedWorker implements WorkerLike {
   static all: HostedWorker[] = []
+  /** The question over which every worker dies. */
+  static deadly: string | null = null
   onmessage: WorkerLike['onmessage'] = null
   onerror: WorkerLike['onerror'] = null
   onmessageerror: WorkerLike['onmessageerror'] = null
@@ -21,7 +23,9 @@ export class HostedWorker implements WorkerLike {
   postMessage(message: ToWorker): void {
     const copy = structuredClone(message)
     this.heard.push(copy)
-    setImmediate(() => void this.host.receive(copy))
+    if (copy.kind === 'ask' && copy.question.of === HostedWorker.deadly) {
+      setImmediate(() => this.onerror?.({ message: 'out of memory' } as ErrorEvent))
+    } else setImmediate(() => void this.host.receive(copy))
   }
 
   terminate(): void {

@@ -259,9 +259,12 @@ describe('a position in detail', () => {
     expect(lookUp(charts.chart?.positions, HIPS)).toBeUndefined()
     expect(charts.news).toMatchObject({
       action: 'undo',
-      text: expect.stringMatching(/^Removed Side control.* with \d+ moves\.$/),
+      text: expect.stringMatching(
+        /^Removed Side control, hips low with \d+ moves, \d+ reactions and 1 answer on Cross-face and pass\. Undo brings it back\.$/,
+      ),
     })
     charts.undo()
+    expect(charts.news).toBeNull()
     expect(charts.chart).toEqual(demo)
   })
 })

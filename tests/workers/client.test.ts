@@ -59,22 +59,51 @@ describe('the client', () => {
     expect(workers[1].asked[0].chart).toEqual({ whole: rest })
   })
 
-  it('fails everything that was asked of a worker that dies, or is confused, and begins another', async () => {
+  it('asks a new worker what one has died over, once, and then fails it', async () => {
     const { made, workers } = client()
     const asked = [made.ask(gains, chart), made.ask(gains, chart)]
     workers[0].die('out of memory')
+    expect(workers[1].asked).toMatchObject([
+      { ticket: 1, chart: { whole: chart } },
+      { ticket: 2, chart: { changed: {} } },
+    ])
+    workers[1].say({ kind: 'answer', ticket: 1, answer: [] })
+    expect(await asked[0].answer).toEqual({ ok: true, value: [] })
+    workers[1].die('out of memory')
     const message = expect.stringContaining('out of memory')
-    for (const { answer } of asked) {
-      expect(await answer).toEqual({ ok: false, problems: [{ code: 'worker-died', path: [], message }] })
-    }
+    expect(await asked[1].answer).toEqual({ ok: false, problems: [{ code: 'worker-died', path: [], message }] })
+    expect(workers.map(({ isEnded }) => isEnded)).toEqual([true, true])
     const again = made.ask(gains, chart)
     const problem = { code: 'unknown-question' as const, path: [], message: 'what?' }
-    workers[1].say({ kind: 'confused', problem })
+    workers[2].say({ kind: 'confused', problem })
+    workers[3].onmessageerror!({} as MessageEvent)
     expect(await again.answer).toMatchObject({ ok: false, problems: [{ code: 'worker-died' }] })
-    expect(workers.map(({ isEnded }) => isEnded)).toEqual([true, true])
-    const odd = made.ask(gains, chart)
-    workers[2].onmessageerror!({} as MessageEvent)
-    expect(await odd.answer).toMatchObject({ ok: false })
+  })
+
+  it('takes a worker that says nothing for long for dead', async () => {
+    const { made, workers, due, pass } = client()
+    const asked = made.ask(gains, chart)
+    expect(due.map(({ ms }) => ms)).toEqual([20_000])
+    workers[0].say({ kind: 'progress', ticket: 1, share: 0.5 })
+    expect(due).toHaveLength(1)
+    pass()
+    expect([workers[0].isEnded, workers[1].asked.length]).toEqual([true, 1])
+    pass()
+    expect(await asked.answer).toMatchObject({
+      ...{ ok: false, problems: [{ message: expect.stringContaining('has said nothing for 20 seconds') }] },
+    })
+    const answered = made.ask(gains, chart)
+    workers[2].say({ kind: 'answer', ticket: 2, answer: [] })
+    expect([await answered.answer, due]).toEqual([{ ok: true, value: [] }, []])
+  })
+
+  it('fails what is asked where no worker can be begun', async () => {
+    const none = new WorkerClient(() => {
+      throw new DOMException('no workers here', 'SecurityError')
+    }, fakeTimer().timer)
+    expect(await none.ask(gains, chart).answer).toMatchObject({
+      ...{ ok: false, problems: [{ code: 'worker-died', message: expect.stringContaining('no workers here') }] },
+    })
   })
 
   it('fails what cannot be sent, and what the worker says that it could not do', async () => {
@@ -92,7 +121,9 @@ describe('the client', () => {
     workers[0].postMessage = () => {
       throw new DOMException('could not be cloned', 'DataCloneError')
     }
-    expect(await made.ask(gains, chart).answer).toMatchObject({ ok: false, problems: [{ code: 'worker-died' }] })
+    const unsent = made.ask(gains, chart)
+    workers[1].die('out of memory')
+    expect(await unsent.answer).toMatchObject({ ok: false, problems: [{ code: 'worker-died' }] })
   })
 
   it('stops what is no longer wanted, and ends a worker that does not hear of it', async () => {
@@ -113,7 +144,7 @@ describe('the client', () => {
 
     const third = made.ask(gains, chart)
     made.ask(gains, chart).stop()
-    pass()
+    pass(1200)
     expect(workers[1].isEnded).toBe(false)
     workers[1].say({ kind: 'answer', ticket: workers[1].asked[0].ticket, answer: [] })
     expect(await third.answer).toEqual({ ok: true, value: [] })
@@ -224,13 +255,14 @@ describe('the solver', () => {
     made.solve(chart, scenario)
     const explained = made.explain({ of: 'move', move: 'step' as never })
     workers[0].die('out of memory')
+    workers[1].die('out of memory')
     expect(await explained).toBeNull()
     await turns()
     expect(heard.slice(-2)).toEqual(['worker-died', 'idle'])
     made.solve(chart, scenario)
-    expect(workers).toHaveLength(2)
+    expect(workers).toHaveLength(3)
     const problems = [{ code: 'bad-scenario' as const, path: [], message: 'no' }]
-    workers[1].say({ kind: 'failed', ticket: workers[1].asked[0].ticket, problems })
+    workers[2].say({ kind: 'failed', ticket: workers[2].asked[0].ticket, problems })
     await turns()
     expect(heard.slice(-2)).toEqual(['bad-scenario', 'idle'])
   })

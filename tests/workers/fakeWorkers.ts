@@ -40,6 +40,12 @@ export function fakeTimer() {
     due.push(timer)
     return () => void due.splice(due.indexOf(timer), 1)
   }
-  const pass = () => due.splice(0).forEach(({ run }) => run())
+  /** Lets time pass: those that are due by then go off. */
+  const pass = (ms = Infinity) => {
+    for (const timer of due.filter((one) => one.ms <= ms)) {
+      due.splice(due.indexOf(timer), 1)
+      timer.run()
+    }
+  }
   return { timer: { later }, due, pass }
 }

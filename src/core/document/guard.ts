@@ -1,11 +1,11 @@
 import { fieldsOf } from './fields'
+import { FORBIDDEN_KEYS } from './ids'
 import type { Problem } from '../problem'
 
 /** What a file may not be, before anyone looks at what it says. */
 
 export const MAX_BYTES = 20 * 1024 * 1024
 export const MAX_DEPTH = 24
-const FORBIDDEN_KEYS: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype'])
 
 /** Nesting deeper than `MAX_DEPTH` and keys that could reach an object's prototype, each with its path. */
 export function unsafeContent(data: unknown): Problem[] {

@@ -3,6 +3,8 @@
 export const ID_PATTERN = /^[a-z][a-z0-9-]{0,63}$/
 /** Words that stand where an id may stand, and mean something else there. */
 export const RESERVED_IDS: readonly string[] = ['finish', 'caught', 'goal']
+/** Keys that no file may have, since they could reach an object's prototype: ids stand as keys in tries. */
+export const FORBIDDEN_KEYS: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype'])
 /** Reserved for positions only: charts from before it was reserved may have a move or a reaction of that name. */
 export const OVER = 'over'
 
@@ -16,7 +18,7 @@ export function isId(text: unknown): text is string {
 }
 
 /**
- * A free id made from a name: lower case, hyphens, a number behind it where the plain one is taken.
+ * A free id made from a name: lower case, hyphens, a number behind it where the plain one is taken or would not do.
  * Letters outside a to z are folded (é to e) or dropped.
  */
 export function idFromName(name: string, taken: { has: (id: string) => boolean }): string {
@@ -31,6 +33,6 @@ export function idFromName(name: string, taken: { has: (id: string) => boolean }
   const stem = isFit ? plain : `new-${plain}`.replace(/-+$/, '')
   for (let n = 1; ; n++) {
     const id = n === 1 ? stem : `${stem}-${n}`
-    if (id !== OVER && !taken.has(id)) return id
+    if (id !== OVER && !FORBIDDEN_KEYS.has(id) && !taken.has(id)) return id
   }
 }

@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { problemText } from '../../core/problem'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
+import RenewedNote from './RenewedNote.vue'
 import UnsavedNotes from './UnsavedNotes.vue'
 
 /** What the coach should know now: news of other tabs, a failed write, a chart that cannot be computed. */
@@ -22,7 +23,14 @@ watch(
 </script>
 
 <template>
+  <RenewedNote />
   <UnsavedNotes />
+  <div v-if="figures.stale" class="news warning" role="alert">
+    <span>
+      {{ figures.figures ? 'What you see is from before the last change' : 'No figures' }}: {{ figures.stale }}.
+    </span>
+    <button type="button" class="button" @click="figures.solve()">Try again</button>
+  </div>
   <div v-if="figures.problems.length" class="news warning" role="alert">
     <span>
       No figures:

@@ -1,7 +1,12 @@
-import { readChart } from '../../../src/core/files/chartFile'
+import { emptyChart } from '../../../src/core/chart/chart'
+import { CHART_KIND } from '../../../src/core/chart/chartKind'
+import { addMove, addPosition, addReaction } from '../../../src/core/chart/edits/records'
 import { idFromName, isId } from '../../../src/core/document/ids'
+import { makeDocument, parseDocument } from '../../../src/core/document/read'
+import { readChart } from '../../../src/core/files/chartFile'
 import { pathText } from '../../../src/core/problem'
 import { soundChart } from '../../fixtures/brokenCharts'
+import { taken } from '../../reference/taken'
 
 type Loose = Record<string, unknown>
 
@@ -93,11 +98,23 @@ describe('ids', () => {
   )
 
   it('are made from names, and free', () => {
-    const taken = new Set(['side-control', 'side-control-2'])
-    expect(idFromName('Side control', taken)).toBe('side-control-3')
+    const used = new Set(['side-control', 'side-control-2'])
+    expect(idFromName('Side control', used)).toBe('side-control-3')
     expect(idFromName('  Uchi-mata é ', new Set())).toBe('uchi-mata-e')
     expect(idFromName('2 on 1', new Set())).toBe('on-1')
     for (const name of ['Finish', '???', '123', 'x'.repeat(300), 'goal'])
-      expect(isId(idFromName(name, taken))).toBe(true)
+      expect(isId(idFromName(name, used))).toBe(true)
   })
+
+  it.each(['Constructor', 'prototype', '__proto__', 'over', 'Caught', 'toString', 'valueOf'])(
+    'named %s are accepted by the reader, as keys of tries too',
+    (name) => {
+      const chart = emptyChart('new', 'New')
+      const side = addPosition(chart, { name, family: 'side', ahead: 'ours' })
+      const tries = { lands: 5, elsewhere: { [side]: 1 } }
+      const move = addMove(chart, { name, kind: 'advance', from: side, to: side, tries })
+      addReaction(chart, move, name, side)
+      expect(taken(parseDocument(CHART_KIND, makeDocument(chart)))).toEqual(chart)
+    },
+  )
 })

@@ -14,11 +14,13 @@ import { useFigures } from '../../../stores/figures'
 import RuleTags from './RuleTags.vue'
 import ScoredTable from './ScoredTable.vue'
 import { takenOut } from './rules'
+import { useRemoving } from '../../parts/removing'
 
 /** One set of rules: rounds, what scores, what is out and what strikes change. The chart's own can be changed. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
 const emit = defineEmits<{ copy: [] }>()
 const charts = useCharts()
+const removing = useRemoving()
 const figures = useFigures()
 
 const isInForce = computed(() => figures.rules?.id === props.set.id)
@@ -54,9 +56,8 @@ function setControl(points: number, every: number) {
 }
 
 function remove() {
-  const { id, name } = props.set
-  if (!charts.edit(`Remove ${name}`, (draft) => removeRuleSet(draft, id))) return
-  charts.tell(`Removed ${name}. Undo brings it back.`, 'info', 'undo')
+  const { id } = props.set
+  removing(props.set, (draft) => removeRuleSet(draft, id))
 }
 </script>
 

@@ -3,6 +3,7 @@ import { computed, onUnmounted, ref, watch } from 'vue'
 import { changeText, costText, finer, hundred, share, signed } from '../../../core/say/figureText'
 import NetMark from '../../../components/NetMark.vue'
 import { NOTEWORTHY } from '../../../core/insight/nets'
+import { useFigures } from '../../../stores/figures'
 import { useAsking } from './ask'
 import type { Asked } from '../../../core/say/explanation'
 
@@ -15,6 +16,7 @@ const props = defineProps<{
 }>()
 
 const { ask, anchor } = useAsking()
+const figures = useFigures()
 const button = ref<HTMLButtonElement>()
 const text = computed(() => {
   const value = props.value ?? 0
@@ -44,7 +46,7 @@ onUnmounted(() => clearTimeout(timer))
     ref="button"
     type="button"
     class="plain figure"
-    :class="moved"
+    :class="[moved, { stale: figures.stale }]"
     :aria-expanded="anchor === button"
     :aria-label="`${label}: ${text} per hundred. What is it made of?`"
     :title="`${label}: ${finer(value)} per hundred`"
@@ -57,6 +59,10 @@ onUnmounted(() => clearTimeout(timer))
 </template>
 
 <style scoped>
+.stale {
+  opacity: 0.5;
+}
+
 .figure {
   border-radius: 4px;
   padding: 1px 4px;

@@ -13,11 +13,13 @@ import { useCharts } from '../../../stores/charts'
 import { counted } from '../../../core/say/figureText'
 import { useRouter } from 'vue-router'
 import { useWorksheet } from './sheet'
+import { useRemoving } from '../removing'
 
 /** A position in detail: its family, who is ahead, what ending here is worth, and what they do unprompted. */
 const props = defineProps<{ position: Position }>()
 const { chart, moves, nameOf } = useWorksheet()
 const charts = useCharts()
+const removing = useRemoving()
 const router = useRouter()
 const AHEAD_TEXT: Record<Ahead, string> = { ours: 'we are', even: 'nobody is', theirs: 'they are' }
 
@@ -61,10 +63,8 @@ function setStill(every: number, reactions: Record<string, number>) {
 
 async function remove() {
   const { id, name } = props.position
-  const lost = chart.value.moves.filter(({ from, to }) => from === id || to === id).length
   await router.push('/worksheet')
-  if (!charts.edit(`Remove ${name}`, (draft) => removePosition(draft, id))) return
-  charts.tell(`Removed ${name} with ${counted(lost, 'move')}.`, 'info', 'undo')
+  removing({ id, name }, (draft) => removePosition(draft, id))
 }
 </script>
 

@@ -19,11 +19,13 @@ import { HOLDS_OF_REACTION, type HoldField } from './holdFields'
 import { useTokens } from './tokens'
 import UsesField from './UsesField.vue'
 import { useWorksheet } from './sheet'
+import { useRemoving } from '../removing'
 
 /** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
 const props = defineProps<{ reaction: Reaction; move?: Move | undefined }>()
 const { chart, position, select } = useWorksheet()
 const charts = useCharts()
+const removing = useRemoving()
 const store = useFigures()
 
 const { said } = useTokens(() => props.move?.from)
@@ -53,8 +55,7 @@ function setList(field: HoldField['field'], ids: string[]) {
 function remove() {
   const { id, name } = props.reaction
   select(props.move?.id)
-  if (!charts.edit(`Remove ${name} everywhere`, (draft) => removeReaction(draft, id))) return
-  charts.tell(`Removed ${name} everywhere.`, 'info', 'undo')
+  removing({ id, name: `${name} everywhere` }, (draft) => removeReaction(draft, id))
 }
 </script>
 

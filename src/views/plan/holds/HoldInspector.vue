@@ -13,11 +13,13 @@ import { CAPABILITY_IDS, capabilityWords, limbWords } from '../../../core/holds/
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
+import { useRemoving } from '../../parts/removing'
 
 /** A hold in detail: which limbs it takes, what it takes from the other, and what it is worth here. */
 const props = defineProps<{ hold: Hold }>()
 const { chart, position, on, worths, select } = useHolds()
 const charts = useCharts()
+const removing = useRemoving()
 const store = useFigures()
 
 const strengths = computed(
@@ -61,8 +63,7 @@ function deny(capability: string, event: Event) {
 function remove() {
   const { id, name } = props.hold
   select(undefined)
-  if (!charts.edit(`Remove ${name}`, (draft) => removeHold(draft, id))) return
-  charts.tell(`Removed ${name} everywhere. Undo brings it back.`, 'info', 'undo')
+  removing({ id, name: `${name} everywhere` }, (draft) => removeHold(draft, id), `Remove ${name}`)
 }
 </script>
 

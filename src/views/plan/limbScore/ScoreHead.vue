@@ -13,11 +13,13 @@ import { bestRunFrom } from '../../../core/insight/bestRun'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useScore } from './score'
+import { useRemoving } from '../../parts/removing'
 
 /** Which run is looked at; a new one begins in a position, and as the best plan goes on from there. */
 const emit = defineEmits<{ print: [] }>()
 const { chart, run, worths, open } = useScore()
 const charts = useCharts()
+const removing = useRemoving()
 const store = useFigures()
 const isBeginning = ref(false)
 const start = computed(() => lookUp(chart.value.positions, run.value?.start))
@@ -46,9 +48,7 @@ function rename(name: string) {
 
 function remove() {
   const { id, name } = present(run.value)
-  if (!charts.edit(`Remove ${name}`, (draft) => removeRun(draft, id))) return
-  charts.tell(`Removed the run ${name}. Undo brings it back.`, 'info', 'undo')
-  open(undefined)
+  if (removing({ id, name: `the run ${name}` }, (draft) => removeRun(draft, id))) open(undefined)
 }
 </script>
 

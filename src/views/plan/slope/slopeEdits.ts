@@ -15,10 +15,12 @@ import {
 import { putByHand } from '../../../core/chart/edits/slope'
 import { lookUp } from '../../../core/chart/lookUp'
 import { positionFromName } from '../../../core/notation/families'
+import { counted } from '../../../core/say/figureText'
 import { placeName } from '../../../core/say/slopeItem'
 import { wholeOfItem, type Item } from '../../../core/slope/items'
 import type { SlopeLayout } from '../../../core/slope/places'
 import { useCharts } from '../../../stores/charts'
+import { useRemoving } from '../../parts/removing'
 import type { useSlope } from './slope'
 
 /** The form that is open beside the picture. `to`: key of the place where the new move or answer lands, once chosen. */
@@ -34,6 +36,7 @@ const NEW_MOVE = { lands: 3, stalls: 7 }
 /** The edits of the chart on the Slope; each is one step of undo. */
 export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
   const charts = useCharts()
+  const removing = useRemoving()
   const asking = ref<Asking | null>(null)
 
   function nameOf(item: Item): string {
@@ -80,20 +83,14 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     const item = at.value
     const places = [...selection.value]
     if (places.length) {
-      const done = charts.edit(`Remove ${places.length} positions`, (draft) => {
-        places.forEach((id) => removePosition(draft, toPositionId(id)))
-      })
-      if (done)
-        charts.tell(`Removed ${places.length} positions with what leads there. Undo brings them back.`, 'info', 'undo')
+      const name = counted(places.length, 'position')
+      removing({ id: places, name }, (draft) => places.forEach((id) => removePosition(draft, toPositionId(id))))
       selection.value = new Set()
       return
     }
     if (!item) return
-    const name = nameOf(item)
     const whole = wholeOfItem(chart.value, item)
-    if (!charts.edit(`Remove ${name}`, (draft) => removeItem(draft, item))) return
-    charts.tell(`Removed ${name}. Undo brings it back.`, 'info', 'undo')
-    goTo(whole ?? item)
+    if (removing({ id: idOf(item), name: nameOf(item) }, (draft) => removeItem(draft, item))) goTo(whole ?? item)
   }
 
   /** Moves the selected places, or `place`, or the current one, by pixels sideways and by rows. */
@@ -135,3 +132,7 @@ function removeItem(draft: Chart, item: Item): void {
   else if (item.move) unmeetReaction(draft, item.move, item.reaction)
   else dropUnprompted(draft, item.position, item.reaction)
 }
+
+/** The record that goes with an item; of an answer, the reaction that it answers. */
+const idOf = (item: Item): string =>
+  item.kind === 'place' ? item.place : item.kind === 'move' ? item.move : item.reaction

@@ -18,11 +18,13 @@ import AddReaction from '../../parts/add/AddReaction.vue'
 import ForkLine from './ForkLine.vue'
 import ReactionRow from './ReactionRow.vue'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
+import { useRemoving } from '../../parts/removing'
 
 /** One move with its ten tries, what they do about it and what we answer. */
 const props = defineProps<{ move: Move }>()
 const { chart, position, moves, selected, nameOf, select, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
+const removing = useRemoving()
 const store = useFigures()
 const isSaying = ref(false)
 const card = ref<HTMLElement>()
@@ -52,10 +54,9 @@ const first = computed(() =>
 const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
 function remove() {
-  const { id, name } = props.move
+  const { id } = props.move
   goToRow(present(card.value), -1)
-  if (!charts.edit(`Remove ${name}`, (draft) => removeMove(draft, id))) return
-  charts.tell(`Removed ${name}.`, 'info', 'undo')
+  removing(props.move, (draft) => removeMove(draft, id))
 }
 
 function shift(by: 1 | -1) {
