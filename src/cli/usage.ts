@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
 import type { Chart } from '../core/chart/chart'
+import { decodeText } from '../core/document/text'
 import { parseChart } from '../core/files/chartFile'
 import { messageOf, type Result } from '../core/problem'
 
@@ -22,13 +23,14 @@ export function fileAndOptions<O extends NonNullable<ParseArgsConfig['options']>
 
 /** Reads a chart from a file; a file that is not there is wrong usage. */
 export function readChartFile(file: string): Result<Chart> {
-  let text: string
+  let bytes: Uint8Array
   try {
-    text = readFileSync(file, 'utf8')
+    bytes = readFileSync(file)
   } catch (error) {
     throw new UsageError(
       `cannot read ${file}: ${error instanceof Error && 'code' in error ? String(error.code) : messageOf(error)}`,
     )
   }
-  return parseChart(text)
+  const text = decodeText(bytes)
+  return text.ok ? parseChart(text.value) : text
 }

@@ -1,6 +1,7 @@
 /** What can be wrong, for programs to tell apart; the message is for people. */
 export type ProblemCode =
   // A file as a whole.
+  | 'not-utf8'
   | 'not-json'
   | `not-a-${string}`
   | 'unsupported-version'

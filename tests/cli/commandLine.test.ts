@@ -27,6 +27,12 @@ describe('check', () => {
     expect(ataque('check', file(soundChart()))).toEqual({ status: 0, out: '', err: '' })
   })
 
+  it('refuses a file in another encoding by name', () => {
+    const name = file('')
+    writeFileSync(name, Buffer.from('{ "title": "é" }', 'latin1'))
+    expect(ataque('check', name)).toMatchObject({ status: 1, out: 'the file is not UTF-8 text: save it as UTF-8\n' })
+  })
+
   it('names every problem of another, one a line or as JSON', () => {
     const chart = soundChart()
     chart.moves[0].to = 'moon'

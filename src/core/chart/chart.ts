@@ -2,7 +2,7 @@ import { Type } from 'class-transformer'
 import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
 import { Answer } from './answer'
 import { PositionalRound } from './positionalRound'
-import { IsFraction, IsRecordId, IsWord, IsWordMap, Optional } from '../document/constraints'
+import { IsFraction, IsRecordId, IsWord, IsWordMap, Optional, Records } from '../document/constraints'
 import { IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
@@ -61,8 +61,8 @@ export class Settings {
   @Optional() @IsIn(Object.keys(GROUPS)) group?: Group
   @Optional() @IsString() shownBecause?: string
   /** Rule sets of the coach's own. */
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => RuleSet) ruleSets?: RuleSet[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Way) ways?: Way[]
+  @Optional() @Records(() => RuleSet) ruleSets?: RuleSet[]
+  @Optional() @Records(() => Way) ways?: Way[]
   /** Moves that came from the Shelf, by id, each with a mark of what the Shelf said of it then. */
   @Optional() @IsWordMap() fromShelf?: Record<string, string>
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
@@ -77,13 +77,13 @@ export class Chart {
   @IsWord() title!: string
   @Optional() @IsString() notes?: string
   @Optional() @IsObject() @ValidateNested() @Type(() => Settings) settings?: Settings
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Position) positions!: Position[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Hold) holds?: Hold[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Move) moves!: Move[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Run) runs?: Run[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => PositionalRound) cards?: PositionalRound[]
+  @Records(() => Position) positions!: Position[]
+  @Optional() @Records(() => Hold) holds?: Hold[]
+  @Records(() => Move) moves!: Move[]
+  @Records(() => Reaction) reactions!: Reaction[]
+  @Records(() => Answer) answers!: Answer[]
+  @Optional() @Records(() => Run) runs?: Run[]
+  @Optional() @Records(() => PositionalRound) cards?: PositionalRound[]
 }
 
 /** A chart with nothing in it yet. */

@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { ArrayNotEmpty, IsArray, IsIn, IsString, ValidateNested } from 'class-validator'
-import { IsFraction, IsRecordId, IsWord, Optional } from '../document/constraints'
+import { ArrayNotEmpty, IsArray, IsIn, IsString } from 'class-validator'
+import { IsFraction, IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { HoldId } from './ids'
 import { LIMBS, PEOPLE, type Limb, type Person } from './words'
 
@@ -17,7 +16,7 @@ export class Hold {
   @Optional() @IsIn(PEOPLE) by?: Person
   @IsArray() @ArrayNotEmpty() @IsIn(LIMBS, { each: true }) limbs!: Limb[]
   @Optional() @IsWord() on?: string
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Denial) denies?: Denial[]
+  @Optional() @Records(() => Denial) denies?: Denial[]
   @Optional() @IsString() notes?: string
 }
 

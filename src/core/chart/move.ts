@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
@@ -59,9 +59,9 @@ export class Move {
   @Optional() @IsArray() @IsRecordId({ each: true }) keeps?: HoldId[]
   @Optional() @IsArray() @IsRecordId({ each: true }) strips?: HoldId[]
   @Optional() @IsObject() turns?: Record<string, unknown>
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Checkpoint) checkpoints?: Checkpoint[]
+  @Optional() @Records(() => Checkpoint) checkpoints?: Checkpoint[]
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
   @Optional() @IsObject() @ValidateNested() @Type(() => Hazard) hazard?: Hazard
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Fit) fit?: Fit[]
+  @Optional() @Records(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { IsArray, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsArray, IsString } from 'class-validator'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import type { HoldId, MoveId, PositionId, ReactionId } from './ids'
@@ -24,6 +23,6 @@ export class Reaction {
   @IsWord() endsIn!: PositionId | 'caught'
   @Optional() @IsSeconds() seconds?: number
   @Optional() @IsRecordId() mirror?: MoveId
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Fit) fit?: Fit[]
+  @Optional() @Records(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { Equals, IsArray, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { Equals, IsString } from 'class-validator'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 
 /**
@@ -26,8 +25,8 @@ export class Run {
   @IsRecordId() id!: string
   @IsWord() name!: string
   @IsRecordId() start!: PositionId
-  @IsArray() @ValidateNested({ each: true }) @Type(() => RunStep) steps!: RunStep[]
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => Intended) intended?: Intended[]
+  @Records(() => RunStep) steps!: RunStep[]
+  @Optional() @Records(() => Intended) intended?: Intended[]
   @Optional() @IsString() notes?: string
 }
 

@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { IsArray, IsBoolean, ValidateNested } from 'class-validator'
-import { IsDay, Optional } from '../document/constraints'
+import { IsBoolean } from 'class-validator'
+import { IsDay, Optional, Records } from '../document/constraints'
 import { IsTryCount, IsTryMap, IsTryWeight } from './constraints'
 
 /** Rounds that were tallied on the mat, with one outcome: what was seen, as a fact, from which all sums are taken. */
@@ -22,7 +21,7 @@ export class Tries {
   @Optional() @IsTryMap() reactions?: Record<string, number>
   /** How many real tries they count for, where that is not their total: a guess of little weight. */
   @Optional() @IsTryCount() weight?: number
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => MatTally) tallies?: MatTally[]
+  @Optional() @Records(() => MatTally) tallies?: MatTally[]
 }
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)

@@ -1,6 +1,7 @@
 // Decorators of class-transformer look their types up through it, so it must be there before any record.
 import 'reflect-metadata/lite'
-import { registerDecorator, ValidateIf, type ValidationOptions } from 'class-validator'
+import { Type } from 'class-transformer'
+import { IsArray, registerDecorator, ValidateIf, ValidateNested, type ValidationOptions } from 'class-validator'
 import type { Problem, ProblemCode } from '../problem'
 import { isRecord } from './fields'
 import { isId } from './ids'
@@ -42,6 +43,18 @@ const isWord = (value: unknown) => typeof value === 'string' && value.trim().len
 export function Optional(): PropertyDecorator {
   return (target, key) => ValidateIf((record: Record<PropertyKey, unknown>) => record[key] !== undefined)(target, key)
 }
+
+const AreRecords = constraint('areRecords', 'must be objects', (list) => Array.isArray(list) && list.every(isRecord))
+
+/** A list of records of a class, each of which is checked. A list in a record's place is not taken for one. */
+export const Records =
+  (type: () => new () => object): PropertyDecorator =>
+  (target, key) => {
+    IsArray()(target, key)
+    AreRecords()(target, String(key))
+    ValidateNested({ each: true })(target, key)
+    Type(type)(target, key)
+  }
 
 export const IsRecordId = constraint(
   'isRecordId',

@@ -1,5 +1,4 @@
-import { Type } from 'class-transformer'
-import { Equals, IsArray, IsObject, IsString, ValidateNested } from 'class-validator'
+import { Equals, IsString } from 'class-validator'
 import { Answer } from '../chart/answer'
 import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey } from '../chart/chainRecords'
 import { Hold } from '../chart/hold'
@@ -7,7 +6,7 @@ import { Move } from '../chart/move'
 import { Position } from '../chart/position'
 import { Reaction } from '../chart/reaction'
 import { checkReferences } from '../chart/references'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 import { SHELF_FILE } from './shelfFile'
@@ -25,14 +24,14 @@ class Shelf {
   @Equals(SHELF_VERSION) version!: typeof SHELF_VERSION
   @IsRecordId() id!: string
   @IsWord() title!: string
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Position) positions!: Position[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Hold) holds!: Hold[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Move) moves!: Move[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Reaction) reactions!: Reaction[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Answer) answers!: Answer[]
-  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) rules!: Saying[]
-  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) variants!: Saying[]
-  @IsArray() @IsObject({ each: true }) @ValidateNested({ each: true }) @Type(() => Saying) cautions!: Saying[]
+  @Records(() => Position) positions!: Position[]
+  @Records(() => Hold) holds!: Hold[]
+  @Records(() => Move) moves!: Move[]
+  @Records(() => Reaction) reactions!: Reaction[]
+  @Records(() => Answer) answers!: Answer[]
+  @Records(() => Saying) rules!: Saying[]
+  @Records(() => Saying) variants!: Saying[]
+  @Records(() => Saying) cautions!: Saying[]
   @Optional() @IsString() notes?: string
 }
 

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsArray, IsBoolean, IsInt, IsObject, IsString, Max, Min, ValidateNested } from 'class-validator'
-import { IsFraction, IsRecordId, IsWord, Optional } from '../../document/constraints'
+import { IsFraction, IsRecordId, IsWord, Optional, Records } from '../../document/constraints'
 import { IsPointMap, IsPoints, IsSeconds } from '../constraints'
 
 /** What a move may be that some rules forbid, by tag. */
@@ -62,6 +62,6 @@ export class RuleSet {
   @Optional() @IsObject() @ValidateNested() @Type(() => ControlTime) controlTime?: ControlTime
   /** No finish is tried at all: control is the goal. */
   @Optional() @IsBoolean() noFinish?: boolean
-  @Optional() @IsArray() @ValidateNested({ each: true }) @Type(() => StrikeChange) strikes?: StrikeChange[]
+  @Optional() @Records(() => StrikeChange) strikes?: StrikeChange[]
   @Optional() @IsString() notes?: string
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decodeText } from '../../../core/document/text'
 import { targetOf } from '../../../components/events'
 import { computed, ref } from 'vue'
 import { problemText } from '../../../core/problem'
@@ -37,7 +38,8 @@ async function take(event: Event) {
   const input = targetOf(event, HTMLInputElement)
   const [file] = input.files ?? []
   if (!file) return
-  const taken = await store.importText(await file.text())
+  const text = decodeText(new Uint8Array(await file.arrayBuffer()))
+  const taken = text.ok ? await store.importText(text.value) : text
   input.value = ''
   wrong.value = taken.ok
     ? ''

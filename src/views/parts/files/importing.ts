@@ -2,6 +2,7 @@ import { shallowRef } from 'vue'
 import { CHART_KIND } from '../../../core/chart/chartKind'
 import { fileName, kindNameOf } from '../../../core/files/fileKinds'
 import { MAX_BYTES } from '../../../core/document/guard'
+import { decodeText } from '../../../core/document/text'
 import type { Problem } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import type { Imported } from '../../../stores/importing'
@@ -24,10 +25,11 @@ export async function importFile(file: File): Promise<void> {
     report.value = { file: file.name, problems: [{ code: 'too-large', path: [], message }] }
     return
   }
-  const text = await file.text()
-  if (kindNameIn(text) === 'shelf') return importShelf(file.name, text)
+  const text = decodeText(new Uint8Array(await file.arrayBuffer()))
+  if (!text.ok) return void (report.value = { file: file.name, problems: text.problems })
+  if (kindNameIn(text.value) === 'shelf') return importShelf(file.name, text.value)
   const charts = useCharts()
-  const imported = await charts.importText(text)
+  const imported = await charts.importText(text.value)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
   else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
   else charts.tell(`Imported ${charts.chart?.title}.`)
