@@ -4,7 +4,8 @@ import compression from 'compression'
 import express from 'express'
 import helmet from 'helmet'
 
-const DIST = fileURLToPath(new URL('../dist', import.meta.url))
+/** The folder of the built application. */
+export const DIST = process.env.DIST ?? fileURLToPath(new URL('../dist', import.meta.url))
 
 /**
  * Nothing comes from elsewhere and nothing goes there; styles and scripts are files of ours, and so are the equations.

@@ -1,10 +1,8 @@
 import { existsSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
-import { makeApp } from './app.mjs'
+import { DIST, makeApp } from './app.mjs'
 
 // `npm start`: serves DIST (dist by default) on PORT (4173 by default), on this machine only unless HOST says otherwise.
 const { PORT, HOST: host = 'localhost', ATAQUE_OPEN: open = '/' } = process.env
-const dist = process.env.DIST ?? fileURLToPath(new URL('../dist', import.meta.url))
 
 function endWith(code, message) {
   console.error(message)
@@ -14,10 +12,10 @@ function endWith(code, message) {
 if (PORT !== undefined && !(/^\d+$/.test(PORT) && Number(PORT) <= 65_535)) {
   endWith(2, `PORT should be a number from 0 to 65535, not "${PORT}".`)
 }
-if (!existsSync(`${dist}/index.html`)) endWith(1, 'There is nothing built yet: run npm run build first.')
+if (!existsSync(`${DIST}/index.html`)) endWith(1, 'There is nothing built yet: run npm run build first.')
 
 function listen(port, triesLeft) {
-  const server = makeApp(dist).listen(port, host, (error) => {
+  const server = makeApp().listen(port, host, (error) => {
     if (error?.code === 'EADDRINUSE' && triesLeft > 0 && !PORT) return listen(port + 1, triesLeft - 1)
     if (error) return endWith(1, `Cannot listen on ${host}:${port}: ${error.message}`)
     console.log(`Ataque: http://${host}:${server.address().port}${open}`)

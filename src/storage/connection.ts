@@ -38,10 +38,10 @@ export interface Store {
 export class Connection implements Store {
   private opened: Promise<Database> | null = null
 
-  /** `isOpen` hears whenever it was opened, also long after it was blocked. */
+  /** `onOpen` hears whenever it was opened, also long after it was blocked. */
   constructor(
     private readonly name?: string,
-    private readonly isOpen: () => void = () => undefined,
+    private readonly onOpen: () => void = () => undefined,
   ) {}
 
   /**
@@ -73,7 +73,7 @@ export class Connection implements Store {
           if (this.opened && this.opened !== opened) return db.close()
           // After it was blocked nobody waits for this one any more.
           this.opened ??= Promise.resolve(db)
-          this.isOpen()
+          this.onOpen()
         },
         (error: unknown) => {
           this.forget(opened)

@@ -184,10 +184,9 @@ export class DocumentEditor<D extends AnyDocument> {
   }
 
   private tryLater(message: string): void {
-    const now = this.clock.now()
-    if (this.retryAt === null || this.retryAt < now) {
+    if (this.retryAt === null) {
       const ms = present(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)])
-      this.retryAt = now + ms
+      this.retryAt = this.clock.now() + ms
       this.clock.later(() => {
         this.retryAt = null
         void this.flush()

@@ -72,7 +72,7 @@ export const useCharts = defineStore('charts', () => {
   const forget = telling(opening.forget, 'forgotten')
   const importing = useImporting({ list, add, open, forget, edit: current.edit, openId })
   const whole = {
-    ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew },
+    ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew, letGo: opening.letGo },
     duplicate: telling(opening.duplicate, 'duplicated'),
     remove: telling(opening.remove, 'put in the bin'),
     restore: telling(opening.restore, 'brought back'),

@@ -33,7 +33,7 @@ export function useOpeningCharts(
    */
   async function open(id: string): Promise<boolean> {
     await current.flush()
-    if (id === openId() || current.resume(id)) return opened(id)
+    if (current.resume(id)) return opened(id)
     const kept = await read(id)
     if (!kept) return false
     if (!kept.ok) {
@@ -57,11 +57,21 @@ export function useOpeningCharts(
     for (const { id } of entries) if (await open(id)) return
   }
 
+  /** Rejects for a chart that is not saved: the bin is a place in the store. */
   async function remove(id: string): Promise<void> {
     await current.flush()
+    const unsaved = current.unsaved.value.find((one) => one.id === id)
+    if (unsaved) throw new Error('it is not saved')
     await list.setInBin(id, true)
     if (id !== openId()) return
     current.end()
+    await openLast()
+  }
+
+  /** Leaves the open chart, which another tab has forgotten for good, to be forgotten here too. */
+  async function letGo(): Promise<void> {
+    const id = openId()
+    if (id !== undefined) current.drop(id)
     await openLast()
   }
 
@@ -76,7 +86,7 @@ export function useOpeningCharts(
   }
 
   const adding = useAddingCharts(store, list, current, rememberOpen)
-  return { unreadable, open, openLast, remove, restore, forget, ...adding }
+  return { unreadable, open, openLast, letGo, remove, restore, forget, ...adding }
 }
 
 /** Which chart was open is no loss where site data is blocked. */

@@ -15,14 +15,14 @@ describe('what went along with something that was removed', () => {
   it('are the answers elsewhere by a move, with what they are on', () => {
     const after = without((draft) => removeMove(draft, 'climb' as never))
     expect(sayRemoved('Climb', ['climb'], chart, after)).toBe(
-      'Removed Climb with 1 answer on Step over. Undo brings it back.',
+      'Removed Climb with 1 answer on Step over. Undo takes that back.',
     )
   })
 
   it('are not the answers to a reaction that went itself', () => {
     const after = without((draft) => removeReaction(draft, 'bridge' as never))
     expect(sayRemoved('Bridges everywhere', ['bridge'], chart, after)).toBe(
-      'Removed Bridges everywhere. Undo brings it back.',
+      'Removed Bridges everywhere. Undo takes that back.',
     )
   })
 
@@ -30,10 +30,10 @@ describe('what went along with something that was removed', () => {
     const after = without((draft) => removePosition(draft, 'mount' as never))
     expect([after.moves, after.positions.length]).toEqual([[], 1])
     expect(sayRemoved('Mount', ['mount'], chart, after)).toBe(
-      'Removed Mount with 2 moves and 2 answers. Undo brings it back.',
+      'Removed Mount with 2 moves and 2 answers. Undo takes that back.',
     )
     const both = without((draft) => draft.positions.splice(0))
-    expect(sayRemoved('2 positions', ['side', 'mount'], chart, both)).toBe('Removed 2 positions. Undo brings it back.')
-    expect(sayRemoved('Mount', ['mount'], chart, both)).toBe('Removed Mount with 1 position. Undo brings it back.')
+    expect(sayRemoved('2 positions', ['side', 'mount'], chart, both)).toBe('Removed 2 positions. Undo takes that back.')
+    expect(sayRemoved('Mount', ['mount'], chart, both)).toBe('Removed Mount with 1 position. Undo takes that back.')
   })
 })

@@ -94,7 +94,7 @@ test('a move and a position are removed with a word of what went, and come back'
   await expect(page.getByRole('article')).toHaveCount(before)
   await page.getByRole('button', { name: 'about this position' }).click()
   await page.getByRole('button', { name: 'Remove this position' }).click()
-  const told = page.getByText(/Removed North-south with \d+ moves.*\. Undo brings it back\./)
+  const told = page.getByText(/Removed North-south with \d+ moves.*\. Undo takes that back\./)
   await expect(told).toBeVisible()
   await expect(page.getByRole('link', { name: /^North-south/ })).toHaveCount(0)
   await page.keyboard.press('Control+z')

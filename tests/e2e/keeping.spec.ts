@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { BROKEN } from '../fixtures/brokenCharts'
 import { exported, importText, openDemo, settled, worth } from './coach'
 
@@ -82,23 +82,30 @@ test('two tabs on one chart see each other, and neither loses anything', async (
   await expect.poll(() => worth(page)).toBe(await worth(second))
 })
 
+/** Lets no write succeed any more, or none of one record. Returns what mends it. */
+async function fillDisk(page: Page, id?: string): Promise<() => Promise<void>> {
+  await page.evaluate((only) => {
+    const put = IDBObjectStore.prototype.put
+    Object.assign(window, { mend: () => void (IDBObjectStore.prototype.put = put) })
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, row: { id?: string }) {
+      if (only === undefined || row.id === only) throw new DOMException('the disk is full', 'QuotaExceededError')
+      return put.call(this, row)
+    }
+  }, id)
+  return () => page.evaluate(() => (window as unknown as { mend(): void }).mend())
+}
+
 test('a write that fails is shown and tried again, and export still works', async ({ page }) => {
   await openDemo(page)
   await settled(page)
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put
-    Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) })
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('the disk is full', 'QuotaExceededError')
-    }
-  })
+  const mend = await fillDisk(page)
   await page.goto('/#/worksheet/underhook-head-clear')
   await page.getByRole('spinbutton', { name: 'Throw-by to the back: lands' }).press('ArrowRight')
   await expect(page.getByRole('alert')).toContainText('not saved yet: the disk is full')
   await expect(page.getByTestId('saved')).toHaveText('Not saved')
   const file = (await exported(page)) as { moves: { name: string; tries: { lands: number } }[] }
   expect(file.moves.find(({ name }) => name === 'Throw-by to the back')!.tries.lands).toBe(3)
-  await page.evaluate(() => (window as unknown as { mend(): void }).mend())
+  await mend()
   await expect(page.getByTestId('saved')).toContainText('Saved')
   await page.reload()
   await settled(page)
@@ -155,14 +162,7 @@ test('where site data is blocked, too, the page is not blank', async ({ page }) 
 test('a chart that could not be saved stays, and is named, while another is open', async ({ page }) => {
   await openDemo(page)
   await settled(page)
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put
-    Object.assign(window, { mend: () => (IDBObjectStore.prototype.put = put) })
-    IDBObjectStore.prototype.put = function (this: IDBObjectStore, row: { id?: string }) {
-      if (row.id === 'tern-street-plan') throw new DOMException('the disk is full', 'QuotaExceededError')
-      return put.call(this, row)
-    }
-  })
+  const mend = await fillDisk(page, 'tern-street-plan')
   await page.goto('/#/charts')
   await page.getByRole('button', { name: /Title of the chart/ }).click()
   await page.keyboard.type('Renamed')
@@ -179,7 +179,7 @@ test('a chart that could not be saved stays, and is named, while another is open
   expect(await asked).toBe('beforeunload')
   await page.getByRole('alert').getByRole('button', { name: 'Renamed' }).click()
   await expect(page).toHaveTitle(/^Renamed/)
-  await page.evaluate(() => (window as unknown as { mend(): void }).mend())
+  await mend()
   await page.getByRole('alert').getByRole('button', { name: 'Try now' }).click()
   await expect(page.getByTestId('saved')).toContainText(/^Saved/)
   await page.reload()

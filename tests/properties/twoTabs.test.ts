@@ -33,10 +33,9 @@ function randomDeed(random: () => number): Deed {
 
 /** A tab: its editor, what it was told is lost, and the chart as it last knew it to be kept. */
 class Tab {
-  readonly lost: string[] = []
-
   private constructor(
     readonly name: string,
+    readonly lost: string[],
     readonly editor: DocumentEditor<Chart>,
     public synced: Chart,
   ) {}
@@ -48,9 +47,7 @@ class Tab {
     const clock = { tab: name, now: () => 1, later: () => undefined, announce() {} }
     const editor = new DocumentEditor(storeOf(db), CHART_KIND, await keptNow(db, id), events, clock)
     reference.open(name)
-    const tab = new Tab(name, editor, editor.document)
-    Object.assign(tab, { lost })
-    return tab
+    return new Tab(name, lost, editor, editor.document)
   }
 
   /** Does the deed, and returns it if it did something here. */

@@ -12,7 +12,6 @@ export type Done =
 
 interface Entry {
   label: string
-  tab: string
   before: Chart
   after: Chart
 }
@@ -158,7 +157,7 @@ export class PlainTabs {
     // Another tab has done the same: nothing is lost.
     if (JSON.stringify(after) === JSON.stringify(before)) return true
     if (!isSound(after)) return false
-    this.entries = [...this.entries.slice(0, this.done++), { label, tab, before, after }]
+    this.entries = [...this.entries.slice(0, this.done++), { label, before, after }]
     this.own.get(tab)!.add(label)
     this.chart = after
     return true

@@ -120,6 +120,16 @@ describe('a chart in two tabs', () => {
     expect(titles(one)).toEqual(['Mine'])
   })
 
+  it('can be let go of there, too', async () => {
+    const [one, other] = await share()
+    await one.create('Other')
+    await one.remove('sound')
+    await one.forget('sound')
+    await turns()
+    await other.letGo()
+    expect([other.chart?.title, other.unsaved, titles(other)]).toEqual(['Other', [], ['Other']])
+  })
+
   it('loses an edit that no longer fits, and says which', async () => {
     const [one, other] = await share()
     LocalChannel.all = []

@@ -74,6 +74,8 @@ describe('a chart that could not be saved', () => {
     const mend = breakFor('Other')
     expect(await charts.create('Other')).toBe('other')
     expect([charts.chart?.title, charts.saving.state, titles(charts)]).toEqual(['Other', 'failed', ['Other']])
+    expect([await charts.remove('other'), charts.chart?.title]).toEqual([false, 'Other'])
+    expect(charts.news?.text).toBe('This cannot be put in the bin now: it is not saved.')
     mend()
     await charts.retry()
     expect([charts.unsaved, titles(await openTab())]).toEqual([[], ['Other']])

@@ -2,6 +2,9 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { counted } from './figureText'
 
+/** British English has no comma before the last. */
+const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' })
+
 /** Lists of which records can go with something else, with the word for one. Answers are told apart. */
 const GOES_ALONG = { positions: 'position', moves: 'move', reactions: 'reaction', runs: 'run', cards: 'round' } as const
 
@@ -16,7 +19,7 @@ export function sayRemoved(name: string, ids: readonly string[], before: Chart, 
     const gone = (before[field] ?? []).filter((record) => !left.has(record.id) && !ids.includes(record.id))
     return gone.length ? [counted(gone.length, word)] : []
   })
-  return `Removed ${listed([name, ...went, ...answersGone(ids, before, after)])}. Undo brings it back.`
+  return `Removed ${listed([name, ...went, ...answersGone(ids, before, after)])}. Undo takes that back.`
 }
 
 /** Answers that are gone though what they answer is not, with the moves that are met by it. */
@@ -28,12 +31,9 @@ function answersGone(ids: readonly string[], before: Chart, after: Chart): strin
   )
   if (!gone.length) return []
   const met = after.moves.filter(({ tries }) => gone.some(({ reaction }) => tries.reactions?.[reaction] !== undefined))
-  const on = met.length ? ` on ${inWords(met.map(({ name }) => name))}` : ''
+  const on = met.length ? ` on ${AND.format(met.map(({ name }) => name))}` : ''
   return [`${counted(gone.length, 'answer')}${on}`]
 }
 
 /** "A", "A with B", "A with B and C", "A with B, C and D". */
-const listed = ([name = '', ...went]: string[]): string => (went.length ? `${name} with ${inWords(went)}` : name)
-
-const inWords = (words: string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+const listed = ([name = '', ...went]: string[]): string => (went.length ? `${name} with ${AND.format(went)}` : name)

@@ -41,6 +41,7 @@ const reload = () => location.reload()
   <div v-if="charts.saving.state === 'forgotten'" class="news warning" role="alert">
     <span>Another tab has forgotten this chart for good. What you see lasts as long as this page.</span>
     <button type="button" class="button" @click="charts.keepAsNew()">Keep it as a new chart</button>
+    <button type="button" class="button" @click="charts.letGo()">Let it go</button>
   </div>
   <div v-if="failure" class="news warning" role="alert">
     <span>This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on.</span>

@@ -15,11 +15,13 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import AddAnswer from '../../parts/add/AddAnswer.vue'
 import AnswerLine from './AnswerLine.vue'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
+import { useRemoving } from '../../parts/removing'
 
 /** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
 const props = defineProps<{ reactionId: ReactionId; move?: Move }>()
 const { chart, position, selected, letters, timesMet, nameOf, select } = useWorksheet()
 const charts = useCharts()
+const removing = useRemoving()
 const store = useFigures()
 const row = ref<HTMLElement>()
 const isPicking = ref(false)
@@ -73,11 +75,10 @@ async function endPicking() {
 
 function remove() {
   const { move } = props
-  const { name } = present(reaction.value)
+  const { id, name } = present(reaction.value)
   if (!move) return
   goToRow(present(row.value), -1)
-  if (!charts.edit(`Remove ${name}`, (draft) => unmeetReaction(draft, move.id, props.reactionId))) return
-  charts.tell(`Removed ${name} from ${move.name}.`, 'info', 'undo')
+  removing({ id, name: `${name} from ${move.name}` }, (draft) => unmeetReaction(draft, move.id, id), `Remove ${name}`)
 }
 
 async function shift(by: 1 | -1) {
