@@ -3,18 +3,39 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { soundChart } from '../fixtures/brokenCharts'
+import { main } from '../../src/cli/ataque'
+import { BROKEN, soundChart } from '../fixtures/brokenCharts'
 
 const path = (relative: string) => fileURLToPath(new URL(relative, import.meta.url))
 const cases = path('../fixtures/cases/')
 
-function ataque(...args: string[]) {
+/** The program as it is started. */
+function program(...args: string[]) {
   const { status, stdout, stderr } = spawnSync('node', [path('../../bin/ataque.mjs'), ...args], {
     encoding: 'utf8',
     env: { ...process.env, ATAQUE_UNBUILT: '1' },
   })
   return { status, out: stdout, err: stderr }
 }
+
+/** The same without the time that it takes to start. */
+function ataque(...args: string[]) {
+  const said = { out: '', err: '' }
+  const { log, error } = console
+  console.log = (text: string) => void (said.out += `${text}\n`)
+  console.error = (text: string) => void (said.err += `${text}\n`)
+  try {
+    return { status: main(args), ...said }
+  } finally {
+    Object.assign(console, { log, error })
+  }
+}
+
+it('starts as a program, with the exit code of the command', () => {
+  expect(program('check', file(soundChart()))).toEqual({ status: 0, out: '', err: '' })
+  expect(program('check', file('{'))).toMatchObject({ status: 1, out: expect.stringMatching(/not JSON/) })
+  expect(program('juggle')).toMatchObject({ status: 2, err: expect.stringMatching(/no command "juggle"/) })
+})
 
 function file(content: unknown): string {
   const name = join(mkdtempSync(join(tmpdir(), 'ataque-')), 'plan.ataque.json')
@@ -31,6 +52,16 @@ describe('check', () => {
     const name = file('')
     writeFileSync(name, Buffer.from('{ "title": "é" }', 'latin1'))
     expect(ataque('check', name)).toMatchObject({ status: 1, out: 'the file is not UTF-8 text: save it as UTF-8\n' })
+  })
+
+  it.each([
+    ...BROKEN.filter(([name]) => name !== 'huge'),
+    ['lists in lists', JSON.stringify({ ...soundChart(), moves: [[{ id: 'a' }]] }), /^moves/] as const,
+    ['a shelf', JSON.stringify({ format: 'ataque-shelf', version: 1, positions: [null] }), /not a chart/] as const,
+  ])('says a line for each problem of %s', (_, text, names) => {
+    const { status, out, err } = ataque('check', file(text))
+    expect([status, err]).toEqual([1, ''])
+    expect(out).toMatch(names)
   })
 
   it('names every problem of another, one a line or as JSON', () => {
