@@ -2,11 +2,9 @@ import fc from 'fast-check'
 import { CHART_KIND } from '../../src/core/chart/chartKind'
 import type { AnyDocument, DocumentKind } from '../../src/core/document/kind'
 import { makeDocument, readDocument } from '../../src/core/document/read'
-import { shelfAsChart } from '../../src/core/shelf/shelf'
-import { publish } from '../../src/core/shelf/publish'
 import { ownShelf, SHELF_KIND } from '../../src/core/shelf/shelfKind'
 import { soundChart } from '../fixtures/brokenCharts'
-import { smallShelf } from '../fixtures/smallShelf'
+import { smallRegion } from '../fixtures/smallShelf'
 import { taken } from '../reference/taken'
 
 /* Whatever shape JSON has: a reader gives a document or named problems, and never throws. */
@@ -34,7 +32,7 @@ const FULL_CHART = {
   runs: [{ id: 'up', name: 'Up', start: 'side', steps: [{ move: 'step', reaction: 'bridge' }] }],
   cards: [],
 }
-const SHELF = ownShelf(publish(shelfAsChart(smallShelf()), ['pin', 'high'], 'Top', new Set()))
+const SHELF = ownShelf(smallRegion())
 
 /** Any JSON value, those among them that a reader is most likely to trip over. */
 const anything = fc.oneof(

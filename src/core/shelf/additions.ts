@@ -3,7 +3,8 @@ import { holder, type Hold } from '../chart/hold'
 import { lookUp } from '../chart/lookUp'
 import type { Position } from '../chart/position'
 import { inChart } from './search'
-import type { Shelf, ShelfMove } from './shelf'
+import type { Shelf } from './shelf'
+import type { ShelfMove } from './shelfRecords'
 
 /**
  * Moves of the Shelf that a chart does not have yet, from a position that it has: done from there, or from there too.

@@ -1,6 +1,6 @@
 import { fieldsOf } from '../document/fields'
 import { copyOf } from '../typed'
-import type { ShelfMove } from './shelf'
+import type { ShelfMove } from './shelfRecords'
 
 /** What only the Shelf says of a record. */
 const SHELF_ONLY = [

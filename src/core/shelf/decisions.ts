@@ -3,7 +3,8 @@ import type { Chart, Way } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { inChart } from './search'
-import type { DecisionRule, Shelf, Variant, View } from './shelf'
+import type { Shelf } from './shelf'
+import type { DecisionRule, Variant, View } from './shelfRecords'
 
 /** Least difference of worth between two moves that counts for or against a rule. */
 export const DIFFERS = 0.02

@@ -1,7 +1,8 @@
 import { present } from '../sure'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
-import type { Shelf, ShelfMove, ShelfRegion } from './shelf'
+import type { Shelf, ShelfRegion } from './shelf'
+import type { ShelfMove } from './shelfRecords'
 
 type Renamed = ReadonlyMap<string, string>
 

@@ -1,5 +1,5 @@
 import { keysOf } from '../typed'
-import type { ShelfMove } from './shelf'
+import type { ShelfMove } from './shelfRecords'
 
 /** One thing that a move needs before it is tried, in words to filter by. */
 export const NEEDS = {

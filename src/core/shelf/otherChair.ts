@@ -1,5 +1,6 @@
 import { lookUp } from '../chart/lookUp'
-import type { Shelf, ShelfMove, ShelfReaction } from './shelf'
+import type { Shelf } from './shelf'
+import type { ShelfMove, ShelfReaction } from './shelfRecords'
 
 /** One of their attacks as we meet it from below, and what we do about it. */
 export interface Defence {

@@ -4,7 +4,8 @@ import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Ahead } from '../chart/words'
 import { inChart } from './search'
-import type { Shelf, ShelfMove } from './shelf'
+import type { Shelf } from './shelf'
+import type { ShelfMove } from './shelfRecords'
 
 /** A cue that holds for a family of moves, written once, with the moves that are exceptions and why. */
 export interface Principle {

@@ -1,22 +1,15 @@
 import { Equals, IsString } from 'class-validator'
 import { Answer } from '../chart/answer'
-import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey } from '../chart/chainRecords'
+import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey, MAX_CHAIN } from '../chart/chainRecords'
 import { Hold } from '../chart/hold'
-import { Move } from '../chart/move'
-import { Position } from '../chart/position'
-import { Reaction } from '../chart/reaction'
 import { checkReferences } from '../chart/references'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 import { SHELF_FILE } from './shelfFile'
+import { Caution, DecisionRule, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
 
 const { format: SHELF_FORMAT, version: SHELF_VERSION } = SHELF_FILE
-
-/** A rule, a difference or a caution: what the Shelf says beside the records. */
-class Saying {
-  @IsRecordId() id!: string
-}
 
 /** A shelf of the coach's own, as it is stored and written to a file. */
 class Shelf {
@@ -24,14 +17,14 @@ class Shelf {
   @Equals(SHELF_VERSION) version!: typeof SHELF_VERSION
   @IsRecordId() id!: string
   @IsWord() title!: string
-  @Records(() => Position) positions!: Position[]
+  @Records(() => ShelfPosition) positions!: ShelfPosition[]
   @Records(() => Hold) holds!: Hold[]
-  @Records(() => Move) moves!: Move[]
-  @Records(() => Reaction) reactions!: Reaction[]
+  @Records(() => ShelfMove) moves!: ShelfMove[]
+  @Records(() => ShelfReaction) reactions!: ShelfReaction[]
   @Records(() => Answer) answers!: Answer[]
-  @Records(() => Saying) rules!: Saying[]
-  @Records(() => Saying) variants!: Saying[]
-  @Records(() => Saying) cautions!: Saying[]
+  @Records(() => DecisionRule) rules!: DecisionRule[]
+  @Records(() => Variant) variants!: Variant[]
+  @Records(() => Caution) cautions!: Caution[]
   @Optional() @IsString() notes?: string
 }
 
@@ -53,7 +46,11 @@ const COMPLETE: Normaliser = (file) => {
 export const SHELF_KIND: DocumentKind<OwnShelf> = {
   ...SHELF_FILE,
   root: Shelf,
-  lists: { ...CHAIN_LISTS, rules: Saying, variants: Saying, cautions: Saying },
+  lists: {
+    ...{ ...CHAIN_LISTS, positions: ShelfPosition, moves: ShelfMove, reactions: ShelfReaction },
+    ...{ rules: DecisionRule, variants: Variant, cautions: Caution },
+  },
+  most: { ...MAX_CHAIN, rules: 5_000, variants: 1_000, cautions: 1_000 },
   keyOf: chainKey,
   migrations: [],
   normalisers: [COMPLETE, ...CHAIN_NORMALISERS],

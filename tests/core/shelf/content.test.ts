@@ -5,7 +5,10 @@ import { totalOf } from '../../../src/core/chart/tries'
 import { readChart } from '../../../src/core/files/chartFile'
 import { BUILT_IN_RULES } from '../../../src/core/chart/rules/builtInRules'
 import { RULE_TAGS } from '../../../src/core/chart/rules/ruleSet'
+import { structureJob } from '../../../src/core/document/structure'
+import { toEnd } from '../../../src/core/job'
 import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
+import { ownShelf, SHELF_KIND } from '../../../src/core/shelf/shelfKind'
 import { entriesOf, readRegions, shelfDocText, type CatalogueIds } from '../../../scripts/shelfDoc'
 
 const regions = readRegions()
@@ -20,6 +23,10 @@ describe('the content of the Shelf', () => {
   it('passes the validator of charts', () => {
     const read = readChart(JSON.parse(JSON.stringify(shelfAsChart(shelf))))
     expect(read.ok ? [] : read.problems).toEqual([])
+  })
+
+  it('has in each region what a shelf of one’s own may have', () => {
+    for (const region of regions) expect(toEnd(structureJob(SHELF_KIND, ownShelf(region)))).toEqual([])
   })
 
   it.each(Object.keys(ids) as (keyof CatalogueIds)[])('has every %s of the catalogue', (kind) => {

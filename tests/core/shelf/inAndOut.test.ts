@@ -3,6 +3,7 @@ import { emptyChart, type Chart } from '../../../src/core/chart/chart'
 import type { PositionId } from '../../../src/core/chart/ids'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { makeDocument, parseDocument } from '../../../src/core/document/read'
+import { pathText } from '../../../src/core/problem'
 import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/additions'
 import { bare } from '../../../src/core/shelf/bare'
 import { pullIn, type Wanted } from '../../../src/core/shelf/edits/pull'
@@ -243,8 +244,10 @@ describe('a shelf of one’s own as a file', () => {
     expect(taken(parseDocument(SHELF_KIND, JSON.stringify(file)))).toEqual(ownShelf(own))
     const { rules, variants, ...old } = file
     expect([rules, variants]).toEqual([[], []])
-    expect(taken(parseDocument(SHELF_KIND, JSON.stringify({ ...old, cautions: [{ id: 'x' }] })))).toMatchObject({
-      ...{ rules: [], variants: [], cautions: [{ id: 'x' }] },
+    expect(
+      taken(parseDocument(SHELF_KIND, JSON.stringify({ ...old, cautions: [{ id: 'x', text: 'Slowly.' }] }))),
+    ).toMatchObject({
+      ...{ rules: [], variants: [], cautions: [{ id: 'x', text: 'Slowly.' }] },
     })
   })
 
@@ -260,5 +263,24 @@ describe('a shelf of one’s own as a file', () => {
       problems: [{ code: 'unknown-reference', path: ['moves', 0, 'from'] }],
     })
     expect(SHELF_KIND.sizeOf(ownShelf(own))).toBe(3)
+  })
+
+  it.each<[path: string, change: (shelf: ReturnType<typeof ownShelf>) => void]>([
+    ['moves[1].alsoFrom', ({ moves }) => Object.assign(moves[1]!, { alsoFrom: 5 })],
+    ['moves[0].cue', ({ moves }) => Object.assign(moves[0]!, { cue: ['now'] })],
+    ['positions[0].made', ({ positions }) => Object.assign(positions[0]!, { made: [1] })],
+    ['reactions[0].opens', ({ reactions }) => Object.assign(reactions[0]!, { opens: null })],
+    ['rules[0].at', ({ rules }) => Object.assign(rules[0]!, { at: 'pin' })],
+    ['rules[1].because', ({ rules }) => Object.assign(rules[1]!, { because: 3 })],
+    ['variants[0].views[1].says', ({ variants }) => Object.assign(variants[0]!.views[1]!, { says: {} })],
+    ['cautions[0].text', ({ cautions }) => Object.assign(cautions[0]!, { text: 7 })],
+    ['positions[2].id', ({ positions }) => Object.assign(positions[2]!, { id: 'Not an id' })],
+    ['title', (shelf) => Object.assign(shelf, { title: ' ' })],
+  ])('is refused at %s, in the fields that only a shelf has, too', (path, change) => {
+    const file = JSON.parse(makeDocument(ownShelf(smallRegion()))) as ReturnType<typeof ownShelf>
+    expect(taken(parseDocument(SHELF_KIND, JSON.stringify(file)))).toEqual(file)
+    change(file)
+    const read = parseDocument(SHELF_KIND, JSON.stringify(file))
+    expect(read.ok ? [] : read.problems.map((problem) => pathText(problem.path))).toEqual([path])
   })
 })

@@ -8,7 +8,8 @@ import { needsOf } from '../../../src/core/shelf/needs'
 import { otherChair, withoutPartner } from '../../../src/core/shelf/otherChair'
 import { principlesIn, principlesOf, type Principle } from '../../../src/core/shelf/principles'
 import { inChart, indexShelf, placesOnShelf } from '../../../src/core/shelf/search'
-import { joinRegions, shelfAsChart, type ShelfMove } from '../../../src/core/shelf/shelf'
+import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
+import type { ShelfMove } from '../../../src/core/shelf/shelfRecords'
 import { smallRegion, smallShelf } from '../../fixtures/smallShelf'
 
 const shelf = smallShelf()

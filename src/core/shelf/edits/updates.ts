@@ -3,7 +3,8 @@ import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
 import { bare } from '../bare'
-import type { Shelf, ShelfMove } from '../shelf'
+import type { Shelf } from '../shelf'
+import type { ShelfMove } from '../shelfRecords'
 
 /** The fields of a move that an update from the Shelf may change; the coach's own plan is not among them. */
 const SAID = ['aliases', 'checkpoints', 'tags', 'hazard', 'notes'] as const

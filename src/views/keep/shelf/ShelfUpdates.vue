@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { counted } from '../../../core/say/figureText'
-import type { Shelf, ShelfMove } from '../../../core/shelf/shelf'
+import type { Shelf } from '../../../core/shelf/shelf'
+import type { ShelfMove } from '../../../core/shelf/shelfRecords'
 import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
 

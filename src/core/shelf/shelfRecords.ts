@@ -1,0 +1,82 @@
+import { IsArray, IsBoolean, IsString } from 'class-validator'
+import type { MoveId, PositionId } from '../chart/ids'
+import { Move } from '../chart/move'
+import { Position } from '../chart/position'
+import { Reaction } from '../chart/reaction'
+import { IsRecordId, Optional, Records } from '../document/constraints'
+
+/*
+ * What the Shelf has beside a chart's records. `check` on an entry: inferred or doubtful, check with your coach;
+ * `catalogue`: its id in the catalogue that the Shelf is built from.
+ */
+
+export class ShelfPosition extends Position {
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  /** The holds that make it, in words; what it takes from them, and what it leaves. */
+  @Optional() @IsArray() @IsString({ each: true }) made?: string[]
+  @Optional() @IsString() takes?: string
+  @Optional() @IsString() leaves?: string
+}
+
+export class ShelfMove extends Move {
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  /** When to go. */
+  @Optional() @IsString() cue?: string
+  /** The holds that must be on, in words. */
+  @Optional() @IsString() holdsFirst?: string
+  @Optional() @IsString() size?: string
+  @Optional() @IsString() ruleNote?: string
+  /** Other positions that it is done from. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) alsoFrom?: PositionId[]
+}
+
+export class ShelfReaction extends Reaction {
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  /** What it opens for us, and how often it is met. */
+  @Optional() @IsString() opens?: string
+  @Optional() @IsString() common?: string
+}
+
+/** When, what, and why; where practitioners agree. */
+export class DecisionRule {
+  @IsRecordId() id!: string
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  /** Positions in which it applies. */
+  @IsArray() @IsRecordId({ each: true }) at!: PositionId[]
+  /** The cue. */
+  @IsString() when!: string
+  /** The moves that it prefers, and those that it rejects in their favour. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) prefer?: MoveId[]
+  @Optional() @IsArray() @IsRecordId({ each: true }) over?: MoveId[]
+  @IsString() then!: string
+  @IsString() because!: string
+}
+
+/** One way of doing something, and when or why it is better; the moves that are done by it. */
+export class View {
+  @IsRecordId() id!: string
+  @IsString() says!: string
+  @Optional() @IsString() because?: string
+  @Optional() @IsArray() @IsRecordId({ each: true }) moves?: MoveId[]
+}
+
+/** Where practitioners do not agree. `on`: the positions and moves that it is about. */
+export class Variant {
+  @IsRecordId() id!: string
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  @IsArray() @IsRecordId({ each: true }) on!: string[]
+  @IsString() question!: string
+  @Records(() => View) views!: View[]
+}
+
+export class Caution {
+  @IsRecordId() id!: string
+  @Optional() @IsBoolean() check?: boolean
+  @Optional() @IsString() catalogue?: string
+  @IsString() text!: string
+}
