@@ -74,8 +74,22 @@ describe('a line', () => {
     expect(chart.moves[0].tries.reactions).toEqual({ bridge: 3 })
   })
 
+  it('has numbers in names, after a comma too, and in quotes in front', () => {
+    const chart = sound()
+    expect(say(chart, side, 'Option 2 (finish): 3,5 land; 2 kicks 2 > "2 on 1" (finish) 6,5 of 10')).toMatchObject({
+      ok: true,
+    })
+    const option = chart.moves.find(({ name }) => name === 'Option 2')!
+    expect(option.tries).toMatchObject({ lands: 3.5, reactions: { 'kicks-2': 2 } })
+    expect(chart.answers.at(-1)).toMatchObject({ reaction: 'kicks-2', tries: { lands: 6.5, stalls: 3.5 } })
+  })
+
   it.each([
     ['', 0, /begin with the name/],
+    ['50/50 pass: 3 land', 0, /stands in quotes/],
+    ['Step over: 3 50/50 roll', 13, /stands in quotes/],
+    ['Step over: 3 bridges > step over 6', 34, /stands in quotes/],
+    ['Step over: ٣ land', 11, /"٣" is not read as a digit/],
     ['Step over', 9, /colon/],
     ['Step over: land', 11, /how many/],
     ['Step over: 3', 12, /what they do/],

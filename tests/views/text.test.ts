@@ -4,6 +4,7 @@ import {
   counted,
   finer,
   hundred,
+  clockRefusal,
   readClock,
   savedText,
   share,
@@ -55,6 +56,9 @@ describe('the clock', () => {
     ['240', 240],
     ['90 s', 90],
     ['1.5 min', 90],
+    ['1,5 min', 90],
+    ['0,5', undefined],
+    ['٤:٠٠', undefined],
     ['none', null],
     ['Never', null],
     ['', null],
@@ -62,6 +66,17 @@ describe('the clock', () => {
     ['4:75', undefined],
     ['-3', undefined],
   ])('%j is read', (text, seconds) => expect(readClock(text)).toBe(seconds))
+
+  it.each([
+    ['0,5', '“,” cannot stand in a time: say 4:00 or none'],
+    ['0.5', '“.” cannot stand in a time: say 4:00 or none'],
+    ['٤:٠٠', '“٤” cannot stand in a time: say 4:00 or none'],
+    ['-3', '“-” cannot stand in a time: say 4:00 or none'],
+    ['4:75', 'Say 4:00 or none'],
+    ['soon', 'Say 4:00 or none'],
+  ])('refuses %j in words that name the character', (text, says) => {
+    expect(clockRefusal(text, '4:00 or none')).toBe(says)
+  })
 
   it('comes back as it is shown', () => {
     for (const seconds of [0, 5, 59, 60, 61, 240, 3600, null]) expect(readClock(clockText(seconds))).toBe(seconds)

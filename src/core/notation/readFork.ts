@@ -12,6 +12,9 @@ import {
 } from './fork'
 import { scan, type Token } from './scan'
 
+/** A count in digits that are not 0 to 9. */
+const OTHER_DIGIT = /^[\d.,]*(?!\d)(\p{Nd})/u
+
 /** Parses one line as a fork. Returns the first error with its place where it is not one. */
 export function readFork(line: string): ForkResult<Fork> {
   try {
@@ -106,7 +109,9 @@ class Reader {
     const from = this.peek()
     const lands = this.count('')
     const of = this.peek()
-    if (of.kind !== 'name' || of.text !== 'of') this.fail('say "of" how many, such as "6 of 10"')
+    if (of.kind !== 'name' || of.text !== 'of') {
+      this.fail('say "of" how many, such as "6 of 10"; a name that ends in a number stands in quotes')
+    }
     this.next++
     const all = this.count('say of how many, such as "6 of 10"')
     if (all < lands) this.failAt(from.at, sure(this.tokens[this.next - 1]).end, `${lands} of ${all} cannot land`)
@@ -122,6 +127,7 @@ class Reader {
 
   private name(otherwise: string): Name {
     const token = this.peek()
+    if (token.kind === 'number') this.fail(`${otherwise}; a name that begins with a number stands in quotes`)
     if (token.kind !== 'name' || !token.text.trim()) this.fail(otherwise)
     if (token.text.length > 200) this.fail('a name has at most 200 characters')
     this.next++
@@ -131,6 +137,8 @@ class Reader {
 
   private count(otherwise: string): number {
     const token = this.peek()
+    const [, other] = OTHER_DIGIT.exec(token.text) ?? []
+    if (other !== undefined) this.fail(`"${other}" is not read as a digit: write numbers with 0 to 9`)
     if (token.kind !== 'number') this.fail(otherwise)
     if (token.value > MAX_TRIES) this.fail(`at most ${MAX_TRIES} tries`)
     this.next++

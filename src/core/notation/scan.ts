@@ -8,7 +8,8 @@ export type Token =
   | { kind: 'name'; text: string; quoted: boolean; byId: boolean; at: number; end: number }
   | { kind: 'end'; text: ''; at: number; end: number }
 
-const NUMBER = /^\d+(\.\d+)?(?![\p{L}\p{N}])/u
+/** With a point or a comma before the tenths. */
+const NUMBER = /^\d+([.,]\d+)?(?![\p{L}\p{N}])/u
 const ID = /^#[a-z][a-z0-9-]*/
 const QUOTED = /^"[^"]*"?/
 
@@ -41,7 +42,14 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
     return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
   }
   const number = NUMBER.exec(rest)
-  if (number) return { kind: 'number', value: Number(number[0]), text: number[0], at, end: at + number[0].length }
+  if (number)
+    return {
+      kind: 'number',
+      value: Number(number[0].replace(',', '.')),
+      text: number[0],
+      at,
+      end: at + number[0].length,
+    }
   const quoted = QUOTED.exec(rest)
   if (quoted) {
     const text = quoted[0].replace(/^"|"$/g, '')
@@ -53,7 +61,7 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
   return bareName(rest, at, before)
 }
 
-/** The words before the next sign. A trailing "N of N" is left out: these are an answer's tries. */
+/** The words before the next sign. After an answer's name a trailing "N of N" is left out: these are its tries. */
 function bareName(rest: string, at: number, before: Token | undefined): Token {
   if (before?.kind === 'number' && /^of\s+\d/.test(rest)) {
     return { kind: 'name', text: 'of', quoted: false, byId: false, at, end: at + 2 }
@@ -61,7 +69,8 @@ function bareName(rest: string, at: number, before: Token | undefined): Token {
   let length = 0
   while (length < rest.length && !SIGNS.includes(sure(rest[length]))) length++
   const words = rest.slice(0, length)
-  const tries = /\s+\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?\s*$/.exec(words)
+  const isAnswer = before?.kind === 'sign' && (before.text === '>' || before.text === ',')
+  const tries = isAnswer ? /\s+\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?\s*$/.exec(words) : null
   const text = (tries ? words.slice(0, tries.index) : words).trimEnd()
   return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
 }

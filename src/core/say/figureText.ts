@@ -1,4 +1,5 @@
 import dayjs from 'dayjs'
+import { sure } from '../sure'
 
 /*
  * How figures and times read on the screen. Values are per hundred exchanges, whole; finer ones are for a second look.
@@ -50,7 +51,7 @@ export function clockText(seconds: number | null): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 }
 
-/** "4:00", "240" or "none" (also "never") to seconds or null; undefined where it is none of them. */
+/** "4:00", "240", "1.5 min" or "none" (also "never") to seconds or null; undefined where it is none of them. */
 export function readClock(text: string): number | null | undefined {
   const clean = text.trim().toLowerCase()
   if (clean === 'none' || clean === 'never' || clean === '') return null
@@ -58,8 +59,14 @@ export function readClock(text: string): number | null | undefined {
   if (clock) return Number(clock[1]) * 60 + Number(clock[2])
   const plain = /^(\d{1,4})\s*(s|sec|seconds)?$/.exec(clean)
   if (plain) return Number(plain[1])
-  const minutes = /^(\d{1,2}(?:\.\d)?)\s*(m|min|minutes)$/.exec(clean)
-  return minutes ? Math.round(Number(minutes[1]) * 60) : undefined
+  const minutes = /^(\d{1,2}(?:[.,]\d)?)\s*(m|min|minutes)$/.exec(clean)
+  return minutes ? Math.round(Number(sure(minutes[1]).replace(',', '.')) * 60) : undefined
+}
+
+/** Why a text was not read as a clock: names the character that no clock has, if there is one. `such`: what one has. */
+export function clockRefusal(text: string, such: string): string {
+  const strange = /[^\d:\sa-z]/iu.exec(text.trim())?.[0]
+  return strange === undefined ? `Say ${such}` : `“${strange}” cannot stand in a time: say ${such}`
 }
 
 /** When something was saved. */

@@ -5,7 +5,7 @@ import { present } from '../../core/sure'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { clockText, readClock, signed } from '../../core/say/figureText'
+import { clockRefusal, clockText, readClock, signed } from '../../core/say/figureText'
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
@@ -31,7 +31,8 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
   const input = targetOf(event, HTMLInputElement)
   const value = readClock(input.value)
   const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
-  wrong.value = isFine ? null : { field, says: field === 'seconds' ? 'Say 4:00, 240 or none' : 'Say 60, 1:30 or never' }
+  const such = field === 'seconds' ? '4:00, 240 or none' : '60, 1:30 or never'
+  wrong.value = isFine ? null : { field, says: clockRefusal(input.value, such) }
   if (!isFine) return
   store.setScenario({ [field]: value })
   input.value = textOf(field)

@@ -2,7 +2,7 @@
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { clockText, counted, readClock } from '../../../core/say/figureText'
+import { clockRefusal, clockText, counted, readClock } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -46,9 +46,10 @@ function setActionPoints(action: ScoringAction, event: Event) {
   charts.edit(`Points, ${name}`, (draft) => setPoints(draft, id, action, numberIn(event)))
 }
 
-function setRounds(count: number, seconds: number | null | undefined) {
-  if (!seconds) return void charts.tell('Say how many rounds, and a time such as 6:00.')
-  change('Rounds', 'rounds', { count, seconds })
+function setLength(event: Event) {
+  const seconds = readClock(valueOf(event))
+  if (!seconds) return void charts.tell(`${clockRefusal(valueOf(event), '6:00 or 360')}.`)
+  change('Rounds', 'rounds', { count: props.set.rounds?.count ?? 1, seconds })
 }
 
 function setControl(points: number, every: number) {
@@ -101,14 +102,14 @@ function remove() {
               class="field tiny"
               :value="set.rounds?.count ?? ''"
               aria-label="Rounds"
-              @change="setRounds(numberIn($event), set.rounds?.seconds ?? 300)"
+              @change="change('Rounds', 'rounds', { count: numberIn($event), seconds: set.rounds?.seconds ?? 300 })"
             />
             of
             <SteadyInput
               class="field short"
               :value="set.rounds ? clockText(set.rounds.seconds) : ''"
               aria-label="Length of a round"
-              @change="setRounds(set.rounds?.count ?? 1, readClock(valueOf($event)))"
+              @change="setLength"
             />
           </label>
           <div v-if="isOwn" class="choices">

@@ -2,7 +2,7 @@
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
-import { clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
+import { clockRefusal, clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'
@@ -100,8 +100,9 @@ const { answer, progress } = useQuestion(() => (isAsked.value ? { of: 'whatIf' a
 const sentences = computed(() => (answer.value ? sayWhatIf(answer.value, hundred) : []))
 
 function setClock(event: Event) {
-  const seconds = readClock(valueOf(event))
-  if (seconds === undefined || seconds === 0) return void charts.tell('Say 0:40, 40 or none.')
+  const text = valueOf(event)
+  const seconds = readClock(text)
+  if (seconds === undefined || seconds === 0) return void charts.tell(`${clockRefusal(text, '0:40, 40 or none')}.`)
   asked.seconds = seconds
 }
 /** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
