@@ -10,7 +10,7 @@ export const AREAS = {
     tests: ['core/chart', 'core/document', 'properties/edits*'],
   },
   shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
-  storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'properties/twoTabs*', 'properties/brokenWrites*'] },
+  storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'faults/twoTabs*', 'faults/brokenWrites*'] },
   stores: { mutate: ['src/stores/**/*.ts', '!src/stores/shelfFiles.ts'], tests: ['stores'] },
   workers: { mutate: ['src/workers/**/*.ts'], tests: ['workers', 'stores'] },
   components: { mutate: ['src/components/**/*.{ts,vue}'], tests: ['components', 'views'], drawn: true },

@@ -1,4 +1,5 @@
 import { withChanged } from '../core/chart/changes'
+import { Compiler } from '../core/game/compiler'
 import { failure, messageOf, type Problem, type Result } from '../core/problem'
 import { JOBS, type Answer, type Bench, type Part, type Question } from './jobs'
 import type { ChartNews, FromWorker, ToWorker } from './protocol'
@@ -10,7 +11,7 @@ type Working = Generator<number | { part: Part<Question> }, Result<Answer<Questi
 
 /** The worker's side: does the jobs that it is asked for a step at a time, so that it hears when one is stopped. */
 export class WorkerHost {
-  private readonly bench: Bench = { chart: null, solved: null }
+  private readonly bench: Bench = { chart: null, solved: null, compiler: new Compiler() }
   private readonly live = new Set<number>()
 
   constructor(

@@ -1,22 +1,24 @@
 import { present } from '../core/sure'
 import type { Chart } from '../core/chart/chart'
-import { changedSince, touchesPlan, withChanged, type Changed } from '../core/chart/changes'
+import { withChanged, type Changed } from '../core/chart/changes'
 import type { PositionId } from '../core/chart/ids'
 import { checkReferences } from '../core/chart/references'
 import type { RunPath } from '../core/chart/run'
+import { parsingJobOf, type Documents, type KindName } from '../core/files/documentKinds'
+import type { Compiler } from '../core/game/compiler'
 import type { Scenario } from '../core/game/scenario'
 import { worthsAlong } from '../core/insight/along'
 import { explain, type Explanation, type Question as FigureQuestion } from '../core/insight/explain'
 import { costsOf, figuresOf, worthsOf, type Figures, type Worths } from '../core/insight/figures'
 import type { LooseEnd } from '../core/insight/looseEnds'
 import { expectedScoreIn, type ExpectedScore } from '../core/insight/points'
+import type { Job } from '../core/job'
 import { failure, success, type Result } from '../core/problem'
 import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
 import { beatenBy, type Beaten } from '../core/questions/beat'
 import { dependsOn, type Dependence } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
-import type { Job } from '../core/questions/job'
 import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
 import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
@@ -62,6 +64,8 @@ interface Questions {
   range: { asks: { scenario: Scenario; places: PositionId[]; part: SamplePart }; part: never; answer: Sampled | null }
   runs: { asks: { scenario: Scenario; runs: RunPath[] }; part: never; answer: AlongRun[] }
   giveUps: { asks: { scenario: Scenario }; part: never; answer: GiveUp[] }
+  /** The document in a file's text. */
+  read: { asks: { kind: KindName; text: string }; part: never; answer: Documents[KindName] }
 }
 
 type Name = keyof Questions
@@ -73,8 +77,9 @@ export type Part<Q extends { of: Name }> = Questions[Q['of']]['part']
 /** What a worker knows between questions. */
 export interface Bench {
   chart: Chart | null
-  /** What the last question for figures found, and of which chart that was. */
-  solved: { chart: Chart; solution: Solution } | null
+  readonly compiler: Compiler
+  /** What the last question for figures found. */
+  solved: Solution | null
 }
 
 /**
@@ -95,22 +100,21 @@ export const JOBS: JobTable = {
     const from = performance.now()
     const chart = soundChart(bench)
     if (!chart.ok) return chart
-    const known = bench.solved && !touchesPlan(changedSince(bench.solved.chart, chart.value)) ? bench.solved : null
     bench.solved = null
-    const solved = figuresOf(chart.value, scenario, known?.solution.game)
+    const solved = figuresOf(chart.value, scenario, bench.compiler)
     if (!solved.ok) return solved
     const { figures, solution } = solved.value
-    bench.solved = { chart: chart.value, solution }
+    bench.solved = solution
     return success({ figures, ms: performance.now() - from })
   },
   *explanation({ solved }, { question }) {
-    return success(solved && explain(solved.solution, question))
+    return success(solved && explain(solved, question))
   },
   *along({ solved }, { run }) {
-    return success(solved && worthsAlong(solved.solution, run))
+    return success(solved && worthsAlong(solved, run))
   },
   *script({ solved }, { from, length }) {
-    return success(solved && scriptFrom(solved.solution, from, length))
+    return success(solved && scriptFrom(solved, from, length))
   },
   *costs(bench, { scenario, ends, value, scores }) {
     const chart = soundChart(bench)
@@ -119,7 +123,7 @@ export const JOBS: JobTable = {
       const score = expectedScoreIn(chart.value, scenario)
       yield { part: { of: 'score', score: score.ok ? score.value : null } }
     }
-    const costOf = ends.length ? costsOf(chart.value, scenario, value) : null
+    const costOf = ends.length ? costsOf(chart.value, scenario, value, bench.compiler) : null
     for (const [i, { end, looseEnd }] of ends.entries()) {
       yield { part: { of: 'cost', end, cost: present(costOf)(looseEnd), left: ends.length - i - 1 } }
     }
@@ -143,6 +147,7 @@ export const JOBS: JobTable = {
   range: (bench, { scenario, places, part }) => ofPlan(bench, (chart) => sampleRange(chart, scenario, places, part)),
   runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
+  read: (_bench, { kind, text }) => parsingJobOf(kind, text),
 }
 
 /** A question of the core about the whole plan. */

@@ -28,11 +28,12 @@ function differsInTries(one: { tries?: Tries }, other: { tries?: Tries }): boole
 
 /**
  * `now` in the order of `were`, with 0 for reactions that are gone. Null where `now` names a place or a reaction that
- * `were` does not.
+ * `were` does not. `isExact`: also where it lacks one that `were` has, or nothing comes to nothing any more.
  */
-export function likeCounts(were: TryCounts, now: TryCounts): TryCounts | null {
+export function likeCounts(were: TryCounts, now: TryCounts, isExact = false): TryCounts | null {
   const counts = new Map(now.reactions)
   const reactions = were.reactions.map(([r]): [number, number] => [r, counts.get(r) ?? 0])
+  if (isExact && (reactions.some(([, n]) => n === 0) || now.stalls > 0 !== were.stalls > 0)) return null
   const isNew = now.reactions.length > reactions.filter(([, n]) => n > 0).length
   const goesElsewhere =
     now.elsewhere.length === were.elsewhere.length &&

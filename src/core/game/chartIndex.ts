@@ -135,6 +135,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
  * comes of showing it, we stay where we were: its `stallsIn` does not apply.
  */
 function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }: Allowed): void {
+  if (!probe) return
   const shown = new Map<number, { move: number; factors: ProbeFactors }>()
   const met = new Set(
     reactions.flatMap(({ answers }) => answers.filter(({ tries }) => tries.reactions.length).map(({ move }) => move)),

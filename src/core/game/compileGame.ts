@@ -16,11 +16,6 @@ export interface CompileOptions {
    * only what the nets of reached positions need.
    */
   roots?: 'all' | 'start'
-  /**
-   * A game compiled from the same records with the same roots; it is reused where only the clock or the sharpness
-   * differ.
-   */
-  known?: Game | undefined
 }
 
 /**
@@ -30,7 +25,6 @@ export interface CompileOptions {
 export function compileGame(chart: Chart, scenario: Scenario, options: CompileOptions = {}): Result<Game> {
   const problems = checkScenario(chart, scenario)
   if (problems.length) return failure(...problems)
-  if (options.known && serves(options.known.scenario, scenario)) return success({ ...options.known, scenario })
   const index = indexChart(chart, scenario)
   const limit = options.stateLimit ?? DEFAULT_STATE_LIMIT
   const search = new Search(index, scenario, limit)
@@ -53,7 +47,7 @@ export function compileGame(chart: Chart, scenario: Scenario, options: CompileOp
  * Whether a compiled game serves another scenario. The clock does not enter a game, and of sharpness only whether it is
  * above 0.
  */
-function serves(known: Scenario, wanted: Scenario): boolean {
+export function serves(known: Scenario, wanted: Scenario): boolean {
   const plain = (scenario: Scenario) =>
     JSON.stringify({ ...scenario, seconds: null, sharpness: scenario.sharpness > 0 ? 1 : 0 })
   return plain(known) === plain(wanted)

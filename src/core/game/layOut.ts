@@ -2,7 +2,7 @@ import { sure } from '../sure'
 import { CAUGHT } from './tryCounts'
 import { ENDINGS, NONE, OUTCOME, TERMINALS, terminalWorth, type Game } from './game'
 import type { Scenario } from './scenario'
-import type { DraftAction, DraftGroup, Search } from './search'
+import type { DraftAction, DraftGroup, DraftOutcomes, Search } from './search'
 
 interface Roots {
   start: number
@@ -22,7 +22,8 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
   const reached = new Uint8Array(stateCount)
   for (let found = 0; found < roots.reachedStates; found++) reached[sure(number[found])] = 1
   const perGroup = groupRows(search, scenario)
-  const perAction = actionRows(groups, actions, perGroup, scenario, number)
+  const perAction = actionRows(actions, groups, perGroup, scenario, number)
+  const { kinds, reactions, ...rows } = outcomeRows(actions, search.outcomes, number)
   const game: Game = {
     scenario,
     stateCount,
@@ -34,17 +35,18 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
     ...perGroup,
     ...stateRows(search, perGroup.groupStates, perGroup.groupActions, number),
     ...perAction,
+    ...rows,
     meaning: {
       index: search.index,
       ownState: renamed(roots.ownState),
       stalledState: renamed(roots.stalledState),
-      groupPlace: Int32Array.from(groups, ({ place }) => place),
-      groupStalled: Int32Array.from(groups, ({ stalled }) => stalled),
+      groupPlace: column(groups.length, (g) => sure(groups[g]).place),
+      groupStalled: column(groups.length, (g) => sure(groups[g]).stalled),
       groupHolds: groups.map(({ holds }) => holds),
-      actionMove: Int32Array.from(actions, ({ move }) => move),
-      actionAnswer: Int32Array.from(actions, ({ answer }) => answer),
-      outcomeKind: Uint8Array.from(actions.flatMap(({ outcomes }) => outcomes.map(({ kind }) => kind))),
-      outcomeReaction: Int32Array.from(actions.flatMap(({ outcomes }) => outcomes.map(({ reaction }) => reaction))),
+      actionMove: column(actions.length, (a) => sure(actions[a]).move),
+      actionAnswer: column(actions.length, (a) => sure(actions[a]).answer),
+      outcomeKind: kinds,
+      outcomeReaction: reactions,
     },
   }
   assertRows(game)
@@ -56,25 +58,30 @@ function renumber(groups: DraftGroup[], stateCount: number): Int32Array {
   const number = new Int32Array(stateCount)
   for (let terminal = 0; terminal < TERMINALS; terminal++) number[terminal] = terminal
   let next = TERMINALS
-  for (const { members } of groups) for (const state of members.values()) number[state] = next++
+  for (const { states } of groups) for (const state of states) number[state] = next++
   return number
 }
 
-function starts(counts: number[], first = 0): Int32Array {
-  const rows = new Int32Array(counts.length + 1)
+/** Where each of `count` rows starts, of which `lengthOf` says the length; and where the last one ends. */
+function starts(count: number, lengthOf: (row: number) => number, first = 0): Int32Array {
+  const rows = new Int32Array(count + 1)
   rows[0] = first
-  counts.forEach((count, i) => (rows[i + 1] = sure(rows[i]) + count))
+  for (let i = 0; i < count; i++) rows[i + 1] = sure(rows[i]) + lengthOf(i)
+  return rows
+}
+
+/** A column of whole numbers of which `valueOf` says each. */
+function column(count: number, valueOf: (row: number) => number): Int32Array {
+  const rows = new Int32Array(count)
+  for (let i = 0; i < count; i++) rows[i] = valueOf(i)
   return rows
 }
 
 function groupRows({ groups, index }: Search, scenario: Scenario) {
   const count = groups.length
   const rows = {
-    groupStates: starts(
-      groups.map(({ members }) => members.size),
-      TERMINALS,
-    ),
-    groupActions: starts(groups.map(({ actions }) => actions.length)),
+    groupStates: starts(count, (g) => sure(groups[g]).states.length, TERMINALS),
+    groupActions: starts(count, (g) => sure(groups[g]).actions.length),
     groupIsReaction: Uint8Array.from(groups, ({ isReaction }) => Number(isReaction)),
     groupWorth: new Float64Array(count),
     groupEnding: new Uint8Array(count),
@@ -102,46 +109,43 @@ function stateRows(search: Search, groupStates: Int32Array, groupActions: Int32A
   const stateLoss = new Float64Array(stateCount)
   search.groups.forEach((group, g) => {
     stateGroup.fill(g, groupStates[g], groupStates[g + 1])
-    for (const [move, state] of group.members) {
-      if (move === NONE || group.isReaction) continue
-      stateStalled[sure(number[state])] =
-        sure(groupActions[g]) + group.actions.findIndex((action) => action.move === move)
-      stateLoss[sure(number[state])] = search.lossOf(group, move) ?? NaN
-    }
+    group.states.forEach((found, i) => {
+      const [state, move] = [sure(number[found]), sure(group.justStalled[i])]
+      if (move === NONE || group.isReaction) return
+      stateStalled[state] = sure(groupActions[g]) + group.actions.findIndex((action) => action.move === move)
+      stateLoss[state] = search.lossOf(group, move) ?? NaN
+    })
   })
   return { stateGroup, stateStalled, stateLoss }
 }
 
 function actionRows(
-  groups: DraftGroup[],
   actions: DraftAction[],
-  { groupBreak, groupThreat, groupWorth }: ReturnType<typeof groupRows>,
+  groups: DraftGroup[],
+  { groupBreak, groupThreat, groupWorth, groupActions }: ReturnType<typeof groupRows>,
   scenario: Scenario,
   number: Int32Array,
 ) {
-  const outcomes = starts(actions.map((action) => action.outcomes.length))
-  const total = sure(outcomes[actions.length])
   const rows = {
-    outcomes,
     actionLike: likes(actions),
-    actionSeconds: Int32Array.from(actions, ({ seconds }) => seconds),
+    actionSeconds: column(actions.length, (a) => sure(actions[a]).seconds),
     actionToll: new Float64Array(actions.length),
     actionAlive: new Float64Array(actions.length),
-    reactionsFrom: new Int32Array(actions.length),
-    actionLanding: new Int32Array(actions.length).fill(NONE),
-    actionNothing: Int32Array.from(actions, ({ nothing }) => (nothing === NONE ? NONE : sure(number[nothing]))),
-    actionMass: new Float64Array(actions.length),
-    outcomeState: new Int32Array(total),
-    outcomeChance: new Float64Array(total),
+    actionNothing: column(actions.length, (a) => {
+      const { nothing } = sure(actions[a])
+      return nothing === NONE ? NONE : sure(number[nothing])
+    }),
   }
   const caughtWorth = terminalWorth(scenario)[1]
-  let a = 0
-  groups.forEach((group, g) => {
-    for (const action of group.actions) {
-      const { alive, broken, caught } = overSeconds(sure(groupBreak[g]), sure(groupThreat[g]), action.seconds)
+  groups.forEach((_, g) => {
+    for (let a = sure(groupActions[g]); a < sure(groupActions[g + 1]); a++) {
+      const { alive, broken, caught } = overSeconds(
+        sure(groupBreak[g]),
+        sure(groupThreat[g]),
+        sure(rows.actionSeconds[a]),
+      )
       rows.actionAlive[a] = alive
       rows.actionToll[a] = broken * sure(groupWorth[g]) + caught * caughtWorth
-      outcomeRow(action, a++, rows, number)
     }
   })
   return rows
@@ -149,25 +153,38 @@ function actionRows(
 
 /** By action: the first action with the same seconds and outcomes. */
 function likes(actions: DraftAction[]): Int32Array {
-  const first = new Map<DraftAction, number>()
-  return Int32Array.from(actions, (action, a) => {
-    if (!first.has(action)) first.set(action, a)
-    return first.get(action)!
-  })
+  for (const [a, action] of actions.entries()) if (action.row === NONE) action.row = a
+  return column(actions.length, (a) => sure(actions[a]).row)
 }
 
-type ActionRows = ReturnType<typeof actionRows>
-
-function outcomeRow(action: DraftAction, a: number, rows: ActionRows, number: Int32Array): void {
-  const first = sure(rows.outcomes[a])
-  const reactions = action.outcomes.findIndex(({ kind }) => kind === OUTCOME.reaction)
-  rows.reactionsFrom[a] = reactions < 0 ? sure(rows.outcomes[a + 1]) : first + reactions
-  action.outcomes.forEach(({ kind, state, chance }, i) => {
-    rows.outcomeState[first + i] = sure(number[state])
-    rows.outcomeChance[first + i] = chance
-    if (kind === OUTCOME.lands) rows.actionLanding[a] = sure(number[state])
-    if (kind === OUTCOME.reaction) rows.actionMass[a] = sure(rows.actionMass[a]) + chance
+/** The outcomes of each action in a row; an action that stands in several groups has a row in each. */
+function outcomeRows(actions: DraftAction[], { kind, state, chance, reaction }: DraftOutcomes, number: Int32Array) {
+  const outcomes = starts(actions.length, (a) => sure(actions[a]).to - sure(actions[a]).from)
+  const total = sure(outcomes[actions.length])
+  const rows = {
+    outcomes,
+    reactionsFrom: new Int32Array(actions.length),
+    actionLanding: new Int32Array(actions.length).fill(NONE),
+    actionMass: new Float64Array(actions.length),
+    outcomeState: new Int32Array(total),
+    outcomeChance: new Float64Array(total),
+    kinds: new Uint8Array(total),
+    reactions: new Int32Array(total),
+  }
+  actions.forEach(({ from, to }, a) => {
+    let at = sure(outcomes[a])
+    rows.reactionsFrom[a] = sure(outcomes[a + 1])
+    for (let o = to - 1; o >= from && kind[o] === OUTCOME.reaction; o--) rows.reactionsFrom[a] = at + o - from
+    for (let o = from; o < to; o++, at++) {
+      rows.outcomeState[at] = sure(number[sure(state[o])])
+      rows.outcomeChance[at] = sure(chance[o])
+      rows.kinds[at] = sure(kind[o])
+      rows.reactions[at] = sure(reaction[o])
+      if (kind[o] === OUTCOME.lands) rows.actionLanding[a] = sure(rows.outcomeState[at])
+      if (kind[o] === OUTCOME.reaction) rows.actionMass[a] = sure(rows.actionMass[a]) + sure(chance[o])
+    }
   })
+  return rows
 }
 
 /**

@@ -88,12 +88,13 @@ export class Refill {
 
   /**
    * The counts of another chart, if it differs only in numbers of tries. Null where it differs elsewhere, names a
-   * reaction or place that had no tries, or lands where nothing landed (or the other way round).
+   * reaction or place that had no tries, or lands where nothing landed (or the other way round). `isExact`: null, too,
+   * where something that had tries has none any more, so that the game is just as it would be compiled.
    */
-  countsLike(chart: Chart): Counts | null {
+  countsLike(chart: Chart, isExact = false): Counts | null {
     if (!isLike(this.chart, chart)) return null
     const wanted = this.countsOf(chart)
-    const tries = this.counts.tries.map((one, i) => one && likeCounts(one, wanted.tries[i]!))
+    const tries = this.counts.tries.map((one, i) => one && likeCounts(one, wanted.tries[i]!, isExact))
     return tries.some((one, i) => !one && this.counts.tries[i]) ? null : { ...wanted, tries }
   }
 

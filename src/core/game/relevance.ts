@@ -1,7 +1,8 @@
 import { sure } from '../sure'
-import { NO_HOLDS, type HoldSet } from '../holds/holdTable'
+import { NO_HOLDS, within, without, type HoldSet } from '../holds/holdTable'
 import type { Person } from '../chart/words'
 import type { ChartIndex, IndexedMove } from './chartIndex'
+import { NONE } from './game'
 import { CAUGHT, type TryCounts } from './tryCounts'
 import { carriesAll } from './rules'
 
@@ -30,6 +31,7 @@ interface Passage {
 
 /** Relevance for every position and reaction of the chart, whatever the start. */
 export function relevantHolds(index: ChartIndex): Relevance {
+  if (index.holds.all === NO_HOLDS) return noneRelevant(index)
   const walk = new Passages(index)
   const may = walk.mayBeOn()
   const live = walk.liveHolds(may)
@@ -41,6 +43,11 @@ export function relevantHolds(index: ChartIndex): Relevance {
       away: index.reactions.map((_, r) => sure(live[places + 2 * r + 1])),
     },
   }
+}
+
+function noneRelevant({ positions, reactions }: ChartIndex): Relevance {
+  const none = reactions.map(() => NO_HOLDS)
+  return { position: positions.map(() => NO_HOLDS), reaction: { home: none, away: none } }
 }
 
 class Passages {
@@ -83,19 +90,23 @@ class Passages {
     }
   }
 
+  /** All holds but these, which come on anew, and those that share a limb with one of them. */
+  private withoutRivals(added: HoldSet): HoldSet {
+    return without(without(this.all, added), this.index.holds.sharingLimbs(added))
+  }
+
   private tried(node: number, move: IndexedMove, tries: TryCounts, stayed: boolean): void {
     for (const [place] of tries.elsewhere) this.arrives(node, place, move.needs)
     for (const [r] of tries.reactions) {
       this.meets(node, r, sure(this.index.reactions[r]).endsIn === move.from, move.drops, move.needs)
     }
     if (move.to < 0) return
-    const { holds } = this.index
-    let survives = this.all & ~(move.drops | move.strips | holds.sharingLimbs(move.adds) | move.adds)
+    let survives = without(this.withoutRivals(move.adds), move.drops | move.strips)
     let gains = move.adds
     if (!(move.to === move.from && !move.across && stayed)) {
       const { own } = sure(this.index.positions[move.to])
       if (!carriesAll(this.index, move)) survives &= move.keeps
-      survives &= ~(own | holds.sharingLimbs(own))
+      survives = within(survives, this.withoutRivals(own))
       gains |= own
     }
     this.passages.push(this.passage(node, move.to, survives, gains, move.needs))
@@ -103,7 +114,7 @@ class Passages {
 
   private meets(node: number, r: number, home: boolean, drops: HoldSet, needs: HoldSet): void {
     const { strips, adds } = sure(this.index.reactions[r])
-    const survives = this.all & ~(drops | strips | adds | this.index.holds.sharingLimbs(adds))
+    const survives = without(without(this.withoutRivals(adds), drops), strips)
     this.passages.push(this.passage(node, this.reactionNode(r, home), survives, adds, needs))
   }
 
@@ -121,29 +132,41 @@ class Passages {
   mayBeOn(): HoldSet[] {
     const may: HoldSet[] = new Array<HoldSet>(this.count).fill(NO_HOLDS)
     this.index.positions.forEach(({ own }, p) => (may[p] = own))
-    this.untilStable(() =>
-      this.passages.map(({ from, to, survives, gains, needs }) => {
-        if ((needs & sure(may[from])) !== needs) return false
-        return grow(may, to, (sure(may[from]) & survives) | gains)
-      }),
-    )
+    this.untilStable('from', ({ from, to, survives, gains, needs }) => {
+      if ((needs & sure(may[from])) !== needs) return NONE
+      return grow(may, to, (sure(may[from]) & survives) | gains) ? to : NONE
+    })
     return may
   }
 
   /** Backward: the holds that some need or denial may yet ask for. */
   liveHolds(may: HoldSet[]): HoldSet[] {
     const live = may.map((on, node) => this.askedFor(node, on))
-    this.untilStable(() =>
-      this.passages.map(({ from, to, survives, needs }) => {
-        if ((needs & sure(may[from])) !== needs) return false
-        return grow(live, from, sure(live[to]) & survives)
-      }),
-    )
+    this.untilStable('to', ({ from, to, survives, needs }) => {
+      if ((needs & sure(may[from])) !== needs) return NONE
+      return grow(live, from, sure(live[to]) & survives) ? from : NONE
+    })
     return live
   }
 
-  private untilStable(pass: () => boolean[]): void {
-    while (pass().some(Boolean));
+  /**
+   * Walks the passages at each node, and again at a node whose set has grown, until none grows any more. `end`: which
+   * end of a passage it is walked from; `walk` returns the node whose set grew, or NONE.
+   */
+  private untilStable(end: 'from' | 'to', walk: (passage: Passage) => number): void {
+    const at: Passage[][] = Array.from({ length: this.count }, () => [])
+    for (const passage of this.passages) sure(at[passage[end]]).push(passage)
+    const waiting = [...at.keys()]
+    const isWaiting = new Uint8Array(this.count).fill(1)
+    for (let node = waiting.pop(); node !== undefined; node = waiting.pop()) {
+      isWaiting[node] = 0
+      for (const passage of sure(at[node])) {
+        const grown = walk(passage)
+        if (grown === NONE || isWaiting[grown]) continue
+        isWaiting[grown] = 1
+        waiting.push(grown)
+      }
+    }
   }
 
   /** What the place itself asks for: needs, and what denies the moves, reactions and the threat in it. */

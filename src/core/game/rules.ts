@@ -1,5 +1,5 @@
 import { sure } from '../sure'
-import type { HoldSet } from '../holds/holdTable'
+import { within, without, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
 import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
 
@@ -22,10 +22,12 @@ export interface Left {
   reactions: number[]
 }
 
+const canBeTried = ({ isOut, needs }: IndexedMove, holds: HoldSet): boolean => !isOut && within(holds, needs) === needs
+
 /** What is left of a move, or null where it is not tried: the rules do not allow it, or a need is missing (step 1). */
 export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Left | null {
-  if (move.isOut || (move.needs & holds) !== move.needs) return null
-  const against = holds & ~move.drops
+  if (!canBeTried(move, holds)) return null
+  const against = without(holds, move.drops)
   return {
     lands: index.holds.left(move.record, holds, 'theirs'),
     reactions: tries.reactions.map(([r]) => reactionLeft(index, r, against)),
@@ -36,26 +38,37 @@ export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
  * Steps 2, 3 and 5 of section 3: the shares of tries of which `left` is left. Null where only stalling can come of
  * them.
  */
-export function sharesWith(tries: TryCounts, left: Left): Shares | null {
-  const landed = tries.lands * left.lands
+export const sharesWith = (tries: TryCounts, left: Left): Shares | null =>
+  sharesOfLeft(tries, left.lands, (i) => sure(left.reactions[i]))
+
+/** Steps 1 to 3 and 5 of section 3: the shares of a move from these holds. Null where it cannot be tried. */
+export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
+  if (!canBeTried(move, holds)) return null
+  const against = without(holds, move.drops)
+  return sharesOfLeft(tries, index.holds.left(move.record, holds, 'theirs'), (_, r) => reactionLeft(index, r, against))
+}
+
+function sharesOfLeft(
+  tries: TryCounts,
+  landsLeft: number,
+  leftOfReaction: (i: number, r: number) => number,
+): Shares | null {
+  const landed = tries.lands * landsLeft
   const stalled = tries.stalls + (tries.lands - landed)
   let lost = 0
   const reactions: Shares['reactions'] = []
-  for (const [i, [r, count]] of tries.reactions.entries()) {
-    const weight = count * sure(left.reactions[i])
+  for (let i = 0; i < tries.reactions.length; i++) {
+    const [r, count] = sure(tries.reactions[i])
+    const weight = count * leftOfReaction(i, r)
     lost += count - weight
     if (weight > VANISHING) reactions.push([r, weight])
   }
   const through = landed + stalled > 0 ? landed / (landed + stalled) : 0
   const lands = vanish(landed + lost * through)
   const stalls = vanish(stalled + lost * (1 - through))
-  return scaled({ lands, stalls, elsewhere: tries.elsewhere.filter(([, n]) => n > VANISHING), reactions })
-}
-
-/** Steps 1 to 3 and 5 of section 3: the shares of a move from these holds. Null where it cannot be tried. */
-export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
-  const left = leftOf(index, move, tries, holds)
-  return left && sharesWith(tries, left)
+  const elsewhere: Shares['elsewhere'] = []
+  for (const [place, n] of tries.elsewhere) if (n > VANISHING) elsewhere.push([place, n])
+  return scaled({ lands, stalls, elsewhere, reactions })
 }
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
@@ -64,18 +77,18 @@ export const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: Ho
 
 const vanish = (weight: number) => (weight > VANISHING ? weight : 0)
 
+/** Scales weights to shares that sum to 1, in place. Null where only stalling can come of them. */
 function scaled(weights: Shares): Shares | null {
-  const { lands, stalls, elsewhere, reactions } = weights
-  if (!(lands > 0 || elsewhere.length || reactions.length)) return null
-  let total = lands + stalls
+  const { elsewhere, reactions } = weights
+  if (!(weights.lands > 0 || elsewhere.length || reactions.length)) return null
+  let total = weights.lands + weights.stalls
   for (const [, weight] of elsewhere) total += weight
   for (const [, weight] of reactions) total += weight
-  return {
-    lands: lands / total,
-    stalls: stalls / total,
-    elsewhere: elsewhere.map(([place, weight]) => [place, weight / total]),
-    reactions: reactions.map(([r, weight]) => [r, weight / total]),
-  }
+  weights.lands /= total
+  weights.stalls /= total
+  for (const one of elsewhere) one[1] /= total
+  for (const one of reactions) one[1] /= total
+  return weights
 }
 
 /** Step 4: how much less lands when the move has just stalled. Null where it cannot be tried again. */
@@ -135,9 +148,9 @@ export function ownPlace(index: ChartIndex, position: number): Place {
 export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, stayed: boolean): Place {
   if (move.to === FINISH || move.to === CAUGHT) return { position: move.to, holds: 0n }
   const table = index.holds
-  const changed = table.settle(holds & ~move.drops & ~move.strips, move.adds)
+  const changed = table.settle(without(without(holds, move.drops), move.strips), move.adds)
   if (move.to === move.from && !move.across && stayed) return { position: move.to, holds: changed }
-  const carried = carriesAll(index, move) ? changed : changed & (move.keeps | move.adds)
+  const carried = carriesAll(index, move) ? changed : within(changed, move.keeps) | within(changed, move.adds)
   const { own } = sure(index.positions[move.to])
   return { position: move.to, holds: table.settle(table.settle(carried, own), move.adds) }
 }
@@ -149,7 +162,7 @@ export function carriesAll(index: ChartIndex, move: IndexedMove): boolean {
 
 /** The holds when a reaction is met: what the move drops is off, what the reaction strips and adds is done. */
 export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, drops: HoldSet): HoldSet {
-  return index.holds.settle(holds & ~drops & ~reaction.strips, reaction.adds)
+  return index.holds.settle(without(without(holds, drops), reaction.strips), reaction.adds)
 }
 
 /** Where conceding leads. `home`: the reaction ends in the position that the move which met it is from. */
@@ -157,5 +170,5 @@ export function concession(index: ChartIndex, reaction: IndexedReaction, holds: 
   if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
   if (home) return { position: reaction.endsIn, holds }
   const { own } = sure(index.positions[reaction.endsIn])
-  return { position: reaction.endsIn, holds: index.holds.settle(own & ~reaction.strips, reaction.adds) }
+  return { position: reaction.endsIn, holds: index.holds.settle(without(own, reaction.strips), reaction.adds) }
 }

@@ -1,5 +1,5 @@
 import { sure } from '../sure'
-import type { HoldSet } from '../holds/holdTable'
+import { NO_HOLDS, within, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedAnswer } from './chartIndex'
 import { CAUGHT, FINISH } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
@@ -8,23 +8,23 @@ import {
   concession,
   landing,
   metHolds,
-  ownPlace,
   repeatLoss,
   triedAgain,
   sharesOf,
   unpromptedChances,
-  type Place,
   type Shares,
 } from './rules'
 import type { Scenario } from './scenario'
+import { SetTable } from './setTable'
 
 /** The states reached from a start, still in lists; `layOut` makes typed arrays of it. */
 
-export interface DraftOutcome {
-  kind: OutcomeKind
-  state: number
-  chance: number
-  reaction: number
+/** The outcomes of all actions in columns, since there are many of them. */
+export interface DraftOutcomes {
+  kind: OutcomeKind[]
+  state: number[]
+  chance: number[]
+  reaction: number[]
 }
 
 export interface DraftAction {
@@ -32,7 +32,11 @@ export interface DraftAction {
   answer: number
   seconds: number
   nothing: number
-  outcomes: DraftOutcome[]
+  /** Its outcomes: from `from` to before `to`. */
+  from: number
+  to: number
+  /** The first of its numbers in the game: an action that stands in several groups has several. */
+  row: number
 }
 
 export interface DraftGroup {
@@ -40,43 +44,45 @@ export interface DraftGroup {
   /** Index of the position or reaction. */
   place: number
   holds: HoldSet
-  /** States by the move that just stalled, or NONE. */
-  members: Map<number, number>
+  /** Its states, and by each the move that has just stalled, or NONE. */
+  states: number[]
+  justStalled: number[]
   /**
    * The move (in full) that has just stalled in all states of the group, where that changes more than one action; else
    * NONE.
    */
   stalled: number
   actions: DraftAction[]
-  /** For a reaction: what met it. */
-  met: Meeting
-}
-
-/**
- * What met a reaction: a move, or NONE for unprompted; and whether the reaction ends in the position that it is from.
- */
-interface Meeting {
-  move: number
-  home: boolean
+  /** For a reaction: the move that met it, or NONE for unprompted; and whether it ends where that move is from. */
+  metBy: number
+  isHome: boolean
 }
 
 export class StateLimit extends Error {}
+
+const NOTHING: ReadonlyMap<number, DraftAction> = new Map<number, DraftAction>()
+
+/** In place of a move that has just stalled: a reaction met elsewhere than where it ends. */
+const AWAY = -2
 
 /**
  * Breadth-first search for states; each position with its holds is expanded once for all that may have stalled in it.
  */
 export class Search {
   readonly groups: DraftGroup[] = []
+  readonly outcomes: DraftOutcomes = { kind: [], state: [], chance: [], reaction: [] }
   /** Group of each state; terminals have none. */
   readonly stateGroup: number[] = new Array<number>(TERMINALS).fill(NONE)
   private readonly relevance: Relevance
-  private readonly goal: Set<number>
-  private readonly positionGroups: Map<HoldSet, number>[]
-  private readonly stalledGroups = new Map<string, Map<HoldSet, number>>()
-  /** Moves that may also be only shown. */
+  /** By position: 1 for a goal. */
+  private readonly isGoal: Uint8Array
+  private readonly positionGroups = new SetTable<number>()
+  /** Moves that may also be only shown; and groups in which such a move has just stalled. */
   private readonly shown: Set<number>
-  private readonly reactionGroups = new Map<string, Map<HoldSet, number>>()
-  private readonly shares: Map<HoldSet, Shares | null>[]
+  private readonly stalledGroups = new SetTable<number>()
+  private readonly reactionGroups = new SetTable<number>()
+  private readonly pairs = new Map<number, number>()
+  private readonly shares = new SetTable<Shares | null>()
   private expanded = 0
 
   constructor(
@@ -85,10 +91,9 @@ export class Search {
     private readonly stateLimit: number,
   ) {
     this.relevance = relevantHolds(index)
-    this.goal = new Set(scenario.goal.map((id) => index.positionOf.get(id)!))
-    this.positionGroups = index.positions.map(() => new Map<HoldSet, number>())
-    this.shares = index.moves.map(() => new Map<HoldSet, Shares | null>())
-    this.shown = new Set(index.moves.flatMap(({ probeOf }) => probeOf ?? []))
+    this.isGoal = new Uint8Array(index.positions.length)
+    for (const id of scenario.goal) this.isGoal[index.positionOf.get(id)!] = 1
+    this.shown = new Set(scenario.probe ? index.moves.flatMap(({ probeOf }) => probeOf ?? []) : [])
   }
 
   /** Expands until nothing new is found. Throws `StateLimit`. */
@@ -98,28 +103,29 @@ export class Search {
 
   /** The state of a position with its own holds and `stalled` (a move or NONE) just stalled. */
   ownState(position: number, stalled = NONE): number {
-    return this.positionState(ownPlace(this.index, position), stalled)
+    return this.positionState(position, sure(this.index.positions[position]).own, stalled)
   }
 
   /** True when the position with its own holds and nothing stalled has been found. */
   hasFoundOwn(position: number): boolean {
     const relevant = sure(this.index.positions[position]).own & sure(this.relevance.position[position])
-    const group = sure(this.positionGroups[position]).get(relevant)
-    return group !== undefined && sure(this.groups[group]).members.has(NONE)
+    const group = this.positionGroups.get(position, relevant)
+    return group !== undefined && sure(this.groups[group]).justStalled.includes(NONE)
   }
 
-  private positionState({ position, holds }: Place, stalled: number): number {
+  private positionState(position: number, holds: HoldSet, stalled: number): number {
     if (position === FINISH) return TERMINAL.finish
     if (position === CAUGHT) return TERMINAL.caught
-    if (this.goal.has(position)) return TERMINAL.goal
-    const relevant = holds & sure(this.relevance.position[position])
+    if (this.isGoal[position]) return TERMINAL.goal
+    const relevant = within(holds, sure(this.relevance.position[position]))
     const just = this.canStallIn(relevant, stalled) ? stalled : NONE
-    const apart = this.shown.has(just)
-    const known = apart ? mapAt(this.stalledGroups, `${position} ${just}`) : sure(this.positionGroups[position])
-    let group = known.get(relevant)
+    const apart = just !== NONE && this.shown.has(just)
+    const groups = apart ? this.stalledGroups : this.positionGroups
+    const at = apart ? this.pairOf(position, just) : position
+    let group = groups.get(at, relevant)
     if (group === undefined) {
-      group = this.newGroup(false, position, relevant, { move: NONE, home: true }, apart ? just : NONE)
-      known.set(relevant, group)
+      group = this.newGroup(false, position, relevant, NONE, true, apart ? just : NONE)
+      groups.add(at, relevant, group)
     }
     return this.member(group, apart ? NONE : just)
   }
@@ -136,52 +142,87 @@ export class Search {
   }
 
   private sharesFor(move: number, holds: HoldSet): Shares | null {
-    const known = sure(this.shares[move])
-    let shares = known.get(holds)
+    let shares = this.shares.get(move, holds)
     if (shares === undefined) {
       const record = sure(this.index.moves[move])
       shares = sharesOf(this.index, record, record.tries, holds)
-      known.set(holds, shares)
+      this.shares.add(move, holds, shares)
     }
     return shares
   }
 
-  private reactionState(reaction: number, holds: HoldSet, met: Meeting): number {
-    const { home } = met
-    const relevant = holds & sure(this.relevance.reaction[home ? 'home' : 'away'][reaction])
-    const stalled = home && this.canStallIn(relevant, met.move) ? met.move : NONE
-    const known = mapAt(this.reactionGroups, `${reaction} ${home ? stalled : 'away'}`)
-    let group = known.get(relevant)
+  /** The number of a place together with what has just stalled there: a move, NONE or `AWAY`. */
+  private pairOf(place: number, stalled: number): number {
+    const pair = place * (this.index.moves.length + 2) + stalled + 2
+    const known = this.pairs.get(pair)
+    if (known === undefined) this.pairs.set(pair, this.pairs.size)
+    return known ?? this.pairs.size - 1
+  }
+
+  /** The state in which a reaction is met; `isHome`: it ends in the position that the move which met it is from. */
+  private reactionState(reaction: number, holds: HoldSet, move: number, isHome: boolean): number {
+    const relevant = within(
+      holds,
+      sure((isHome ? this.relevance.reaction.home : this.relevance.reaction.away)[reaction]),
+    )
+    const stalled = isHome && this.canStallIn(relevant, move) ? move : NONE
+    const at = this.pairOf(reaction, isHome ? stalled : AWAY)
+    let group = this.reactionGroups.get(at, relevant)
     if (group === undefined) {
-      group = this.newGroup(true, reaction, relevant, { move: stalled, home })
-      known.set(relevant, group)
+      group = this.newGroup(true, reaction, relevant, stalled, isHome, NONE)
+      this.reactionGroups.add(at, relevant, group)
     }
     return this.member(group, NONE)
   }
 
-  private newGroup(isReaction: boolean, place: number, holds: HoldSet, met: Meeting, stalled = NONE): number {
-    return this.groups.push({ isReaction, place, holds, members: new Map(), actions: [], met, stalled }) - 1
+  private newGroup(
+    isReaction: boolean,
+    place: number,
+    holds: HoldSet,
+    metBy: number,
+    isHome: boolean,
+    stalled: number,
+  ): number {
+    const group = { isReaction, place, holds, states: [], justStalled: [], stalled, actions: [], metBy, isHome }
+    return this.groups.push(group) - 1
   }
 
   private member(group: number, stalled: number): number {
-    const { members } = sure(this.groups[group])
-    let state = members.get(stalled)
-    if (state === undefined) {
-      if (this.stateGroup.length - TERMINALS >= this.stateLimit) throw new StateLimit()
-      state = this.stateGroup.push(group) - 1
-      members.set(stalled, state)
-    }
+    const { states, justStalled } = sure(this.groups[group])
+    const known = justStalled.indexOf(stalled)
+    if (known >= 0) return sure(states[known])
+    if (this.stateGroup.length - TERMINALS >= this.stateLimit) throw new StateLimit()
+    const state = this.stateGroup.push(group) - 1
+    states.push(state)
+    justStalled.push(stalled)
     return state
   }
 
+  private add(kind: OutcomeKind, state: number, chance: number, reaction: number): void {
+    this.outcomes.kind.push(kind)
+    this.outcomes.state.push(state)
+    this.outcomes.chance.push(chance)
+    this.outcomes.reaction.push(reaction)
+  }
+
   private expandReaction(group: DraftGroup): void {
-    const { place: reaction, holds, met } = group
+    const { place: reaction, holds, metBy, isHome } = group
     const record = sure(this.index.reactions[reaction])
-    const state = this.positionState(concession(this.index, record, holds, met.home), met.home ? met.move : NONE)
-    const outcomes = [{ kind: OUTCOME.stalls, state, chance: 1, reaction: NONE }]
-    group.actions.push({ move: NONE, answer: NONE, seconds: record.seconds, nothing: state, outcomes })
+    const conceded = concession(this.index, record, holds, isHome)
+    const state = this.positionState(conceded.position, conceded.holds, isHome ? metBy : NONE)
+    const from = this.outcomes.kind.length
+    this.add(OUTCOME.stalls, state, 1, NONE)
+    group.actions.push({
+      move: NONE,
+      answer: NONE,
+      seconds: record.seconds,
+      nothing: state,
+      from,
+      to: from + 1,
+      row: NONE,
+    })
     for (const answer of record.answers) {
-      const action = this.answered(answer, reaction, holds, met.home, state)
+      const action = this.answered(answer, reaction, holds, isHome, state)
       if (action) group.actions.push(action)
     }
   }
@@ -193,14 +234,14 @@ export class Search {
 
   private expandPosition(group: DraftGroup): void {
     const { place, holds } = group
-    const wait: DraftAction = { move: NONE, answer: NONE, seconds: 1, nothing: NONE, outcomes: [] }
+    const from = this.outcomes.kind.length
     for (const [reaction, chance] of unpromptedChances(this.index, place, holds)) {
       const record = sure(this.index.reactions[reaction])
-      const met = { move: NONE, home: record.endsIn === place }
-      const state = this.reactionState(reaction, metHolds(this.index, record, holds, 0n), met)
-      wait.outcomes.push({ kind: OUTCOME.reaction, state, chance, reaction })
+      const on = metHolds(this.index, record, holds, NO_HOLDS)
+      this.add(OUTCOME.reaction, this.reactionState(reaction, on, NONE, record.endsIn === place), chance, reaction)
     }
-    group.actions.push(wait)
+    const to = this.outcomes.kind.length
+    group.actions.push({ move: NONE, answer: NONE, seconds: 1, nothing: NONE, from, to, row: NONE })
     const others = this.fromWhereNothingStalled(group)
     for (const move of sure(this.index.positions[place]).moves) {
       const full = this.inFull(move)
@@ -212,10 +253,7 @@ export class Search {
       const fresh = this.sharesFor(move, holds)
       const shares = fresh && full === group.stalled ? triedAgain(fresh, this.scenario.repeat) : fresh
       if (!shares) continue
-      const { stallsIn } = sure(this.index.moves[move])
-      const nothing = () =>
-        stallsIn === undefined ? this.positionState({ position: place, holds }, full) : this.ownOrCaught(stallsIn)
-      group.actions.push(this.tried(move, NONE, shares, holds, true, nothing))
+      group.actions.push(this.tried(move, null, shares, holds, true, NONE))
     }
   }
 
@@ -223,9 +261,10 @@ export class Search {
    * For a group in which a move has just stalled: what is tried where none has, as far as that is known; all but that
    * move is the same.
    */
-  private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): Map<number, DraftAction> {
-    const group = stalled === NONE ? undefined : sure(this.positionGroups[place]).get(holds)
-    return new Map(group === undefined ? [] : sure(this.groups[group]).actions.map((action) => [action.move, action]))
+  private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): ReadonlyMap<number, DraftAction> {
+    const group = stalled === NONE ? undefined : this.positionGroups.get(place, holds)
+    if (group === undefined) return NOTHING
+    return new Map(sure(this.groups[group]).actions.map((action) => [action.move, action]))
   }
 
   private answered(
@@ -239,40 +278,48 @@ export class Search {
     const shares = sharesOf(this.index, move, answer.tries, holds)
     if (!shares) return null
     const stayed = home && sure(this.index.reactions[reaction]).endsIn === move.from
-    const nothing = () => (answer.stallsIn === undefined ? conceded : this.ownOrCaught(answer.stallsIn))
-    return this.tried(answer.move, answer.index, shares, holds, stayed, nothing)
+    return this.tried(answer.move, answer, shares, holds, stayed, conceded)
   }
 
   private ownOrCaught(position: number): number {
-    return this.positionState(ownPlace(this.index, position), NONE)
+    return position === CAUGHT ? TERMINAL.caught : this.ownState(position)
+  }
+
+  /** Where we are when nothing has come of a move tried cold (answer null), or as an answer in place of conceding. */
+  private stalledState(m: number, answer: IndexedAnswer | null, holds: HoldSet, conceded: number): number {
+    const move = sure(this.index.moves[m])
+    const { stallsIn } = answer ?? move
+    if (stallsIn !== undefined) return this.ownOrCaught(stallsIn)
+    return answer ? conceded : this.positionState(move.from, holds, this.inFull(m))
   }
 
   private tried(
     m: number,
-    answer: number,
+    answer: IndexedAnswer | null,
     shares: Shares,
     holds: HoldSet,
     stayed: boolean,
-    nothingState: () => number,
+    conceded: number,
   ): DraftAction {
     const move = sure(this.index.moves[m])
-    const outcomes: DraftOutcome[] = []
-    const add = (kind: OutcomeKind, state: number, chance: number, reaction = NONE) =>
-      outcomes.push({ kind, state, chance, reaction })
+    const from = this.outcomes.kind.length
     if (shares.lands > 0) {
-      add(OUTCOME.lands, this.positionState(landing(this.index, move, holds, stayed), NONE), shares.lands)
+      const place = landing(this.index, move, holds, stayed)
+      this.add(OUTCOME.lands, this.positionState(place.position, place.holds, NONE), shares.lands, NONE)
     }
-    for (const [place, share] of shares.elsewhere) add(OUTCOME.elsewhere, this.ownOrCaught(place), share)
+    for (const [place, share] of shares.elsewhere) this.add(OUTCOME.elsewhere, this.ownOrCaught(place), share, NONE)
     const mayDoNothing = this.scenario.sharpness > 0 && shares.reactions.length > 0
-    const nothing = shares.stalls > 0 || mayDoNothing || move.stallsIn !== undefined ? nothingState() : NONE
-    if (shares.stalls > 0) add(OUTCOME.stalls, nothing, shares.stalls)
+    const hasNothing = shares.stalls > 0 || mayDoNothing || move.stallsIn !== undefined
+    const nothing = hasNothing ? this.stalledState(m, answer, holds, conceded) : NONE
+    if (shares.stalls > 0) this.add(OUTCOME.stalls, nothing, shares.stalls, NONE)
     for (const [reaction, share] of shares.reactions) {
       const record = sure(this.index.reactions[reaction])
-      const met = { move: this.inFull(m), home: record.endsIn === move.from }
-      const state = this.reactionState(reaction, metHolds(this.index, record, holds, move.drops), met)
-      add(OUTCOME.reaction, state, share, reaction)
+      const on = metHolds(this.index, record, holds, move.drops)
+      const state = this.reactionState(reaction, on, this.inFull(m), record.endsIn === move.from)
+      this.add(OUTCOME.reaction, state, share, reaction)
     }
-    return { move: m, answer, seconds: move.seconds, nothing, outcomes }
+    const to = this.outcomes.kind.length
+    return { move: m, answer: answer?.index ?? NONE, seconds: move.seconds, nothing, from, to, row: NONE }
   }
 
   /**
@@ -281,10 +328,4 @@ export class Search {
   lossOf(group: DraftGroup, stalled: number): number | null {
     return repeatLoss(this.sharesFor(stalled, group.holds)!, this.scenario.repeat)
   }
-}
-
-function mapAt<K, V>(maps: Map<string, Map<K, V>>, key: string): Map<K, V> {
-  let map = maps.get(key)
-  if (!map) maps.set(key, (map = new Map<K, V>()))
-  return map
 }

@@ -30,18 +30,26 @@ export class Counter {
   }
 
   reactions(counts: Record<string, number> | undefined): TryCounts['reactions'] {
-    return Object.entries(counts ?? {})
-      .map(([id, n]): [number, number] => [this.reactionOf.get(id)!, n])
-      .filter(([, n]) => n > 0)
-      .sort(([a], [b]) => a - b)
+    const known: TryCounts['reactions'] = []
+    if (!counts) return known
+    for (const id of Object.keys(counts)) {
+      const n = counts[id]!
+      if (n > 0) known.push([this.reactionOf.get(id)!, n])
+    }
+    return known.length > 1 ? known.sort(([a], [b]) => a - b) : known
+  }
+
+  private elsewhere(counts: Tries['elsewhere']): TryCounts['elsewhere'] {
+    if (!counts) return []
+    return Object.entries(counts).flatMap(([id, n]) => (n > 0 ? [[this.place(id), n]] : []))
   }
 
   tries(guess: Tries): TryCounts {
-    const tries = withTallies(guess)
+    const tries = guess.tallies ? withTallies(guess) : guess
     return {
       lands: tries.lands ?? 0,
       stalls: tries.stalls ?? 0,
-      elsewhere: Object.entries(tries.elsewhere ?? {}).flatMap(([id, n]) => (n > 0 ? [[this.place(id), n]] : [])),
+      elsewhere: this.elsewhere(tries.elsewhere),
       reactions: this.reactions(tries.reactions),
     }
   }

@@ -2,6 +2,7 @@ import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
+import { Compiler } from '../game/compiler'
 import { inFull, isProbe, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
@@ -98,11 +99,11 @@ export interface Solved {
 }
 
 /**
- * Compiles and solves a checked chart and gathers its figures. `known`: a game of the same records in any scenario,
- * reused where it serves. Fails as `compileGame` and `solve` do.
+ * Compiles and solves a checked chart and gathers its figures. `compiler`: what compiled the chart as it was before.
+ * Fails as `compileGame` and `solve` do.
  */
-export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Result<Solved> {
-  const compiled = compileGame(chart, scenario, { known })
+export function figuresOf(chart: Chart, scenario: Scenario, compiler = new Compiler()): Result<Solved> {
+  const compiled = compiler.compile(chart, scenario)
   if (!compiled.ok) return compiled
   const solved = solve(compiled.value, { everySecond: true })
   if (!solved.ok) return solved
@@ -114,8 +115,13 @@ export function figuresOf(chart: Chart, scenario: Scenario, known?: Game): Resul
  * A function that gives the cost of a loose end: the start’s value if it did not hang open, less `value`. Null where
  * that cannot be computed.
  */
-export function costsOf(chart: Chart, scenario: Scenario, value: number): (end: LooseEnd) => number | null {
-  const compiled = compileGame(chart, scenario, { roots: 'start' })
+export function costsOf(
+  chart: Chart,
+  scenario: Scenario,
+  value: number,
+  compiler = new Compiler(),
+): (end: LooseEnd) => number | null {
+  const compiled = compiler.compile(chart, scenario, 'start')
   const near = compiled.ok ? new VariantSolver(chart, compiled.value) : null
   return (end) => {
     const worth = near?.startWorth(withoutLooseEnd(chart, end)) ?? null
