@@ -7,8 +7,8 @@ const only = (name, from, to) => ({
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}(/|$)`)
 /** Folders of the core, with those that every one of them stands on. */
-const core = (...folders) => [`^src/core/(${[...folders, 'document', 'problem', 'sure', 'typed'].join('|')})`]
-const RECORDS = npm('class-validator', 'class-transformer', 'reflect-metadata')
+const core = (...folders) => [`^src/core/(${[...folders, 'document', 'job', 'problem', 'sure', 'typed'].join('|')})`]
+const RECORDS = npm('class-validator')
 
 module.exports = {
   forbidden: [

@@ -7,14 +7,11 @@ import { sampleRange } from '../src/core/questions/range'
 import { sayScript } from '../src/core/say/script'
 import { scriptFrom } from '../src/core/questions/script'
 import { whatIf } from '../src/core/questions/whatIf'
-import { startWorth, type Job } from '../src/core/questions/job'
+import { toEnd } from '../src/core/job'
+import { startWorth } from '../src/core/questions/solved'
 import { taken } from '../tests/reference/taken'
 import { generateChart } from './generate'
 import { bestInTurn, row, type Row } from './measure'
-
-function toEnd(work: Job<unknown>): void {
-  while (!work.next().done);
-}
 
 /** What is asked of a chart of 300 positions, as ratios to one plain solve of its start, and in milliseconds. */
 export function benchQuestions(): Row[] {

@@ -1,9 +1,9 @@
 import 'reflect-metadata/lite'
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
 import { format } from 'prettier'
 import { Chart } from '../src/core/chart/chart'
-import { MAX_TALLIED, MAX_TRIES } from '../src/core/chart/constraints'
+import { MAX_REACTIONS, MAX_TALLIED, MAX_TRIES } from '../src/core/chart/constraints'
+import { classIn } from '../src/core/document/constraints'
 import { ID_PATTERN, OVER, RESERVED_IDS } from '../src/core/document/ids'
 
 const count = { type: 'number', minimum: 0, maximum: MAX_TRIES } as const
@@ -21,6 +21,7 @@ const OURS = {
   isMeanSecondsOrNever: { anyOf: [atLeastOne, { type: 'null' }] },
   isTryCount: count,
   isTryMap: { type: 'object', additionalProperties: count },
+  isReactionMap: { type: 'object', additionalProperties: count, maxProperties: MAX_REACTIONS },
   isWordMap: { type: 'object', additionalProperties: { type: 'string', minLength: 1, maxLength: 200 } },
   isPlaceMap: {
     type: 'object',
@@ -36,13 +37,23 @@ const OURS = {
   isWord: { ...strings, minLength: 1, maxLength: 200 },
 }
 
+/** What the converter asks of the library that it expects to know the classes of fields. */
+const CLASSES = {
+  findTypeMetadata: (owner: new () => object, field: string) => {
+    const type = classIn(owner, field)
+    return type && { typeFunction: () => type }
+  },
+  getExposedMetadatas: () => [],
+  findExcludeMetadata: () => undefined,
+}
+
 /** JSON Schema (draft 2020-12) of a chart file: what one record can say of itself; references are checked beside it. */
 export function chartSchema() {
   const additionalConverters = Object.fromEntries(
     Object.entries(OURS).map(([name, schema]) => [name, () => schema]),
   ) as never
   const definitions = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: defaultMetadataStorage,
+    classTransformerMetadataStorage: CLASSES as never,
     refPointerPrefix: '#/$defs/',
     additionalConverters,
   })

@@ -7,6 +7,7 @@ export type ProblemCode =
   | 'unsupported-version'
   | 'too-large'
   | 'too-deep'
+  | 'too-many'
   | 'forbidden-key'
   // One field.
   | 'missing'

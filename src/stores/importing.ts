@@ -1,10 +1,9 @@
 import type { Chart } from '../core/chart/chart'
-import { CHART_KIND } from '../core/chart/chartKind'
 import { replaceWith } from '../core/chart/edits/fields'
 import type { Edit } from '../core/document/history'
-import { parseDocument } from '../core/document/read'
 import type { Problem } from '../core/problem'
 import type { useDocumentList } from './documentList'
+import { useReading } from './reading'
 
 /** What became of a file that was to be imported. */
 export type Imported =
@@ -12,6 +11,7 @@ export type Imported =
   /** A chart with this id is kept already: the coach must say which to do. */
   | { state: 'taken'; chart: Chart; title: string }
   | { state: 'added'; id: string }
+  | { state: 'stopped' }
 
 interface ImportingOptions {
   list: Pick<ReturnType<typeof useDocumentList<Chart>>, 'entries' | 'freshId'>
@@ -26,7 +26,8 @@ interface ImportingOptions {
 export function useImporting({ list, openId, add, open, forget, edit }: ImportingOptions) {
   /** Reads a chart file's text, and adds it where its id is free. */
   async function importText(text: string): Promise<Imported> {
-    const read = parseDocument(CHART_KIND, text)
+    const read = await useReading().read('chart', text)
+    if (!read) return { state: 'stopped' }
     if (!read.ok) return { state: 'refused', problems: read.problems }
     const entry = list.entries.value.find(({ id }) => id === read.value.id)
     if (entry && entry.removedAt === undefined) return { state: 'taken', chart: read.value, title: entry.title }

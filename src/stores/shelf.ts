@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
-import { makeDocument, parseDocument } from '../core/document/read'
+import { makeDocument } from '../core/document/read'
 import { messageOf, success, type Result } from '../core/problem'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import type { Principle } from '../core/shelf/principles'
@@ -13,6 +13,7 @@ import { Connection } from '../storage/connection'
 import { readKept } from '../storage/documents'
 import { useCharts } from './charts'
 import { useDocumentList } from './documentList'
+import { useReading } from './reading'
 import { readShelfFiles } from './shelfFiles'
 
 import PRINCIPLES from '../shelf/general/principles.json' with { type: 'json' }
@@ -86,10 +87,10 @@ export const useShelf = defineStore('shelf', () => {
   const publishFrom = (chart: Chart, positions: readonly string[], title: string): Promise<string> =>
     keep(publish(chart, positions, title, taken()))
 
-  /** Takes in a shelf's file, under other ids where some are taken. */
-  async function importText(text: string): Promise<Result<string>> {
-    const parsed = parseDocument(SHELF_KIND, text)
-    return parsed.ok ? success(await keep(withFreshIds(parsed.value, taken()))) : parsed
+  /** Takes in a shelf's file, under other ids where some are taken; null where the coach has stopped the reading. */
+  async function importText(text: string): Promise<Result<string> | null> {
+    const read = await useReading().read('shelf', text)
+    return read?.ok ? success(await keep(withFreshIds(read.value, taken()))) : read
   }
 
   const exportText = (id: string): string => {

@@ -8,7 +8,7 @@ import { VariantSolver } from '../../src/core/insight/variantSolver'
 import { withDrilled } from '../../src/core/questions/gains'
 import { withShifted } from '../../src/core/questions/depends'
 import { withTries, type DrillTarget } from '../../src/core/questions/target'
-import { startWorth } from '../../src/core/questions/job'
+import { startWorth } from '../../src/core/questions/solved'
 import { randomChart, randomScenario } from '../reference/randomChart'
 import { taken } from '../reference/taken'
 

@@ -1,4 +1,4 @@
-import type { Job } from '../../src/core/questions/job'
+import type { Job } from '../../src/core/job'
 
 /** What a work finds, done all at once; how far it is only grows, and stays below 1 until then. */
 export function finished<T>(work: Job<T>): T {

@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto'
-import { Type } from 'class-transformer'
-import { Equals, IsArray, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord } from '../../src/core/document/constraints'
+import { Equals } from 'class-validator'
+import { IsRecordId, IsWord, Records } from '../../src/core/document/constraints'
 import type { DocumentKind } from '../../src/core/document/kind'
 import { makeDocument, parseDocument } from '../../src/core/document/read'
 import { openDatabase } from '../../src/storage/database'
@@ -24,8 +23,8 @@ class Hall {
   @Equals(2) version!: number
   @IsRecordId() id!: string
   @IsWord() title!: string
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Mat) mats!: Mat[]
-  @IsArray() @ValidateNested({ each: true }) @Type(() => Place) places!: Place[]
+  @Records(() => Mat) mats!: Mat[]
+  @Records(() => Place) places!: Place[]
 }
 const HALL: DocumentKind<Hall> = {
   ...{ name: 'hall', format: 'test-hall', version: 2, extension: '.hall.json', root: Hall },

@@ -1,6 +1,4 @@
-import { Type } from 'class-transformer'
-import { IsObject, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
+import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
 import type { MoveId, PositionId, ReactionId } from './ids'
 import { Tries } from './tries'
 
@@ -8,7 +6,7 @@ import { Tries } from './tries'
 export class Answer {
   @IsRecordId() reaction!: ReactionId
   @IsRecordId() move!: MoveId
-  @Optional() @IsObject() @ValidateNested() @Type(() => Tries) tries?: Tries
+  @Optional() @OneRecord(() => Tries) tries?: Tries
   /** A position, or `caught`; absent: where conceding leads. */
   @Optional() @IsWord() stallsIn?: PositionId | 'caught'
 }

@@ -17,6 +17,9 @@ export const CHAIN_LISTS = {
   answers: Answer,
 } as const
 
+/** More is no plan that a coach reads, and would take minutes to compute. */
+export const MAX_CHAIN = { positions: 2_000, holds: 2_000, moves: 12_000, reactions: 12_000, answers: 24_000 } as const
+
 /** An answer is known by the reaction and the move that it joins, any other record by its id. */
 export const chainKey = (list: string, record: object): string =>
   list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)

@@ -1,8 +1,7 @@
-import { Type } from 'class-transformer'
-import { Equals, IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
+import { Equals, IsArray, IsIn, IsObject, IsString } from 'class-validator'
 import { Answer } from './answer'
 import { PositionalRound } from './positionalRound'
-import { IsFraction, IsRecordId, IsWord, IsWordMap, Optional, Records } from '../document/constraints'
+import { IsFraction, IsRecordId, IsWord, IsWordMap, OneRecord, Optional, Records } from '../document/constraints'
 import { IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
@@ -51,10 +50,10 @@ export class Way {
 export class Settings {
   @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
   @Optional() @IsFraction() repeat?: number
-  @Optional() @IsObject() @ValidateNested() @Type(() => Ends) ends?: Ends
+  @Optional() @OneRecord(() => Ends) ends?: Ends
   /** How moves go that are only shown. */
-  @Optional() @IsObject() @ValidateNested() @Type(() => Probe) probe?: Probe
-  @Optional() @IsObject() @ValidateNested() @Type(() => SlopeSettings) slope?: SlopeSettings
+  @Optional() @OneRecord(() => Probe) probe?: Probe
+  @Optional() @OneRecord(() => SlopeSettings) slope?: SlopeSettings
   /** How this school says the side words of the frames, by the frames' word. */
   @Optional() @IsWordMap() words?: Record<string, string>
   /** Who trains with it, where they need protection; and the coach's reason to show them everything all the same. */
@@ -76,7 +75,7 @@ export class Chart {
   @IsRecordId() id!: string
   @IsWord() title!: string
   @Optional() @IsString() notes?: string
-  @Optional() @IsObject() @ValidateNested() @Type(() => Settings) settings?: Settings
+  @Optional() @OneRecord(() => Settings) settings?: Settings
   @Records(() => Position) positions!: Position[]
   @Optional() @Records(() => Hold) holds?: Hold[]
   @Records(() => Move) moves!: Move[]

@@ -5,6 +5,8 @@ import { isId, OVER } from '../document/ids'
 /* Validators for what only charts have: tries, times, points, worths, places. */
 
 export const MAX_TRIES = 1000
+/** Reactions that one move meets, or that come unprompted in one position. */
+export const MAX_REACTIONS = 60
 /** Rounds in one tally: sums that were kept before had the bound of tries. */
 export const MAX_TALLIED = 1000
 const MAX_SECONDS = 86_400
@@ -51,13 +53,26 @@ export const IsTryWeight = constraint(
   { code: 'bad-count' },
 )
 
+const badTries = (map: unknown) =>
+  Object.entries(isRecord(map) ? map : {})
+    .filter(([, n]) => !isTries(n))
+    .map(([key]) => ({ path: [key], message: SAYS_TRIES }))
+
 export const IsTryMap = constraint('isTryMap', 'must be an object of tries', (map) => isMapOf(map, isTries), {
   code: 'bad-count',
-  badEntries: (map) =>
-    Object.entries(isRecord(map) ? map : {})
-      .filter(([, n]) => !isTries(n))
-      .map(([key]) => ({ path: [key], message: SAYS_TRIES })),
+  badEntries: badTries,
 })
+
+/** Reactions with their counts, as few as anyone could tell apart on the mat. */
+export const IsReactionMap = constraint(
+  'isReactionMap',
+  `must be an object of tries, at most ${MAX_REACTIONS} of them`,
+  (map) => isMapOf(map, isTries) && Object.keys(map as object).length <= MAX_REACTIONS,
+  {
+    code: 'bad-count',
+    badEntries: (map) => (isRecord(map) && Object.keys(map).length > MAX_REACTIONS ? [] : badTries(map)),
+  },
+)
 
 export const IsPoints = constraint('isPoints', `must be a number of points from 0 to ${MAX_POINTS}`, isPoints)
 

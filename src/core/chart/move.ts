@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { IsArray, IsBoolean, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
+import { IsArray, IsBoolean, IsIn, IsObject, IsString } from 'class-validator'
+import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
@@ -31,8 +30,8 @@ export class Checkpoint {
   @Optional() @IsString() test?: string
   @Optional() @IsString() until?: string
   /** The same in the chart's holds, so that a run can be checked for it. */
-  @Optional() @IsObject() @ValidateNested() @Type(() => Gate) gate?: Gate
-  @Optional() @IsObject() @ValidateNested() @Type(() => Fault) fault?: Fault
+  @Optional() @OneRecord(() => Gate) gate?: Gate
+  @Optional() @OneRecord(() => Fault) fault?: Fault
 }
 
 /** Something that we try from a position; it lands in a position or in a finish. */
@@ -46,11 +45,11 @@ export class Move {
   @IsWord() to!: PositionId | 'finish'
   @Optional() @IsBoolean() across?: boolean
   @Optional() @IsSeconds() seconds?: number
-  @IsObject() @ValidateNested() @Type(() => Tries) tries!: Tries
+  @OneRecord(() => Tries) tries!: Tries
   /** A position, or `caught`; absent: in `from`. */
   @Optional() @IsWord() stallsIn?: PositionId | 'caught'
   /** How it goes when it is only shown, where that is not as the chart says. */
-  @Optional() @IsObject() @ValidateNested() @Type(() => Probe) probe?: Probe
+  @Optional() @OneRecord(() => Probe) probe?: Probe
   @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
   @Optional() @IsArray() @IsWord({ each: true }) usesAny?: string[]
   @Optional() @IsArray() @IsRecordId({ each: true }) needs?: HoldId[]
@@ -61,7 +60,7 @@ export class Move {
   @Optional() @IsObject() turns?: Record<string, unknown>
   @Optional() @Records(() => Checkpoint) checkpoints?: Checkpoint[]
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
-  @Optional() @IsObject() @ValidateNested() @Type(() => Hazard) hazard?: Hazard
+  @Optional() @OneRecord(() => Hazard) hazard?: Hazard
   @Optional() @Records(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

@@ -1,7 +1,6 @@
-import { Type } from 'class-transformer'
-import { IsArray, IsIn, IsObject, IsString, ValidateNested } from 'class-validator'
-import { IsRecordId, IsWord, Optional } from '../document/constraints'
-import { IsMeanSeconds, IsPositionId, IsTryMap, IsWorth } from './constraints'
+import { IsArray, IsIn, IsObject, IsString } from 'class-validator'
+import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
+import { IsMeanSeconds, IsPositionId, IsReactionMap, IsWorth } from './constraints'
 import type { HoldId, PositionId } from './ids'
 import { AHEAD, type Ahead } from './words'
 
@@ -9,7 +8,7 @@ import { AHEAD, type Ahead } from './words'
 export class Unprompted {
   @IsMeanSeconds() every!: number
   /** Reaction id to count. */
-  @IsTryMap() reactions!: Record<string, number>
+  @IsReactionMap() reactions!: Record<string, number>
 }
 
 /** Mean seconds until they finish us here, and the capabilities that they need for it. */
@@ -28,8 +27,8 @@ export class Position {
   @Optional() @IsWord() frame?: string
   @Optional() @IsObject() orientation?: Record<string, unknown>
   @Optional() @IsArray() @IsRecordId({ each: true }) holds?: HoldId[]
-  @Optional() @IsObject() @ValidateNested() @Type(() => Unprompted) unprompted?: Unprompted
-  @Optional() @IsObject() @ValidateNested() @Type(() => Threat) threat?: Threat
+  @Optional() @OneRecord(() => Unprompted) unprompted?: Unprompted
+  @Optional() @OneRecord(() => Threat) threat?: Threat
   @Optional() @IsMeanSeconds() breakUp?: number
   @Optional() @IsWorth() endWorth?: number
   @Optional() @IsRecordId() mirror?: PositionId

@@ -1,6 +1,6 @@
 import { IsBoolean } from 'class-validator'
 import { IsDay, Optional, Records } from '../document/constraints'
-import { IsTryCount, IsTryMap, IsTryWeight } from './constraints'
+import { IsReactionMap, IsTryCount, IsTryMap, IsTryWeight } from './constraints'
 
 /** Rounds that were tallied on the mat, with one outcome: what was seen, as a fact, from which all sums are taken. */
 export class MatTally {
@@ -18,7 +18,7 @@ export class Tries {
   /** Position id or `caught` to count. */
   @Optional() @IsTryMap() elsewhere?: Record<string, number>
   /** Reaction id to count. */
-  @Optional() @IsTryMap() reactions?: Record<string, number>
+  @Optional() @IsReactionMap() reactions?: Record<string, number>
   /** How many real tries they count for, where that is not their total: a guess of little weight. */
   @Optional() @IsTryCount() weight?: number
   @Optional() @Records(() => MatTally) tallies?: MatTally[]

@@ -1,10 +1,15 @@
-// Decorators of class-transformer look their types up through it, so it must be there before any record.
-import 'reflect-metadata/lite'
-import { Type } from 'class-transformer'
-import { IsArray, registerDecorator, ValidateIf, ValidateNested, type ValidationOptions } from 'class-validator'
+import {
+  IsArray,
+  IsObject,
+  registerDecorator,
+  ValidateIf,
+  ValidateNested,
+  type ValidationOptions,
+} from 'class-validator'
 import type { Problem, ProblemCode } from '../problem'
 import { isRecord } from './fields'
 import { isId } from './ids'
+import type { RecordClass } from './kind'
 
 /* Validators for any kind of document that class-validator has no ready-made one for. */
 
@@ -46,14 +51,40 @@ export function Optional(): PropertyDecorator {
 
 const AreRecords = constraint('areRecords', 'must be objects', (list) => Array.isArray(list) && list.every(isRecord))
 
+/** The classes of what fields hold, by the prototype that has the fields and then by field. */
+const CLASSES = new Map<object, Map<string, () => RecordClass>>()
+
+function remember(target: object, field: string, type: () => RecordClass): void {
+  const fields = CLASSES.get(target) ?? new Map<string, () => RecordClass>()
+  CLASSES.set(target, fields.set(field, type))
+}
+
+/** The class of the record, or of each record in the list, that a field of a class holds; undefined: of none. */
+export function classIn(owner: RecordClass, field: string): RecordClass | undefined {
+  for (let at: object | null = owner.prototype as object; at; at = Object.getPrototypeOf(at) as object | null) {
+    const type = CLASSES.get(at)?.get(field)
+    if (type) return type()
+  }
+  return undefined
+}
+
 /** A list of records of a class, each of which is checked. A list in a record's place is not taken for one. */
 export const Records =
-  (type: () => new () => object): PropertyDecorator =>
+  (type: () => RecordClass): PropertyDecorator =>
   (target, key) => {
     IsArray()(target, key)
     AreRecords()(target, String(key))
     ValidateNested({ each: true })(target, key)
-    Type(type)(target, key)
+    remember(target, String(key), type)
+  }
+
+/** One record of a class, which is checked. */
+export const OneRecord =
+  (type: () => RecordClass): PropertyDecorator =>
+  (target, key) => {
+    IsObject()(target, key)
+    ValidateNested()(target, key)
+    remember(target, String(key), type)
   }
 
 export const IsRecordId = constraint(

@@ -34,6 +34,8 @@ export interface DocumentKind<D extends AnyDocument> {
    */
   readonly root: RecordClass
   readonly lists: Readonly<Record<string, RecordClass>>
+  /** How many records a list may have, for the lists where more would be no document that anyone works with. */
+  readonly most?: Readonly<Record<string, number>>
   /** What a record is known by within its list, where that is not its `id`. */
   keyOf?: (list: string, record: object) => string
   /** From the oldest version that this build reads, gap-free, to `version`. */

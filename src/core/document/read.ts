@@ -1,9 +1,10 @@
+import { toEnd, type Job } from '../job'
 import { failure, messageOf, success, type Problem, type Result } from '../problem'
 import type { DocumentDiff } from './diff'
 import { fieldsOf, isRecord, recordsIn, type Fields } from './fields'
 import { MAX_BYTES, unsafeContent } from './guard'
 import { oldestVersion, type AnyDocument, type DocumentKind } from './kind'
-import { checkFields, checkRecords, checkStructure } from './structure'
+import { checkFields, checkRecords, checkSizes, structureJob } from './structure'
 
 /*
  * The one door for documents: files, what the browser keeps and what the interface edits all pass the same checks, so
@@ -16,7 +17,11 @@ export function makeDocument(document: AnyDocument): string {
 }
 
 /** The document in a file's text, or every problem with its place. Fields that this build does not know are kept. */
-export function parseDocument<D extends AnyDocument>(kind: DocumentKind<D>, text: string): Result<D> {
+export const parseDocument = <D extends AnyDocument>(kind: DocumentKind<D>, text: string): Result<D> =>
+  toEnd(parsingJob(kind, text))
+
+/** The same in steps, for large files. */
+export function* parsingJob<D extends AnyDocument>(kind: DocumentKind<D>, text: string): Job<Result<D>> {
   if (utf8Bytes(text) > MAX_BYTES) {
     return failure({
       code: 'too-large',
@@ -30,14 +35,17 @@ export function parseDocument<D extends AnyDocument>(kind: DocumentKind<D>, text
   } catch (error) {
     return failure({ code: 'not-json', path: [], message: `the file is not JSON: ${messageOf(error)}` })
   }
-  return readDocument(kind, data)
+  return yield* readingJob(kind, data)
 }
 
 /** The document in parsed JSON: migrated, normalised and checked; or every problem with its place. */
-export function readDocument<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<D> {
+export const readDocument = <D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<D> =>
+  toEnd(readingJob(kind, data))
+
+function* readingJob<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Job<Result<D>> {
   const modern = modernised(kind, data)
   if (!modern.ok) return modern
-  const problems = checkDocument(kind, modern.value)
+  const problems = yield* checkingJob(kind, modern.value)
   return problems.length ? failure(...problems) : success(modern.value as object as D)
 }
 
@@ -68,9 +76,15 @@ export function modernised<D extends AnyDocument>(kind: DocumentKind<D>, data: u
   return success(normalisers.reduce((before, normalise) => normalise(before), migrated))
 }
 
-/** Every problem of a document of today's form. References are looked at once all records are sound. */
-export function checkDocument<D extends AnyDocument>(kind: DocumentKind<D>, document: object): Problem[] {
-  const structure = checkStructure(kind, document)
+/** Every problem of a document of today's form. */
+export const checkDocument = <D extends AnyDocument>(kind: DocumentKind<D>, document: object): Problem[] =>
+  toEnd(checkingJob(kind, document))
+
+/** The records are looked at if there are not too many of them, and references once all records are sound. */
+function* checkingJob<D extends AnyDocument>(kind: DocumentKind<D>, document: object): Job<Problem[]> {
+  const sizes = checkSizes(kind, document)
+  if (sizes.length) return sizes
+  const structure = yield* structureJob(kind, document)
   const problems = structure.length ? structure : kind.checkReferences(document as D)
   return problems.map((problem) => named(problem, document))
 }
@@ -81,6 +95,7 @@ export function checkDocument<D extends AnyDocument>(kind: DocumentKind<D>, docu
  */
 export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D, diff: DocumentDiff): Problem[] {
   const structure = [
+    ...checkSizes(kind, after),
     ...(Object.keys(diff.fields).length ? checkFields(kind, after) : []),
     ...Object.entries(diff.lists).flatMap(([list, { records }]) => {
       const touched = new Set<unknown>(records.map((record) => record.after))

@@ -11,7 +11,8 @@ import { terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
 import { expectedScoreIn, type ExpectedScore } from '../insight/points'
 import { play, type Beat } from '../limbScore/play'
-import { startWorth, type Job } from './job'
+import type { Job } from '../job'
+import { startWorth } from './solved'
 
 type Spot = PositionId | 'finish' | 'caught'
 

@@ -8,7 +8,8 @@ import type { Solution } from '../solve/solution'
 import { withDrilled, withNewAnswer, type Gain } from './gains'
 import { promiseOfMet } from './shortlist'
 import { allMet, keyOfMet, withUsedMore, type MetWhere } from './met'
-import { solved, type Job } from './job'
+import type { Job } from '../job'
+import { solved } from './solved'
 
 /**
  * One reaction that they use twice as often, and what that costs the start’s value once we play our best against it.

@@ -7,7 +7,8 @@ import { promiseOfMet, rankDrills } from './shortlist'
 import { allMet, keyOfMet } from './met'
 import { shifted, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import { solved, type Job } from './job'
+import type { Job } from '../job'
+import { solved } from './solved'
 
 /** One figure of the tries, and how the start’s value changes with one try in ten less or more of it. */
 export interface Dependence {

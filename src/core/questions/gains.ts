@@ -14,7 +14,8 @@ import type { Solution } from '../solve/solution'
 import { shifted } from './shifted'
 import { withTries, type DrillTarget } from './target'
 import { mostVisited, rankDrills, rankLooseEnds } from './shortlist'
-import { solved, type Job } from './job'
+import type { Job } from '../job'
+import { solved } from './solved'
 
 /** One change that would raise the start’s value, and by how much (`gain`, in worth). */
 export type Gain = { gain: number } & (

@@ -12,7 +12,8 @@ import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { mostVisited } from './shortlist'
 import { withTries } from './target'
-import { solved, type Job } from './job'
+import type { Job } from '../job'
+import { solved } from './solved'
 
 /** The outcomes of tries that end where we are worse off than if nothing had come of them. */
 interface Wrong {

@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
 import { figuresOf, type Endings } from '../insight/figures'
-import type { Job } from './job'
+import type { Job } from '../job'
 
 /** The plan that keeps a limit on ending behind, and what that costs. */
 export interface Limited {

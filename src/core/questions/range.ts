@@ -9,7 +9,8 @@ import { makeBatches } from '../solve/batches'
 import { KeptPlan } from '../solve/keptPlan'
 import { solve } from '../solve/solve'
 import { Sampler } from './sampled'
-import { solved, type Job } from './job'
+import type { Job } from '../job'
+import { solved } from './solved'
 
 /**
  * Draws tries from the coach’s counts, one seed a sample, and values the start both with the plan as it is and solved

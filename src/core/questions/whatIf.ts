@@ -9,7 +9,7 @@ import { figuresOf, type Figures } from '../insight/figures'
 import { withUsedMore, type MetWhere } from './met'
 import { withShare, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
-import type { Job } from './job'
+import type { Job } from '../job'
 
 /** What is supposed to be otherwise; what is absent stays as it is. */
 export interface Ifs {

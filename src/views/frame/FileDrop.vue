@@ -2,12 +2,15 @@
 import { present } from '../../core/sure'
 import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
+import { useReading } from '../../stores/reading'
 import { importFile, useImport } from '../parts/files/importing'
 
-/** A chart file dropped anywhere is imported. */
+/** A file dropped anywhere is imported; while a large one is read, it can be stopped. */
 const ImportReport = defineAsyncComponent(() => import('../parts/files/ImportReport.vue'))
+const ReadingNote = defineAsyncComponent(() => import('./ReadingNote.vue'))
 const isOver = ref(false)
 const { report } = useImport()
+const reading = useReading()
 let depth = 0
 
 const hasFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
@@ -32,6 +35,7 @@ useEventListener(window, 'drop', (event) => {
 <template>
   <div v-if="isOver" class="drop" aria-hidden="true">Let go to import the chart</div>
   <ImportReport v-if="report" />
+  <ReadingNote v-if="reading.progress !== null" />
 </template>
 
 <style scoped>

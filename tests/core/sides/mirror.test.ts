@@ -8,7 +8,8 @@ import { addPosition, removeMove, rename } from '../../../src/core/chart/edits/r
 import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
 import { CHART_KIND } from '../../../src/core/chart/chartKind'
 import { checkReferences } from '../../../src/core/chart/references'
-import { checkStructure } from '../../../src/core/document/structure'
+import { structureJob } from '../../../src/core/document/structure'
+import { toEnd } from '../../../src/core/job'
 import { makeChart } from '../../../src/core/files/chartFile'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
@@ -77,7 +78,7 @@ describe('a chart from the other side', () => {
     )
     expect(seen.settings).toEqual(demo.settings)
     expect(checkReferences(seen)).toEqual([])
-    expect(checkStructure(CHART_KIND, seen)).toEqual([])
+    expect(toEnd(structureJob(CHART_KIND, seen))).toEqual([])
   })
 
   it('is worth exactly as much, move by move', () => {

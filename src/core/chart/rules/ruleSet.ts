@@ -1,6 +1,5 @@
-import { Type } from 'class-transformer'
-import { IsArray, IsBoolean, IsInt, IsObject, IsString, Max, Min, ValidateNested } from 'class-validator'
-import { IsFraction, IsRecordId, IsWord, Optional, Records } from '../../document/constraints'
+import { IsArray, IsBoolean, IsInt, IsString, Max, Min } from 'class-validator'
+import { IsFraction, IsRecordId, IsWord, OneRecord, Optional, Records } from '../../document/constraints'
 import { IsPointMap, IsPoints, IsSeconds } from '../constraints'
 
 /** What a move may be that some rules forbid, by tag. */
@@ -57,9 +56,9 @@ export class RuleSet {
   @IsArray() @IsWord({ each: true }) forbids!: string[]
   @Optional() @IsBoolean() gi?: boolean
   @Optional() @IsString() level?: string
-  @Optional() @IsObject() @ValidateNested() @Type(() => MatchFormat) rounds?: MatchFormat
+  @Optional() @OneRecord(() => MatchFormat) rounds?: MatchFormat
   @Optional() @IsPointMap() points?: Partial<Record<ScoringAction, number>>
-  @Optional() @IsObject() @ValidateNested() @Type(() => ControlTime) controlTime?: ControlTime
+  @Optional() @OneRecord(() => ControlTime) controlTime?: ControlTime
   /** No finish is tried at all: control is the goal. */
   @Optional() @IsBoolean() noFinish?: boolean
   @Optional() @Records(() => StrikeChange) strikes?: StrikeChange[]

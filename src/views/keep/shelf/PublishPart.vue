@@ -41,6 +41,7 @@ async function take(event: Event) {
   const text = decodeText(new Uint8Array(await file.arrayBuffer()))
   const taken = text.ok ? await store.importText(text.value) : text
   input.value = ''
+  if (!taken) return
   wrong.value = taken.ok
     ? ''
     : `${file.name} was not taken in: ${taken.problems.slice(0, 3).map(problemText).join('; ')}`

@@ -32,7 +32,7 @@ export async function importFile(file: File): Promise<void> {
   const imported = await charts.importText(text.value)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
   else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
-  else charts.tell(`Imported ${charts.chart?.title}.`)
+  else if (imported.state === 'added') charts.tell(`Imported ${charts.chart?.title}.`)
 }
 
 async function importShelf(file: string, text: string): Promise<void> {
@@ -41,6 +41,7 @@ async function importShelf(file: string, text: string): Promise<void> {
   const shelf = useShelf()
   await shelf.load()
   const imported = await shelf.importText(text)
+  if (!imported) return
   if (!imported.ok) report.value = { file, problems: imported.problems }
   else useCharts().tell('The shelf stands on the Shelf, below ours.')
 }

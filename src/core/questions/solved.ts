@@ -5,12 +5,6 @@ import type { Scenario } from '../game/scenario'
 import { solve, type SolveOptions } from '../solve/solve'
 import type { Solution } from '../solve/solution'
 
-/**
- * Work in steps, which can be watched and stopped between two of them: yields progress, 0 to 1, and returns what it
- * found.
- */
-export type Job<T> = Generator<number, T, void>
-
 /** A checked chart solved in a scenario; null where that cannot be computed. */
 export function solved(chart: Chart, scenario: Scenario, how: CompileOptions & SolveOptions = {}): Solution | null {
   const game = compileGame(chart, scenario, how)

@@ -1,1 +1,0 @@
-declare module 'class-transformer/cjs/storage'

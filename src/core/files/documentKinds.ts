@@ -1,0 +1,22 @@
+import { CHART_KIND } from '../chart/chartKind'
+import type { Chart } from '../chart/chart'
+import type { AnyDocument, DocumentKind } from '../document/kind'
+import { parsingJob } from '../document/read'
+import type { Job } from '../job'
+import type { Result } from '../problem'
+import { SHELF_KIND, type OwnShelf } from '../shelf/shelfKind'
+
+/** What is in the files of each kind, by the kind's name. */
+export interface Documents {
+  chart: Chart
+  shelf: OwnShelf
+}
+export type KindName = keyof Documents
+
+const KINDS: { [N in KindName]: DocumentKind<Documents[N]> } = { chart: CHART_KIND, shelf: SHELF_KIND }
+
+/** The document of a kind in a file's text, or every problem with its place; in steps. */
+export function* parsingJobOf<N extends KindName>(name: N, text: string): Job<Result<Documents[N]>> {
+  const kind: DocumentKind<Documents[N]> = KINDS[name]
+  return yield* parsingJob<Documents[N] & AnyDocument>(kind, text)
+}

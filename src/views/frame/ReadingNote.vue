@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useReading } from '../../stores/reading'
+
+/** How far the reading of a large file is, and a way to stop it. */
+const reading = useReading()
+</script>
+
+<template>
+  <div class="reading" role="status">
+    <span>Reading the file</span>
+    <el-progress :percentage="Math.round(100 * (reading.progress ?? 1))" :stroke-width="10" />
+    <button type="button" class="button" @click="reading.stop()">Stop</button>
+  </div>
+</template>
+
+<style scoped>
+.reading {
+  position: fixed;
+  z-index: 61;
+  right: 0;
+  bottom: 24px;
+  left: 0;
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  align-items: center;
+  gap: 14px;
+  width: min(460px, 92vw);
+  margin: 0 auto;
+  padding: 10px 14px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  background: var(--panel);
+  box-shadow: 0 6px 24px rgb(0 0 0 / 18%);
+}
+</style>
