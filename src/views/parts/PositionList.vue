@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { sure } from '../../core/sure'
 import Fuse from 'fuse.js'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -10,6 +9,7 @@ import { alsoSaid } from '../../core/sides/vocabulary'
 import type { Position } from '../../core/chart/position'
 import type { PositionId } from '../../core/chart/ids'
 import { positionFromName } from '../../core/notation/families'
+import LongList from '../../components/LongList.vue'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useWorksheet } from './inspectors/sheet'
@@ -34,6 +34,15 @@ const fuse = computed(() => new Fuse(chart.value.positions, { keys: KEYS, thresh
 const found = computed(() =>
   text.value.trim() ? fuse.value.search(text.value).map(({ item }) => item) : chart.value.positions,
 )
+/** A band's name, or one of its positions. */
+interface Row {
+  band: Band
+  one?: Position
+}
+const rows = computed(() =>
+  bands.value.flatMap((band): Row[] => [{ band }, ...band.positions.map((one) => ({ band, one }))]),
+)
+const keyOf = ({ band, one }: Row) => (one ? one.id : `band ${band.key}`)
 const figures = computed(() => store.figures?.positions)
 const bands = computed(() => bandsOf(found.value, charts.chart?.settings?.slope?.bands))
 const loose = computed(() => new Set(store.figures?.looseEnds.map((end) => end.position) ?? []))
@@ -50,11 +59,12 @@ async function add(name: string) {
 }
 
 /** Alt and an arrow move a position up or down within its band. */
-async function onArrow(event: KeyboardEvent, band: Band, i: number) {
-  const other = band.positions[event.key === 'ArrowUp' ? i - 1 : i + 1]
-  if (!event.altKey || !other) return
+async function onArrow(event: KeyboardEvent, { band, one }: Row) {
+  if (!event.altKey || !one) return
+  const other = band.positions[band.positions.indexOf(one) + (event.key === 'ArrowUp' ? -1 : 1)]
+  if (!other) return
   event.preventDefault()
-  const { id, name } = sure(band.positions[i])
+  const { id, name } = one
   charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()
@@ -85,25 +95,24 @@ defineExpose({ search: () => field.value?.focus() })
     <button v-if="text.trim()" type="button" class="button add" @click="add(text.trim())">
       New position “{{ text.trim() }}”
     </button>
-    <section v-for="band in bands" :key="band.key">
-      <h3>{{ band.name }}</h3>
+    <LongList v-slot="{ item }" :items="rows" :key-of="keyOf" :row-height="28" :scroller="list">
+      <h3 v-if="!item.one">{{ item.band.name }}</h3>
       <a
-        v-for="(one, i) in band.positions"
-        :key="one.id"
-        :href="`#/${screen}/${one.id}`"
-        :data-position="one.id"
-        :class="{ here: one.id === position?.id }"
-        :aria-current="one.id === position?.id ? 'page' : undefined"
-        @keydown.up="onArrow($event, band, i)"
-        @keydown.down="onArrow($event, band, i)"
+        v-else
+        :href="`#/${screen}/${item.one.id}`"
+        :data-position="item.one.id"
+        :class="{ here: item.one.id === position?.id }"
+        :aria-current="item.one.id === position?.id ? 'page' : undefined"
+        @keydown.up="onArrow($event, item)"
+        @keydown.down="onArrow($event, item)"
       >
-        <span>{{ one.name }}</span>
-        <svg v-if="loose.has(one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
+        <span>{{ item.one.name }}</span>
+        <svg v-if="loose.has(item.one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
           <circle cx="7" cy="7" r="4.5" />
         </svg>
-        <b v-if="figures">{{ hundred(figures[one.id]?.value ?? 0) }}</b>
+        <b v-if="figures" :class="{ stale: store.stale }">{{ hundred(figures[item.one.id]?.value ?? 0) }}</b>
       </a>
-    </section>
+    </LongList>
   </nav>
 </template>
 

@@ -59,10 +59,6 @@ onUnmounted(() => clearTimeout(timer))
 </template>
 
 <style scoped>
-.stale {
-  opacity: 0.5;
-}
-
 .figure {
   border-radius: 4px;
   padding: 1px 4px;

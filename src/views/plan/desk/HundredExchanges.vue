@@ -33,7 +33,7 @@ const parts = computed(() => {
       <span class="label">per 100 exchanges</span>
       <HowSure />
     </div>
-    <div class="rest">
+    <div class="rest" :class="{ stale: store.stale }">
       <p class="sentence">{{ sentence }}</p>
       <div class="bar" role="img" :aria-label="parts.map(({ name, value }) => `${hundred(value)} ${name}`).join(', ')">
         <span v-for="part in parts" :key="part.key" :class="part.key" :style="{ flexGrow: part.value }" />

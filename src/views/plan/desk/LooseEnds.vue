@@ -5,6 +5,7 @@ import { counted, share } from '../../../core/say/figureText'
 import LooseRing from '../../../components/LooseRing.vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import MoreButton from '../../../components/MoreButton.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import MakeRound from './MakeRound.vue'
 import { placeOf } from './places'
@@ -13,7 +14,7 @@ import { placeOf } from './places'
 const charts = useCharts()
 const store = useFigures()
 const FEW = 5
-const showsAll = ref(false)
+const most = ref(FEW)
 
 const ends = computed(() =>
   present(store.figures)
@@ -25,7 +26,7 @@ const ends = computed(() =>
     })
     .sort((a, b) => (b.cost ?? -1) - (a.cost ?? -1) || b.visits - a.visits),
 )
-const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, FEW)))
+const shown = computed(() => ends.value.slice(0, most.value))
 </script>
 
 <template>
@@ -56,9 +57,7 @@ const shown = computed(() => (showsAll.value ? ends.value : ends.value.slice(0, 
       </li>
     </ol>
     <p v-else class="muted">Every reaction has an answer.</p>
-    <button v-if="ends.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
-      {{ showsAll ? 'Fewer' : `All ${ends.length}` }}
-    </button>
+    <MoreButton v-model="most" :few="FEW" :of="ends.length" />
   </section>
 </template>
 

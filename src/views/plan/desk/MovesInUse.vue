@@ -3,13 +3,14 @@ import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import MoreButton from '../../../components/MoreButton.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 
 /** The moves in the order in which the best plan uses them. */
 const charts = useCharts()
 const store = useFigures()
 const FEW = 10
-const showsAll = ref(false)
+const limit = ref(FEW)
 
 const moves = computed(() => {
   const nameOf = new Map<string, string>(present(charts.chart).positions.map(({ id, name }) => [id, name]))
@@ -20,7 +21,7 @@ const moves = computed(() => {
     })
     .sort((a, b) => b.figure.uses - a.figure.uses)
 })
-const shown = computed(() => (showsAll.value ? moves.value : moves.value.slice(0, FEW)))
+const shown = computed(() => moves.value.slice(0, limit.value))
 const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => figure.uses)))
 </script>
 
@@ -56,9 +57,7 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
         </tr>
       </tbody>
     </table>
-    <button v-if="moves.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
-      {{ showsAll ? 'Fewer' : `All ${moves.length}` }}
-    </button>
+    <MoreButton v-model="limit" :few="FEW" :of="moves.length" />
   </section>
 </template>
 

@@ -74,7 +74,7 @@ const target = computed(() => (props.drag?.kind === 'draw' ? placeUnder(scene.va
 
 <template>
   <template v-if="scene">
-    <g class="moving">
+    <g class="moving" :class="{ stale: store.stale }">
       <rect
         v-for="(band, i) in scene.bands"
         :key="band.key"
