@@ -23,7 +23,7 @@ export const shared = {
 
 /** Folders whose tests draw on a page, and those whose tests do not. */
 export const DRAWN = ['views', 'components']
-export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server']
+export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server', 'faults']
 
 const project = (displayName, testEnvironment, folders) => ({
   ...shared,

@@ -21,41 +21,48 @@ export function drawWith(random: () => number): Draw {
   return { below, one: (list) => list[below(list.length)] }
 }
 
-/** One edit of each kind that the screens offer, on whatever record the draw falls. */
-export const RANDOM_EDITS: ((chart: Chart, draw: Draw) => void)[] = [
-  (chart) => records.addPosition(chart, { name: 'New place', family: 'side', ahead: 'even' }),
-  (chart, { one }) => {
+/** What an edit does when it falls on whatever record the draw does. */
+export type RandomEdit = (chart: Chart, draw: Draw) => unknown
+
+/** Edits of the records that fit into any chart; none is ever refused. */
+export const SOUND_EDITS = {
+  addPosition: (chart) => records.addPosition(chart, { name: 'New place', family: 'side', ahead: 'even' }),
+  addMove: (chart, { one }) => {
     const [from, to] = [one(chart.positions).id, one(chart.positions).id]
     records.addMove(chart, { name: 'New move', kind: 'advance', from, to, tries: { lands: 1 } })
   },
-  (chart, { one }) => records.addReaction(chart, one(chart.moves).id, 'New reaction', one(chart.positions).id),
-  (chart, { one }) => records.meetReaction(chart, one(chart.moves).id, one(chart.reactions).id),
-  (chart, { one }) => {
+  addReaction: (chart, { one }) =>
+    records.addReaction(chart, one(chart.moves).id, 'New reaction', one(chart.positions).id),
+  meetReaction: (chart, { one }) => records.meetReaction(chart, one(chart.moves).id, one(chart.reactions).id),
+  unmeetReaction: (chart, { one }) => {
     const move = one(chart.moves.filter(({ tries }) => Object.keys(tries.reactions ?? {}).length))
     if (move) records.unmeetReaction(chart, move.id, one(Object.keys(move.tries.reactions!)) as never)
   },
-  (chart, { one }) => records.rename(chart, 'moves', one(chart.moves).id, 'Other name'),
-  (chart, { one }) => records.swapPositions(chart, one(chart.positions).id, one(chart.positions).id),
-  (chart, { one }) => records.removeMove(chart, one(chart.moves).id),
-  (chart, { one }) => records.removeReaction(chart, one(chart.reactions).id),
-  (chart, { one }) => chart.positions.length > 1 && records.removePosition(chart, one(chart.positions).id),
-  (chart, { one, below }) => records.moveMove(chart, one(chart.moves).id, below(3) ? one(chart.moves).id : null),
-  (chart, { one }) => {
+  rename: (chart, { one }) => records.rename(chart, 'moves', one(chart.moves).id, 'Other name'),
+  swapPositions: (chart, { one }) => records.swapPositions(chart, one(chart.positions).id, one(chart.positions).id),
+  removeMove: (chart, { one }) => records.removeMove(chart, one(chart.moves).id),
+  removeReaction: (chart, { one }) => records.removeReaction(chart, one(chart.reactions).id),
+  removePosition: (chart, { one }) =>
+    chart.positions.length > 1 && records.removePosition(chart, one(chart.positions).id),
+  moveMove: (chart, { one, below }) =>
+    records.moveMove(chart, one(chart.moves).id, below(3) ? one(chart.moves).id : null),
+  orderReactions: (chart, { one }) => {
     const move = one(chart.moves)
     records.orderReactions(chart, move.id, Object.keys(move.tries.reactions ?? {}).reverse() as never)
   },
-  (chart, { one }) => {
+  addAnswer: (chart, { one }) => {
     const [reaction, move] = [one(chart.reactions).id, one(chart.moves).id]
     const isNew = chart.answers.every((answer) => answer.reaction !== reaction || answer.move !== move)
     if (isNew) addAnswer(chart, reaction, move)
   },
-  (chart, { one }) => {
+  addNewAnswer: (chart, { one }) => {
     const reaction = one(chart.reactions.filter(({ endsIn }) => endsIn !== 'caught'))
     if (reaction) addNewAnswer(chart, reaction.id, 'New answer', 'finish')
   },
-  (chart, { below }) => chart.answers.length && removeAnswer(chart, anyAnswer(chart, below)),
-  (chart, { below }) => chart.answers.length && shiftAnswer(chart, anyAnswer(chart, below), below(2) ? 1 : -1),
-  (chart, { one, below }) => {
+  removeAnswer: (chart, { below }) => chart.answers.length && removeAnswer(chart, anyAnswer(chart, below)),
+  shiftAnswer: (chart, { below }) =>
+    chart.answers.length && shiftAnswer(chart, anyAnswer(chart, below), below(2) ? 1 : -1),
+  setTries: (chart, { one, below }) => {
     const move = one(chart.moves)
     setTries(
       chart,
@@ -63,9 +70,10 @@ export const RANDOM_EDITS: ((chart: Chart, draw: Draw) => void)[] = [
       { ...withPart(move.tries, one(partsOf(move.tries)), below(5)), lands: 1 },
     )
   },
-  (chart, { below }) => chart.answers.length && borrowTries(chart, anyAnswer(chart, below)),
-  (chart, { one, below }) => setUnprompted(chart, one(chart.positions).id, 8, { [one(chart.reactions).id]: below(3) }),
-  (chart, { one }) => {
+  borrowTries: (chart, { below }) => chart.answers.length && borrowTries(chart, anyAnswer(chart, below)),
+  setUnprompted: (chart, { one, below }) =>
+    setUnprompted(chart, one(chart.positions).id, 8, { [one(chart.reactions).id]: below(3) }),
+  addCheckpoint: (chart, { one }) => {
     const { id } = one(chart.moves)
     const checkpoint = addCheckpoint(chart, id, 'Elbow off the ribs')
     addCheckpoint(chart, id, 'Weight on the chest')
@@ -73,8 +81,10 @@ export const RANDOM_EDITS: ((chart: Chart, draw: Draw) => void)[] = [
     setFault(chart, id, checkpoint, 'fix', 'lift it')
     shiftCheckpoint(chart, id, checkpoint, 1)
   },
-  (chart, { one }) => {
+  removeCheckpoint: (chart, { one }) => {
     const move = one(chart.moves.filter(({ checkpoints }) => checkpoints?.length))
     if (move) removeCheckpoint(chart, move.id, move.checkpoints![0].id)
   },
-]
+} satisfies Record<string, RandomEdit>
+
+export const RANDOM_EDITS: RandomEdit[] = Object.values(SOUND_EDITS)

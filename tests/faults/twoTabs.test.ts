@@ -11,6 +11,7 @@ import { randomChart } from '../reference/randomChart'
 import { drawWith, RANDOM_EDITS } from '../reference/randomEdits'
 import { taken } from '../reference/taken'
 import { storeOf, tabName } from '../storage/storeOf'
+import { amount, report } from './amount'
 
 /**
  * What the coach does in a tab: an edit of its own seed, so that done again it draws the same way; or undo, or redo.
@@ -65,7 +66,12 @@ class Tab {
 const nameOf = (deed: Done) =>
   deed.do === 'edit' ? deed.label : `${deed.do === 'undo' ? 'Undo' : 'Redo'}: ${deed.label}`
 
-it.each(Array.from({ length: 12 }, (_, i) => i + 1))(
+const GAMES = amount(12, 100)
+let saidLost = 0
+let most = 0
+afterAll(() => report('two tabs', GAMES, 0, `${most} edits of a game fell, all ${saidLost} in all games said`))
+
+it.each(Array.from({ length: GAMES }, (_, i) => i + 1))(
   'two tabs that take turns, each on what it last knew, keep what a plain list of steps gives: %i',
   async (seed) => {
     const random = seeded(seed)
@@ -75,6 +81,7 @@ it.each(Array.from({ length: 12 }, (_, i) => i + 1))(
     const reference = new PlainTabs(first)
     const open = () => Tab.open(db, first.id, reference)
     const tabs = [await open(), await open()]
+    let fell = 0
     for (let round = 0; round < 14; round++) {
       const at = random() < 0.5 ? 0 : 1
       if (random() < 0.3) await sync(tabs[at]!)
@@ -90,6 +97,7 @@ it.each(Array.from({ length: 12 }, (_, i) => i + 1))(
       const said = tab.lost.splice(0)
       const lost = done.filter((deed) => reference.loses(tab.name, deed, synced, theirs, said.includes(nameOf(deed))))
       expect(said).toEqual(lost.map(nameOf))
+      fell += lost.length
       const kept = await keptNow(db, first.id)
       const same = reference.isLoose ? inAnyOrder : (chart: Chart) => chart
       expect(same(kept.document)).toEqual(same(reference.chart))
@@ -106,6 +114,8 @@ it.each(Array.from({ length: 12 }, (_, i) => i + 1))(
     expect(inAnyOrder(last.editor.document)).toEqual(inAnyOrder(whole))
     await last.editor.flush()
     db.close()
+    saidLost += fell
+    most = Math.max(most, fell)
   },
 )
 
