@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumPath } from './scripts/chromium.mjs'
 
 const PORT = 4319
 
@@ -16,7 +17,7 @@ export default defineConfig({
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: [
         '--headless',
         '--no-sandbox',

@@ -1,4 +1,5 @@
 import { chromium, type Browser, type Locator, type Page } from '@playwright/test'
+import { chromiumPath } from '../scripts/chromium.mjs'
 import { readFileSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
 import { makeChart } from '../src/core/files/chartFile'
@@ -23,7 +24,7 @@ export async function benchInterface(): Promise<Row[]> {
   await new Promise((ready) => server.once('listening', ready))
   const base = `http://localhost:${(server.address() as AddressInfo).port}`
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ARGS,
   })
   const large = generateChart({ positions: 300, moves: 1200, reactions: 500, seed: 7 })

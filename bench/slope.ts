@@ -1,5 +1,6 @@
 import dagre from '@dagrejs/dagre'
 import { chromium, type Page } from '@playwright/test'
+import { chromiumPath } from '../scripts/chromium.mjs'
 import type { AddressInfo } from 'node:net'
 import type { Chart } from '../src/core/chart/chart'
 import { makeChart } from '../src/core/files/chartFile'
@@ -67,7 +68,7 @@ export async function benchPanning(): Promise<Row[]> {
   await new Promise((ready) => server.once('listening', ready))
   const base = `http://localhost:${(server.address() as AddressInfo).port}`
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ARGS,
   })
   const rows: Row[] = []

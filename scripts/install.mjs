@@ -3,6 +3,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, statSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { chromiumPath, SHELL } from './chromium.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
@@ -22,23 +23,19 @@ function installPackages() {
   if (!run(npm, ['install', '--no-save', '--no-audit', '--no-fund'])) process.exit(1)
 }
 
-export function chromiumPath() {
-  const known = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
-  return known.find((path) => path && existsSync(path))
-}
-
 const isDebian = () =>
   process.platform === 'linux' &&
   existsSync('/etc/os-release') &&
   /debian/i.test(readFileSync('/etc/os-release', 'utf8'))
 
 function installBrowser() {
-  if (chromiumPath()) return
+  const isChosen = process.env.CHROMIUM_PATH || existsSync(SHELL)
   const mayInstall = isDebian() && process.getuid?.() === 0
-  if (mayInstall) {
+  if (!isChosen && mayInstall) {
     console.log('Installing Chromium …')
     run('apt-get', ['update', '-qq'])
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'])
+    const install = (name) => run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name])
+    if (!install('chromium-headless-shell') && !chromiumPath()) install('chromium')
   }
   if (chromiumPath()) return
   console.error('The end-to-end tests need Chromium: install it, or set CHROMIUM_PATH to where it is.')

@@ -1,6 +1,7 @@
 // Takes the pictures in docs/screenshots from the built application with the demo plan: `npm run build` first.
 import { chromium } from '@playwright/test'
 import { makeApp } from '../server/app.mjs'
+import { chromiumPath } from './chromium.mjs'
 
 const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname
 const SHEET = '/#/worksheet/side-control-head-and-far-arm?move=americana'
@@ -32,7 +33,7 @@ const server = makeApp().listen(0, 'localhost')
 await new Promise((ready) => server.once('listening', ready))
 const base = `http://localhost:${server.address().port}`
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
 for (const { name, path, colorScheme = 'light', height = 800, scroll, wait = 2500 } of PICTURES) {

@@ -59,6 +59,7 @@ export class DocumentEditor<D extends AnyDocument> {
    * Operations not kept yet, oldest first; and the number of the first step that the store has otherwise or not at all.
    */
   private pending: Pending<D>[] = []
+  private savedAt: number
   private dirtyFrom: number
   private writing: Promise<void> | null = null
   private failures = 0
@@ -78,6 +79,7 @@ export class DocumentEditor<D extends AnyDocument> {
     this.history = new History(kind, kept, clock.tab)
     this.revision = kept.revision
     this.kept = kept.document
+    this.savedAt = kept.savedAt
     this.dirtyFrom = dirtyFrom(kept)
   }
 
@@ -158,6 +160,7 @@ export class DocumentEditor<D extends AnyDocument> {
     this.history.adopt(kept)
     this.revision = kept.revision
     this.kept = kept.document
+    this.savedAt = kept.savedAt
     this.dirtyFrom = dirtyFrom(kept)
   }
 
@@ -171,6 +174,7 @@ export class DocumentEditor<D extends AnyDocument> {
   }
 
   private async write(): Promise<void> {
+    if (!this.isDirty) return
     while (this.isDirty && !this.isForgotten) {
       this.events.saving({ state: 'saving' })
       try {
@@ -181,6 +185,8 @@ export class DocumentEditor<D extends AnyDocument> {
         return
       }
     }
+    // Said once all of it is kept: edits may have come in during a write.
+    if (!this.isForgotten) this.events.saving({ state: 'saved', at: this.savedAt })
   }
 
   private tryLater(message: string): void {
@@ -209,7 +215,7 @@ export class DocumentEditor<D extends AnyDocument> {
       this.kept = document
       this.pending.splice(0, writes)
       this.dirtyFrom = this.pending.length ? Math.min(this.dirtyFrom, done) : Infinity
-      this.events.saving({ state: 'saved', at: savedAt })
+      this.savedAt = savedAt
       this.clock.announce(document.id)
     }
   }

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
 /** What a coach does and sees, in the words of the screens. */
@@ -65,6 +65,16 @@ export async function nothingSerious(page: Page): Promise<void> {
     ).toEqual([])
   }
 }
+
+/**
+ * Presses a button that shows only while the pointer is over its row. Figures that come in may move the row away from
+ * under the pointer, and then it is put there again.
+ */
+export const pressOver = (row: Locator, button: Locator): Promise<void> =>
+  expect(async () => {
+    await row.hover()
+    await button.click({ timeout: 5_000 })
+  }).toPass()
 
 /** What says, at the field, why an edit was refused. */
 export const refusal = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not done' })

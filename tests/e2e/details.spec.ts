@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, settled, worth } from './coach'
+import { exported, openDemo, pressOver, settled, worth } from './coach'
 
 interface Exported {
   moves: {
@@ -24,12 +24,10 @@ test('checkpoints, mistakes and cautions are edited beside the move', async ({ p
   await detail.getByLabel('New checkpoint of Collar choke').fill('Elbow down on the chest')
   await page.keyboard.press('Enter')
   const fourth = detail.getByRole('listitem').nth(3)
-  await fourth.hover()
-  await fourth.getByRole('button', { name: 'Checkpoint 4 up' }).click()
+  await pressOver(fourth, fourth.getByRole('button', { name: 'Checkpoint 4 up' }))
   const third = detail.getByRole('listitem').nth(2)
   await expect(third).toContainText('Elbow down on the chest')
-  await third.hover()
-  await third.getByRole('button', { name: 'test, gate, mistake' }).click()
+  await pressOver(third, third.getByRole('button', { name: 'test, gate, mistake' }))
   await third.getByRole('button', { name: /^The fix/ }).click()
   await page.keyboard.type('drop the elbow first')
   await page.keyboard.press('Enter')
@@ -87,8 +85,8 @@ test('a move and a position are removed with a word of what went, and come back'
   await page.goto('/#/worksheet/north-south')
   await expect(page.getByRole('article', { name: /^North-south choke/ })).toBeVisible()
   const before = await page.getByRole('article').count()
-  await page.getByRole('article', { name: /^North-south choke/ }).hover()
-  await page.getByRole('button', { name: 'Remove North-south choke' }).click()
+  const choke = page.getByRole('article', { name: /^North-south choke/ })
+  await pressOver(choke, page.getByRole('button', { name: 'Remove North-south choke' }))
   await expect(page.getByRole('article')).toHaveCount(before - 1)
   await page.getByText('Removed North-south choke.').getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('article')).toHaveCount(before)
@@ -118,8 +116,7 @@ test('a reaction is shared, and an answer is tried cold or with tries of its own
     .getByRole('article', { name: /^Baseball choke/ })
     .getByRole('listitem', { name: 'They: Turns away from the knee' })
   await expect(row).toContainText('met by 2 moves')
-  await row.hover()
-  await row.getByRole('button', { name: /as tried cold/ }).click()
+  await pressOver(row.getByRole('link'), row.getByRole('button', { name: /as tried cold/ }))
   await expect(row.getByText('as tried cold')).toBeVisible()
   await expect(row.getByRole('group', { name: /^Tries of/ })).toHaveCount(0)
   await row.getByText('as tried cold').click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, refusal, worth } from './coach'
+import { exported, openDemo, refusal, settled, worth } from './coach'
 
 test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
   await openDemo(page)
@@ -97,6 +97,7 @@ test('flipped, every left is a right, what is done is kept as charted, and nothi
   await expect(on).toContainText('our left knee, our left foot on the left hip')
   await page.keyboard.press('Control+z')
   await expect(on).toContainText('our left knee on the left hip')
+  await settled(page)
   await page.reload()
   await expect(on).toContainText('our left knee on the left hip')
 })

@@ -111,6 +111,18 @@ describe('a session', () => {
     expect([landsIn(watched), editor.undo()]).toEqual([5, false])
   })
 
+  it('is saved once all of it is kept, however many edits come in during a write', async () => {
+    const watched = await open(await kept())
+    watched.editor.edit('one', lands(1))
+    watched.editor.edit('two', lands(2))
+    await Promise.resolve()
+    watched.editor.edit('three', lands(3))
+    await watched.editor.flush()
+    const states = watched.savings.map(({ state }) => state)
+    expect(states.indexOf('saved')).toBe(states.length - 1)
+    expect(states.length).toBeGreaterThan(1)
+  })
+
   it('says that a write failed, tries again, and has lost nothing', async () => {
     const db = await kept()
     const watched = await open(db)
@@ -156,6 +168,16 @@ describe('two tabs', () => {
     expect(document.moves[0]).toMatchObject({ name: 'Mount up', tries: { lands: 8 } })
     expect(steps.map(({ label }) => label)).toEqual(['land', 'rename'])
     expect(first.editor.document).toEqual(second.editor.document)
+  })
+
+  it('are saved where nothing is left of what was to be written', async () => {
+    const db = await kept()
+    const [one, two] = [await open(db), await open(db)]
+    one.editor.edit('one', lands(1))
+    two.editor.edit('two', lands(2))
+    await one.editor.flush()
+    await two.editor.flush()
+    expect([two.lost.length, landsIn(two), two.savings.at(-1)?.state]).toEqual([1, 1, 'saved'])
   })
 
   it('say when an edit no longer fits', async () => {

@@ -1,0 +1,2 @@
+export const SHELL: string
+export function chromiumPath(): string
