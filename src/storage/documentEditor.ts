@@ -134,6 +134,10 @@ export class DocumentEditor<D extends AnyDocument> {
     return this.writing
   }
 
+  private isGone(): boolean {
+    return this.isForgotten
+  }
+
   private hasPending(): boolean {
     return this.pending.length > 0
   }
@@ -174,8 +178,8 @@ export class DocumentEditor<D extends AnyDocument> {
   }
 
   private async write(): Promise<void> {
-    if (!this.isDirty) return
-    while (this.isDirty && !this.isForgotten) {
+    const isNeeded = this.isDirty
+    while (this.isDirty && !this.isGone()) {
       this.events.saving({ state: 'saving' })
       try {
         await this.writeOnce()
@@ -186,7 +190,7 @@ export class DocumentEditor<D extends AnyDocument> {
       }
     }
     // Said once all of it is kept: edits may have come in during a write.
-    if (!this.isForgotten) this.events.saving({ state: 'saved', at: this.savedAt })
+    if (isNeeded && !this.isGone()) this.events.saving({ state: 'saved', at: this.savedAt })
   }
 
   private tryLater(message: string): void {
