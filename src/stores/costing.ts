@@ -26,6 +26,12 @@ export function useCosting() {
     costing.stop()
   }
 
+  /** What could not be worked out is not waited for. */
+  function giveUp() {
+    stop()
+    costsLeft.value = 0
+  }
+
   /** There are no figures. */
   function empty() {
     stop()
@@ -62,5 +68,5 @@ export function useCosting() {
     costsLeft.value = part.left
   }
 
-  return { costs, costsLeft, scored, stop, empty, renew, ask }
+  return { costs, costsLeft, scored, stop, giveUp, empty, renew, ask }
 }

@@ -49,7 +49,8 @@ export function useSolving(chartId: () => string | undefined) {
       costing.ask(chart, scenario, next)
     },
     problems(found) {
-      if (!keepWhere(found)) clear(found)
+      if (keepWhere(found)) costing.giveUp()
+      else clear(found)
     },
     busy(is) {
       isBusy.value = is

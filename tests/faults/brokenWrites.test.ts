@@ -132,7 +132,15 @@ function breakAtRandom(random: () => number): () => void {
 const SERIES = amount(2, 4)
 const EDITS = 50
 let broken = 0
-afterAll(() => report('writes that throw or are cut off', SERIES * EDITS, 0, `${broken} broken, all done in the end`))
+let sound = 0
+afterAll(() =>
+  report(
+    'writes that throw or are cut off',
+    SERIES * EDITS,
+    (SERIES - sound) * EDITS,
+    `${broken} broken, all done in the end`,
+  ),
+)
 
 it.each(Array.from({ length: SERIES }, (_, i) => i + 1))(
   'edits with calls that throw, or are cut off, now and then can all be undone: %i',
@@ -161,6 +169,7 @@ it.each(Array.from({ length: SERIES }, (_, i) => i + 1))(
     expect([later.undo(), later.document]).toEqual([true, chart])
     await later.flush()
     db.close()
+    sound++
   },
 )
 

@@ -26,8 +26,9 @@ function randomDeed(random: () => number): Deed {
   const wild = random() < 0.08
   const edit = (draft: Chart) => {
     const draw = drawWith(seeded(seed))
+    if (!draft.moves.length) return
     if (wild) draw.one(draft.moves).tries = { lands: 5000 }
-    else if (draft.moves.length && draft.reactions.length) draw.one(RANDOM_EDITS)(draft, draw)
+    else if (draft.reactions.length) draw.one(RANDOM_EDITS)(draft, draw)
   }
   return { label: `edit ${seed}`, edit }
 }
@@ -69,7 +70,10 @@ const nameOf = (deed: Done) =>
 const GAMES = amount(12, 100)
 let saidLost = 0
 let most = 0
-afterAll(() => report('two tabs', GAMES, 0, `${most} edits of a game fell, all ${saidLost} in all games said`))
+let sound = 0
+afterAll(() =>
+  report('two tabs', GAMES, GAMES - sound, `${most} edits of a game fell, all ${saidLost} in all games said`),
+)
 
 it.each(Array.from({ length: GAMES }, (_, i) => i + 1))(
   'two tabs that take turns, each on what it last knew, keep what a plain list of steps gives: %i',
@@ -114,6 +118,7 @@ it.each(Array.from({ length: GAMES }, (_, i) => i + 1))(
     expect(inAnyOrder(last.editor.document)).toEqual(inAnyOrder(whole))
     await last.editor.flush()
     db.close()
+    sound++
     saidLost += fell
     most = Math.max(most, fell)
   },

@@ -79,6 +79,7 @@ describe('where workers die', () => {
     figures.setScenario({ seconds: 60 })
     await until('stale', () => figures.stale !== null)
     expect([figures.stale, figures.problems]).toEqual([expect.stringContaining('out of memory'), []])
+    expect(figures.costsLeft).toBe(0)
     expect(figures.figures).toBe(before)
     HostedWorker.deadly = null
     figures.solve()
