@@ -41,6 +41,8 @@ export function withChanged(before: Chart | null, changed: Changed): Chart {
   return chart as object as Chart
 }
 
+/** Whether a field of a chart is part of what a game is compiled from. */
+export const isOfPlan = (field: string): boolean => !NON_PLAN_FIELDS.includes(field)
+
 /** Whether a change touches positions, moves or what leads from one to another. */
-export const touchesPlan = (changed: Changed): boolean =>
-  Object.keys(changed).some((field) => !NON_PLAN_FIELDS.includes(field))
+export const touchesPlan = (changed: Changed): boolean => Object.keys(changed).some(isOfPlan)

@@ -46,13 +46,14 @@ function* readingJob<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown
   const modern = modernised(kind, data)
   if (!modern.ok) return modern
   const problems = yield* checkingJob(kind, modern.value)
-  return problems.length ? failure(...problems) : success(modern.value as object as D)
+  // As a list: a broken file may have more problems than a call takes arguments.
+  return problems.length ? { ok: false, problems } : success(modern.value as object as D)
 }
 
 /** Fields JSON at the present version and in today's form, not checked yet. What is passed in is not changed. */
 export function modernised<D extends AnyDocument>(kind: DocumentKind<D>, data: unknown): Result<Fields> {
   const unsafe = unsafeContent(data)
-  if (unsafe.length) return failure(...unsafe)
+  if (unsafe.length) return { ok: false, problems: unsafe }
   const { name, format, version, migrations, normalisers } = kind
   const notThis = (message: string, path: Problem['path'] = []) =>
     failure<Fields>({ code: `not-a-${name}`, path, message: `the file is not a ${name}: ${message}` })

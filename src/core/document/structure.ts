@@ -21,7 +21,8 @@ export function* structureJob<D extends AnyDocument>(kind: DocumentKind<D>, data
   })
   for (const [i, { list, index, record }] of records.entries()) {
     if (i % SLICE === 0) yield i / records.length
-    if (isRecord(record)) problems.push(...checkRecords(kind, list, [{ index, record }]))
+    if (!isRecord(record)) continue
+    for (const problem of checkRecords(kind, list, [{ index, record }])) problems.push(problem)
   }
   return problems
 }

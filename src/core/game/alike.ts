@@ -1,18 +1,19 @@
 import { keysOfBoth } from '../typed'
 import { fieldsOf } from '../document/fields'
 import { sure } from '../sure'
+import { isOfPlan } from '../chart/changes'
 import type { Chart } from '../chart/chart'
 import type { Tries } from '../chart/tries'
 import type { TryCounts } from './tryCounts'
 
-/** Whether two charts differ at most in the numbers of their tries: same records, same fields, same order. */
+/** Whether the plans of two charts differ at most in the numbers of tries: same records, same fields, same order. */
 export function isLike(one: Chart, other: Chart): boolean {
-  const keys = keysOfBoth(one, other)
+  const keys = [...keysOfBoth(one, other)].filter(isOfPlan)
   const same = (list: readonly object[], others: readonly object[]) =>
     list.length === others.length &&
     list.every((record, i) => record === others[i] || differsInTries(record, sure(others[i])))
   return (
-    [...keys].every((key) => key === 'moves' || key === 'answers' || one[key] === other[key]) &&
+    keys.every((key) => key === 'moves' || key === 'answers' || one[key] === other[key]) &&
     same(one.moves, other.moves) &&
     same(one.answers, other.answers)
   )

@@ -64,6 +64,16 @@ it('300,000 fields that this build does not know are kept', () => {
   expect(Object.keys(taken(readChart(file))).length).toBe(Object.keys(file).length)
 })
 
+it('any number of problems is told', () => {
+  const bad = soundChart()
+  Object.assign(bad.moves[0].tries, {
+    elsewhere: Object.fromEntries([...Array(250_000).keys()].map((i) => [`p${i}`, -1])),
+  })
+  expect(problemsOf(readChart(bad))).toHaveLength(250_000)
+  const unsafe = [...Array(250_000).keys()].map(() => JSON.parse('{"__proto__":1}') as object)
+  expect(problemsOf(readChart({ ...soundChart(), more: unsafe }))).toHaveLength(250_000)
+})
+
 it('more than a coach could work with is refused by name', () => {
   const many = (n: number) => Array.from({ length: n }, (_, i) => ({ ...soundChart().positions[1], id: `p${i}` }))
   const reactions = (n: number) => {
