@@ -237,15 +237,15 @@ export class DocumentEditor<D extends AnyDocument> {
     const { pending } = this
     this.pending = []
     this.adopt(read.value)
-    const lost: [label: string, reason: string][] = []
+    const lost = new Losses<D>()
     for (const { operation, diff } of pending) {
-      const applied = this.applyAgain(operation, clashesOf(diff, theirs))
-      if (!applied.ok) lost.push([labelOf(operation), applied.problems.map(namedMessage).join('; ')])
+      const applied = this.applyAgain(operation, operation.do === 'edit' ? clashesOf(diff, theirs) : [])
+      if (!applied.ok) lost.add(operation, applied.problems)
       else if (applied.value !== null) this.pend(operation, applied.value)
     }
     this.events.changed('another tab')
     // Said last: it matters more than that something changed.
-    for (const [label, reason] of lost) this.events.lost(label, reason)
+    for (const [label, reason] of lost.told) this.events.lost(label, reason)
   }
 
   /** A bug in an edit that comes up only on another tab's document must not cost the edits that follow it. */
@@ -259,6 +259,21 @@ export class DocumentEditor<D extends AnyDocument> {
     } catch (error) {
       return failure({ code: 'unexpected', path: [], message: messageOf(error) })
     }
+  }
+}
+
+/** What could not be done again. An edit that is lost and was taken back anyway is not missed, and so not told. */
+class Losses<D> {
+  private readonly byStep = new Map<string | number, [label: string, reason: string]>()
+
+  add(operation: Operation<D>, problems: readonly Problem[]): void {
+    const step = operation.do === 'edit' ? operation.mark : (operation.step.mark ?? operation.step.number)
+    if (this.byStep.delete(step)) return
+    this.byStep.set(step, [labelOf(operation), problems.map(namedMessage).join('; ')])
+  }
+
+  get told(): Iterable<[label: string, reason: string]> {
+    return this.byStep.values()
   }
 }
 

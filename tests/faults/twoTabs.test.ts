@@ -67,6 +67,12 @@ class Tab {
 const nameOf = (deed: Done) =>
   deed.do === 'edit' ? deed.label : `${deed.do === 'undo' ? 'Undo' : 'Redo'}: ${deed.label}`
 
+/** Of an edit done, taken back, done again …, all in vain, only the last is missed: none, where that is its undo. */
+function isMissed(lost: readonly Done[], { label }: Done, at: number): boolean {
+  const ofStep = lost.flatMap((deed, i) => (deed.label === label ? i : []))
+  return ofStep.length % 2 === 1 && ofStep.at(-1) === at
+}
+
 const GAMES = amount(12, 100)
 let saidLost = 0
 let most = 0
@@ -100,8 +106,8 @@ it.each(Array.from({ length: GAMES }, (_, i) => i + 1))(
       await sync(tab)
       const said = tab.lost.splice(0)
       const lost = done.filter((deed) => reference.loses(tab.name, deed, synced, theirs, said.includes(nameOf(deed))))
-      expect(said).toEqual(lost.map(nameOf))
-      fell += lost.length
+      expect(said).toEqual(lost.filter((deed, i) => isMissed(lost, deed, i)).map(nameOf))
+      fell += said.length
       const kept = await keptNow(db, first.id)
       const same = reference.isLoose ? inAnyOrder : (chart: Chart) => chart
       expect(same(kept.document)).toEqual(same(reference.chart))

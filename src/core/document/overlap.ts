@@ -41,11 +41,12 @@ function changedValues({ lists, fields }: DocumentDiff): Map<string, string> {
   const found = new Map<string, string>()
   const visit = (place: string, before: unknown, after: unknown): void => {
     if (JSON.stringify(before) === JSON.stringify(after)) return
-    if (!isRecord(before) || !isRecord(after))
+    // A group of values that came or went is looked into, too: the other may have changed one of them.
+    const [was, is] = [before ?? (isRecord(after) ? {} : before), after ?? (isRecord(before) ? {} : after)]
+    if (!isRecord(was) || !isRecord(is)) {
       return void found.set(place, after === undefined ? 'absent' : JSON.stringify(after))
-    for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
-      visit(`${place}/${key}`, before[key], after[key])
     }
+    for (const key of new Set([...Object.keys(was), ...Object.keys(is)])) visit(`${place}/${key}`, was[key], is[key])
   }
   for (const [field, { before, after }] of Object.entries(fields)) visit(field, before, after)
   for (const [name, { records }] of Object.entries(lists)) {
