@@ -11,7 +11,7 @@ export type StoreTrouble =
   | 'missing'
 
 const SAYS: Record<StoreTrouble, string> = {
-  blocked: 'another tab runs an older Ataque and holds on to what is kept: close that tab, or reload it',
+  blocked: 'another tab runs an older Ataque: close that tab, or reload it',
   newer: 'a newer Ataque has changed what is kept here: export what is not saved, then reload this tab',
   missing: 'this browser keeps no data here',
 }
