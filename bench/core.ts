@@ -55,7 +55,7 @@ function outcomesOfEquations({ groupCount, groupStates, groupActions, outcomes }
 const withOtherTries = (chart: Chart): Chart => ({
   ...chart,
   moves: chart.moves.map((move, i) =>
-    i ? move : { ...move, tries: { ...move.tries, lands: 1 + (move.tries.lands ?? 0) } },
+    i ? move : { ...move, tries: { ...move.tries, lands: 1 + (move.tries!.lands ?? 0) } },
   ),
 })
 

@@ -2,12 +2,13 @@ import 'reflect-metadata/lite'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
 import { format } from 'prettier'
 import { Chart } from '../src/core/chart/chart'
-import { MAX_REACTIONS, MAX_TALLIED, MAX_TRIES } from '../src/core/chart/constraints'
+import { MAX_DRILL_STEP, MAX_REACTIONS, MAX_TALLIED, MAX_TRIES } from '../src/core/chart/constraints'
 import { classIn } from '../src/core/document/constraints'
 import { ID_PATTERN, OVER, RESERVED_IDS } from '../src/core/document/ids'
 
 const count = { type: 'number', minimum: 0, maximum: MAX_TRIES } as const
 const atLeastOne = { type: 'number', minimum: 1 } as const
+const drillStep = { type: 'number', exclusiveMinimum: 0, maximum: MAX_DRILL_STEP } as const
 const strings = { type: 'string' } as const
 
 /** What our own validators say, in the schema's words; the rest has ready-made converters. */
@@ -33,6 +34,8 @@ const OURS = {
   },
   isFactor: { type: 'number', minimum: 0, maximum: 10 },
   isFraction: { type: 'number', minimum: 0, maximum: 1 },
+  isDrillStep: drillStep,
+  isDrillSteps: { type: 'object', additionalProperties: drillStep },
   isWorth: { type: 'number', minimum: -1, maximum: 1 },
   isWord: { ...strings, minLength: 1, maxLength: 200 },
 }

@@ -5,7 +5,8 @@ import { UsageError } from './usage'
 const HELP = `ataque check FILE [--json]
     Says every problem of a chart, one a line. Exit 0: none; 1: some; 2: wrong usage.
 ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective careful|finish]
-             [--goal ID,ID] [--break-up S|never] [--repeat F] [--no-holds] --json
+             [--goal ID,ID] [--break-up S|never] [--repeat F] [--slips F] [--no-holds]
+             --json
     What the chart is worth from a position, as one JSON object.`
 
 const COMMANDS: Record<string, (args: string[]) => number> = { check, solve: solveCommand }

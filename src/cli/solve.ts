@@ -22,6 +22,7 @@ const OPTIONS = {
   goal: { type: 'string' },
   'break-up': { type: 'string' },
   repeat: { type: 'string' },
+  slips: { type: 'string' },
   'no-holds': { type: 'boolean', default: false },
   json: { type: 'boolean', default: false },
 } as const
@@ -62,6 +63,7 @@ function scenarioFrom(values: Options): Partial<Scenario> {
   if (values.sharpness !== undefined) instead.sharpness = number('sharpness', values.sharpness)
   if (values['break-up'] !== undefined) instead.breakUp = numberOr('never', 'break-up', values['break-up'])
   if (values.repeat !== undefined) instead.repeat = number('repeat', values.repeat)
+  if (values.slips !== undefined) instead.slips = number('slips', values.slips)
   if (values.goal) instead.goal = values.goal.split(',').map((id) => toPositionId(id.trim()))
   if (values.objective !== undefined) instead.objective = values.objective as Objective
   return instead
@@ -89,7 +91,7 @@ function bestIn(solution: Solution, state: number): string | null {
 function reportOf(chart: Chart, solution: Solution) {
   const { game, values, bounds } = solution
   const { index, ownState } = game.meaning
-  const { start, seconds, sharpness, objective, goal, breakUp, repeat } = game.scenario
+  const { start, seconds, sharpness, objective, goal, breakUp, repeat, slips } = game.scenario
   const occupancy = occupancyOf(solution)
   const value = sure(values[game.start])
   const ends = looseEndsOf(index)
@@ -99,7 +101,7 @@ function reportOf(chart: Chart, solution: Solution) {
     sure(ownState[p]) === NONE ? [] : ([[record.id, sure(ownState[p])]] as const),
   )
   return {
-    ...{ start, states: game.reachedCount, seconds, sharpness, objective, goal, breakUp, repeat, value },
+    ...{ start, states: game.reachedCount, seconds, sharpness, objective, goal, breakUp, repeat, slips, value },
     ...(bounds ? { lower: bounds.lower, upper: bounds.upper } : {}),
     best: bestIn(solution, game.start),
     finish: occupancy.finish,

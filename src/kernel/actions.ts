@@ -20,6 +20,8 @@ import {
   repeatState,
   rowBehind,
   sharpness,
+  slipsTo,
+  slipWeight,
   stalled,
   stateGroup,
   unprompted,
@@ -77,9 +79,15 @@ export function dealBatch(batch: usize, row: usize): void {
 export function valueAgain(batch: usize, row: usize): void {
   const end = int(batch, 5)
   for (let i = int(batch, 4); i < end; i++) {
-    const lost = real(weight, i) * (real(row, int(idle, i)) - real(row, int(landing, i)))
-    put(again, int(repeatState, i), real(fresh, int(actions, i)) + lost)
+    put(again, int(repeatState, i), real(fresh, int(actions, i)) + lostAgain(i, row))
   }
+}
+
+/** What a move is worth more or less where it has just stalled: what lands less stalls or slips instead. */
+function lostAgain(place: i32, row: usize): f64 {
+  const stays = real(row, int(idle, place))
+  const slipped = real(slipWeight, place) * (real(row, int(slipsTo, place)) - stays)
+  return real(weight, place) * (stays - real(row, int(landing, place))) + slipped
 }
 
 /** Chance times value. */
@@ -121,5 +129,5 @@ export function valueIn(state: i32, a: i32): f64 {
   const to = int(firsts, 2 * i + 3)
   if (from < to) sum += deal(dealtState, dealtBound, row, from, to, real(dealtMass, i), real(row, int(dealtNothing, i)))
   if (a != int(stalled, state)) return sum
-  return sum + real(weight, i) * (real(row, int(idle, i)) - real(row, int(landing, i)))
+  return sum + lostAgain(i, row)
 }

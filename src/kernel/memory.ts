@@ -16,6 +16,7 @@ export let dealtNothing: usize = 0
 export let repeatState: usize = 0
 export let landing: usize = 0
 export let idle: usize = 0
+export let slipsTo: usize = 0
 export let groups: usize = 0
 export let groupsEnd: usize = 0
 export let moves: usize = 0
@@ -27,6 +28,7 @@ export let outcomeChance: usize = 0
 export let dealtBound: usize = 0
 export let dealtMass: usize = 0
 export let weight: usize = 0
+export let slipWeight: usize = 0
 export let unpromptedChance: usize = 0
 export let unpromptedMass: usize = 0
 /** Addresses, by the names of `Game`. */

@@ -71,7 +71,7 @@ describe('a line', () => {
       ['bridges', 'side'],
       ['bridges', 'mount'],
     ])
-    expect(chart.moves[0].tries.reactions).toEqual({ bridge: 3 })
+    expect(chart.moves[0].tries!.reactions).toEqual({ bridge: 3 })
   })
 
   it('has numbers in names, after a comma too, and in quotes in front', () => {

@@ -24,19 +24,21 @@ function shown({ lands = 0, stalls = 0, elsewhere, reactions }: Tries, by: Probe
   }
 }
 
-/** Where nothing comes of it, it stays where it is. */
+/** Where nothing comes of it, it stays where it is, and nothing slips. */
 function staying(move: Move): Move {
-  const copy = { ...move }
+  const copy = { ...move, slips: 0 }
   delete copy.stallsIn
   return copy
 }
+
+const shownTries = ({ tries }: Move, by: ProbeFactors) => (tries ? { tries: shown(tries, by) } : {})
 
 /** The chart with each move written down once more, as it goes when it is only shown. */
 function writtenOut(chart: Chart, usual: ProbeFactors): Chart {
   const name = (id: string) => `${id}-shown` as MoveId
   const moves = chart.moves.flatMap((move) => {
     const by = probeOf(move.probe, usual)
-    return by ? [{ ...staying(move), id: name(move.id), tries: shown(move.tries, by) }] : []
+    return by ? [{ ...staying(move), id: name(move.id), ...shownTries(move, by) }] : []
   })
   const answers = chart.answers.flatMap(({ reaction, move, tries }) => {
     const by = probeOf(chart.moves.find(({ id }) => id === move)!.probe, usual)
@@ -112,10 +114,10 @@ function asPicked(chart: Chart, picked: number): Chart {
   const isShown = (i: number) => (picked & (2 ** i)) !== 0
   const moves = chart.moves.map((move, i) => {
     if (!isShown(i)) return move
-    return { ...staying(move), tries: shown(move.tries, FACTORS) }
+    return { ...staying(move), ...shownTries(move, FACTORS) }
   })
   const answers = chart.answers.map((answer, i) => {
-    const tries = answer.tries ?? chart.moves.find(({ id }) => id === answer.move)!.tries
+    const tries = answer.tries ?? chart.moves.find(({ id }) => id === answer.move)!.tries!
     if (!isShown(chart.moves.length + i)) return { ...answer, tries }
     return { reaction: answer.reaction, move: answer.move, tries: shown(tries, FACTORS) }
   })

@@ -1,6 +1,6 @@
 import { seeded } from '../../bench/generate'
 import type { Run, RunStep } from '../../src/core/chart/run'
-import { NONE, OUTCOME, TERMINALS, type Game } from '../../src/core/game/game'
+import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../../src/core/game/game'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { worthsAlong } from '../../src/core/insight/along'
 import { figuresOf } from '../../src/core/insight/figures'
@@ -43,6 +43,8 @@ function waysOf(game: Game, a: number) {
     else if (!move) ways.push({ step: {}, to })
     else if (kind === OUTCOME.stalls) ways.push({ step: { move, stalls: true }, to })
     else if (kind === OUTCOME.lands) ways.push({ step: { move }, to })
+    else if (to === TERMINAL.caught) ways.push({ step: { move, elsewhere: 'caught' }, to })
+    else if (to === TERMINAL.over) ways.push({ step: { move, elsewhere: 'over' }, to })
     else if (to >= TERMINALS)
       ways.push({ step: { move, elsewhere: index.positions[groupPlace[game.stateGroup[to]]].record.id }, to })
   }
@@ -71,7 +73,7 @@ describe('a run that is played through', () => {
       expect(broken).toBeNull()
       expect(worthsAlong(solution, run)).toEqual(states.map((state) => values[state]))
       states.forEach((state, i) => {
-        if (state < TERMINALS) return expect(['finish', 'caught']).toContain(beats[i].place.kind)
+        if (state < TERMINALS) return expect(['finish', 'caught', 'over']).toContain(beats[i].place.kind)
         const g = game.stateGroup[state]
         const { index, groupPlace, groupHolds } = game.meaning
         const records = game.groupIsReaction[g] ? index.reactions : index.positions

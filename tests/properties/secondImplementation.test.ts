@@ -32,10 +32,18 @@ const RULES = [
   'a goal is reached',
   'a position has its own worth',
   'a position has its own break-up',
+  'they get out',
+  'our holds keep them from getting out',
+  'a try slips to a position',
+  'a try slips to over',
+  'a try slips to caught',
+  'an answer only in reply',
+  'an answer only in reply, with its own tries',
   'a threat',
   'our holds hinder a threat',
   'unprompted',
   'a move stalls in caught',
+  'a move stalls in over',
   'a move stalls in another position',
   'conceded where the move is from',
   'conceded where they were unprompted',
@@ -45,8 +53,10 @@ const RULES = [
   'a reaction strips',
   'a reaction adds',
   'a reaction that ends in caught',
+  'a reaction that ends in over',
   'elsewhere',
   'elsewhere is caught',
+  'elsewhere is over',
   'lands in place',
   'lands across',
   'carries its holds along',
@@ -64,7 +74,9 @@ const near = (got: number, wanted: number, within = 1e-9) => {
 function plain(chart: Chart, scenario: ReturnType<typeof scenarioOf>) {
   const game = new PlainGame(chart, scenario, fired)
   const roots = chart.positions.map(({ id }) => game.own(id))
-  const stalled = new Map(chart.moves.map((move) => [move.id as string, game.own(move.from, move.id)]))
+  const stalled = new Map(
+    chart.moves.flatMap((move) => (move.reply ? [] : [[move.id as string, game.own(move.from, move.id)]])),
+  )
   game.exhaust()
   solvePlain(game, scenario.seconds!)
   return { game, roots, stalled }
@@ -119,6 +131,7 @@ describe.each(seeds)('chart %i', (seed) => {
     near(occupancy.caught, wanted.caught)
     near(occupancy.ended[0] + occupancy.ended[1] + occupancy.ended[2] + occupancy.finish + occupancy.caught, 1)
     near(occupancy.ended[0], wanted.ended.ours)
+    near(occupancy.ended[1], wanted.ended.even)
     near(occupancy.ended[2], wanted.ended.theirs)
     const ends = looseEndsOf(solution.game.meaning.index)
     const visits = visitsOf(solution.game, occupancy, ends)

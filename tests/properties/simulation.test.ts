@@ -26,7 +26,7 @@ class Exchanges {
       })
       this.worth += worth
       if (terminal === TERMINAL.caught) this.caught++
-      else if (terminal !== NONE) this.finished++
+      else if (terminal !== NONE && terminal !== TERMINAL.over) this.finished++
     }
   }
 }

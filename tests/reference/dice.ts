@@ -20,8 +20,9 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
   const { game, evaluator } = solution
   const ways = new Ways()
   const ended = (terminal: number): Ended => {
-    const caught = game.scenario.objective === 'careful' ? -1 : 0
-    return { terminal, worth: terminal === TERMINAL.caught ? caught : 1 }
+    const isCareful = game.scenario.objective === 'careful'
+    const worth = { [TERMINAL.caught]: isCareful ? -1 : 0, [TERMINAL.over]: isCareful ? game.scenario.ends.even : 0 }
+    return { terminal, worth: (worth as Record<number, number>)[terminal] ?? 1 }
   }
   let state = game.start
   let waited = false
@@ -37,6 +38,7 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
       heard.second?.(state)
       if (random() < game.groupBreak[group]) return broken
       if (random() < game.groupThreat[group]) return ended(TERMINAL.caught)
+      if (random() < game.groupOut[group]) return ended(TERMINAL.over)
     }
     follow(evaluator, action, t, state, ways)
     t -= game.actionSeconds[action]

@@ -50,7 +50,16 @@ type Modules = typeof answers &
 
 /** Exports that edit nothing, or that are only a part of edits. */
 type NoEdit =
-  | ('NEW_ANSWER' | 'GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'survivingTries')
+  | (
+      | 'NEW_ANSWER'
+      | 'GUESS_WEIGHT'
+      | 'answersTo'
+      | 'partsOf'
+      | 'partCount'
+      | 'withPart'
+      | 'survivingTries'
+      | 'triesWithout'
+    )
   | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
   | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'nameHead')
 

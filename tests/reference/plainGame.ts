@@ -1,12 +1,16 @@
 import type { Answer } from '../../src/core/chart/answer'
 import type { Chart } from '../../src/core/chart/chart'
+import type { Move } from '../../src/core/chart/move'
 import type { Scenario } from '../../src/core/game/scenario'
 import { PlainRules, type Fired, type Ids, type Shares } from './plainRules'
+
+type Terminal = 'finish' | 'caught' | 'goal' | 'over'
+const isTerminal = (place: string): place is Terminal => ['finish', 'caught', 'over'].includes(place)
 
 /** A position with holds and what just stalled, or a reaction with holds and what met it. */
 export interface PlainState {
   key: string
-  terminal?: 'finish' | 'caught' | 'goal'
+  terminal?: Terminal
   position?: string
   reaction?: string
   holds: Set<string>
@@ -16,6 +20,7 @@ export interface PlainState {
   ending: 'ours' | 'even' | 'theirs'
   breaks: number
   threat: number
+  out: number
   actions: PlainAction[]
   values: number[]
 }
@@ -60,15 +65,19 @@ export class PlainGame {
   }
 
   own(id: string, stalled?: string): PlainState {
-    if (id === 'finish' || id === 'caught') return this.terminal(id)
+    if (isTerminal(id)) return this.terminal(id)
     return this.at(id, this.rules.own(id), stalled)
   }
 
-  private terminal(terminal: 'finish' | 'caught' | 'goal'): PlainState {
+  private terminal(terminal: Terminal): PlainState {
     const known = this.states.get(terminal)
     if (known) return known
-    const worth = terminal !== 'caught' ? 1 : this.scenario.objective === 'careful' ? -1 : 0
-    const base = { holds: new Set<string>(), ending: 'even' as const, breaks: 0, threat: 0, actions: [], values: [] }
+    const isCareful = this.scenario.objective === 'careful'
+    const worth = { finish: 1, goal: 1, caught: isCareful ? -1 : 0, over: isCareful ? this.scenario.ends.even : 0 }[
+      terminal
+    ]
+    const chances = { breaks: 0, threat: 0, out: 0 }
+    const base = { holds: new Set<string>(), ending: 'even' as const, ...chances, actions: [], values: [] }
     const state: PlainState = { key: terminal, terminal, worth, ...base }
     this.states.set(terminal, state)
     return state
@@ -90,11 +99,11 @@ export class PlainGame {
   private state(key: string, parts: Pick<PlainState, 'holds'> & Partial<PlainState>, place: string): PlainState {
     const known = this.states.get(key)
     if (known) return known
-    const record = place === 'caught' ? undefined : this.rules.position(place)
+    const record = isTerminal(place) ? undefined : this.rules.position(place)
     const { scenario } = this
     if (record?.endWorth !== undefined) this.rules.rule('a position has its own worth')
     if (record?.breakUp !== undefined) this.rules.rule('a position has its own break-up')
-    const ending = record?.ahead ?? 'theirs'
+    const ending = record?.ahead ?? (place === 'over' ? 'even' : 'theirs')
     const breakUp = record?.breakUp ?? scenario.breakUp
     let threat = 0
     if (record?.threat) {
@@ -102,9 +111,15 @@ export class PlainGame {
       this.rules.rule(left < 1 ? 'our holds hinder a threat' : 'a threat')
       threat = left / record.threat.every
     }
+    let out = 0
+    if (record?.out) {
+      const left = this.rules.left(record.out, parts.holds, 'ours')
+      this.rules.rule(left < 1 ? 'our holds keep them from getting out' : 'they get out')
+      out = left / record.out.every
+    }
     const worth = scenario.objective === 'careful' ? (record?.endWorth ?? scenario.ends[ending]) : 0
     const breaks = breakUp === null ? 0 : 1 / breakUp
-    const state: PlainState = { key, ...parts, worth, ending, breaks, threat, actions: [], values: [] }
+    const state: PlainState = { key, ...parts, worth, ending, breaks, threat, out, actions: [], values: [] }
     this.states.set(key, state)
     this.queue.push(state)
     return state
@@ -127,13 +142,13 @@ export class PlainGame {
         wait.stalls -= chance
       }
     }
-    const moves = chart.moves.filter(({ from }) => from === position)
+    const moves = chart.moves.filter(({ from, reply }) => from === position && !reply)
     return [
       wait,
       ...moves.flatMap((move) => {
         const shares = rules.shares(
           move.id,
-          move.tries,
+          move.tries!,
           holds,
           sameTry(move.id) === sameTry(stalled),
           this.scenario.repeat,
@@ -141,11 +156,21 @@ export class PlainGame {
         if (!shares) return []
         const { stallsIn } = move
         if (stallsIn && stallsIn !== position)
-          rules.rule(`a move stalls in ${stallsIn === 'caught' ? 'caught' : 'another position'}`)
+          rules.rule(`a move stalls in ${isTerminal(stallsIn) ? stallsIn : 'another position'}`)
         const nothing = !stallsIn || stallsIn === position ? this.at(position!, holds, move.id) : this.own(stallsIn)
-        return [this.tried(move.id, undefined, shares, holds, true, nothing)]
+        return [this.slipping(move, this.tried(move.id, undefined, shares, holds, true, nothing))]
       }),
     ]
+  }
+
+  /** A part of what comes to nothing in place loses the position. */
+  private slipping(move: Move, action: PlainAction): PlainAction {
+    const { slipsTo, ahead, id } = this.rules.position(move.from)
+    const to = slipsTo ?? (ahead === 'theirs' ? undefined : 'over')
+    const slipped = action.stalls * (move.slips ?? this.scenario.slips)
+    if (to === undefined || (move.stallsIn ?? id) !== id || slipped === 0) return action
+    this.rules.rule(`a try slips to ${isTerminal(to) ? to : 'a position'}`)
+    return { ...action, stalls: action.stalls - slipped, fixed: [...action.fixed, [this.own(to), slipped]] }
   }
 
   private reactionActions(state: PlainState): PlainAction[] {
@@ -155,9 +180,10 @@ export class PlainGame {
     const home = reaction.endsIn === met!.from
     let conceded: PlainState
     if (home) {
-      conceded = this.at(reaction.endsIn, holds, met!.move)
+      const stalled = met!.move && rules.move(met!.move).reply ? undefined : met!.move
+      conceded = this.at(reaction.endsIn, holds, stalled)
       rules.rule(met!.move ? 'conceded where the move is from' : 'conceded where they were unprompted')
-    } else if (reaction.endsIn === 'caught') conceded = this.terminal('caught')
+    } else if (isTerminal(reaction.endsIn)) conceded = this.terminal(reaction.endsIn)
     else {
       const own = rules.minus(rules.own(reaction.endsIn), rules.ids(reaction.strips))
       conceded = this.at(reaction.endsIn, rules.settle(own, rules.ids(reaction.adds)))
@@ -177,7 +203,9 @@ export class PlainGame {
       ...answers.flatMap((answer) => {
         const move = rules.move(answer.move)
         rules.rule(answer.tries ? 'an answer with tries' : 'an answer that borrows tries')
-        const shares = rules.shares(move.id, answer.tries ?? move.tries, holds, false, 1)
+        if (move.reply)
+          rules.rule(answer.tries ? 'an answer only in reply, with its own tries' : 'an answer only in reply')
+        const shares = rules.shares(move.id, answer.tries ?? move.tries!, holds, false, 1)
         if (!shares) return []
         if (answer.stallsIn) rules.rule('an answer stalls elsewhere')
         const stayed = home && reaction.endsIn === move.from
@@ -193,7 +221,7 @@ export class PlainGame {
     const record = rules.reaction(reaction)
     if (rules.ids(record.strips).size) rules.rule('a reaction strips')
     if (rules.ids(record.adds).size) rules.rule('a reaction adds')
-    if (record.endsIn === 'caught') rules.rule('a reaction that ends in caught')
+    if (isTerminal(record.endsIn)) rules.rule(`a reaction that ends in ${record.endsIn}`)
     const left = rules.minus(holds, drops, rules.ids(record.strips))
     return this.metState(reaction, rules.settle(left, rules.ids(record.adds)), met)
   }
@@ -210,7 +238,7 @@ export class PlainGame {
     const fixed: [PlainState, number][] = []
     if (shares.lands) fixed.push([this.landing(id, holds, stayed), shares.lands])
     for (const [place, chance] of shares.elsewhere) {
-      this.rules.rule(place === 'caught' ? 'elsewhere is caught' : 'elsewhere')
+      this.rules.rule(isTerminal(place) ? `elsewhere is ${place}` : 'elsewhere')
       fixed.push([this.own(place), chance])
     }
     const drops = this.rules.ids(move.drops)

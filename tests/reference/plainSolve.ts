@@ -39,19 +39,22 @@ export function dealt(game: PlainGame, action: PlainAction, value: (state: Plain
   return { shares, nothing, tied }
 }
 
-export function passing({ breaks, threat }: PlainState, seconds: number) {
+export function passing({ breaks, threat, out }: PlainState, seconds: number) {
   let alive = 1
   let broken = 0
   let caught = 0
+  let gone = 0
   for (let s = 0; s < seconds; s++) {
     broken += alive * breaks
     caught += alive * (1 - breaks) * threat
-    alive *= (1 - breaks) * (1 - threat)
+    gone += alive * (1 - breaks) * (1 - threat) * out
+    alive *= (1 - breaks) * (1 - threat) * (1 - out)
   }
-  return { alive, broken, caught }
+  return { alive, broken, caught, gone }
 }
 
 const caughtWorth = (game: PlainGame) => (game.scenario.objective === 'careful' ? -1 : 0)
+const overWorth = ({ scenario }: PlainGame) => (scenario.objective === 'careful' ? scenario.ends.even : 0)
 
 export function worthOf(
   game: PlainGame,
@@ -59,12 +62,12 @@ export function worthOf(
   action: PlainAction,
   value: (state: PlainState) => number,
 ): number {
-  const { alive, broken, caught } = passing(state, action.seconds)
+  const { alive, broken, caught, gone } = passing(state, action.seconds)
   const { shares, nothing } = dealt(game, action, value)
   let sum = (action.stalls + nothing) * value(action.nothing)
   for (const [to, chance] of action.fixed) sum += chance * value(to)
   action.reactions.forEach(([, to], i) => (sum += shares[i] * value(to)))
-  return broken * state.worth + caught * caughtWorth(game) + alive * sum
+  return broken * state.worth + caught * caughtWorth(game) + gone * overWorth(game) + alive * sum
 }
 
 /** Fills every state's values for 0 to `seconds` seconds left. */
@@ -129,6 +132,7 @@ export function reachPlain(game: PlainGame, seconds: number): Reach {
   for (let t = seconds; t >= 0; t--) {
     for (const [state, chance] of chances[t]) {
       if (state.terminal === 'caught') reach.caught += chance
+      else if (state.terminal === 'over') reach.ended.even += chance
       else if (state.terminal) reach.finish += chance
       if (state.terminal) continue
       const action = t > 0 ? bestPlain(game, state, t) : undefined
@@ -136,8 +140,9 @@ export function reachPlain(game: PlainGame, seconds: number): Reach {
         reach.ended[state.ending] += chance
         continue
       }
-      const { alive, broken, caught } = passing(state, action.seconds)
+      const { alive, broken, caught, gone } = passing(state, action.seconds)
       reach.ended[state.ending] += chance * broken
+      reach.ended.even += chance * gone
       reach.caught += chance * caught
       const left = t - action.seconds
       const { shares, nothing, tied } = dealt(game, action, (to) => to.values[left])

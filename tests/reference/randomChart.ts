@@ -1,6 +1,14 @@
 import { seeded } from '../../bench/generate'
 import { emptyChart, type Chart } from '../../src/core/chart/chart'
-import type { HoldId, MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
+import {
+  END_IDS,
+  type EndId,
+  type HoldId,
+  type MoveId,
+  type PlaceId,
+  type PositionId,
+  type ReactionId,
+} from '../../src/core/chart/ids'
 import type { Tries } from '../../src/core/chart/tries'
 import type { Scenario } from '../../src/core/game/scenario'
 
@@ -22,6 +30,7 @@ export function randomScenario(chart: Chart, seed: number, clocked: boolean): Pa
     objective: one(['careful', 'careful', 'finish'] as const),
     breakUp: clocked && random() < 0.2 ? null : 5 + Math.floor(random() * 60),
     repeat: one([0, 0.5, 0.5, 1]),
+    slips: one([0, 0, 0.2, 1]),
   }
 }
 
@@ -101,6 +110,8 @@ class Builder {
         ...list('holds', [...ours, ...theirs], 0.35),
         ...(this.chance(0.35) ? { unprompted: { every: 3 + this.below(10), reactions: this.reactionCounts(1) } } : {}),
         ...(this.chance(0.35) ? { threat: { every: 8 + this.below(20), ...this.uses() } } : {}),
+        ...(this.chance(0.25) ? { out: { every: 6 + this.below(30), ...this.onlyUses() } } : {}),
+        ...(this.chance(0.3) ? { slipsTo: this.place() } : {}),
         ...(this.chance(0.2) ? { breakUp: 10 + this.below(40) } : {}),
         ...(this.chance(0.2) ? { endWorth: this.one([-0.5, 0.1, 0.4]) } : {}),
       })
@@ -115,7 +126,9 @@ class Builder {
         ...(this.chance(0.15) ? { across: true } : {}),
         ...(this.chance(0.8) ? { seconds: 1 + this.below(6) } : {}),
         tries: this.tries(),
-        ...(this.chance(0.15) ? { stallsIn: this.chance(0.3) ? ('caught' as const) : this.position() } : {}),
+        ...(this.chance(0.15) ? { stallsIn: this.place() } : {}),
+        ...(this.chance(0.15) ? { reply: true } : {}),
+        ...(this.chance(0.2) ? { slips: this.one([0, 0.3]) } : {}),
         ...this.uses(),
         ...list('needs', ours, 0.12),
         ...list('adds', ours, 0.3),
@@ -129,7 +142,7 @@ class Builder {
         id: `r${i}` as ReactionId,
         name: `Reaction ${i}`,
         ...this.uses(),
-        endsIn: this.chance(0.08) ? 'caught' : this.position(),
+        endsIn: this.chance(0.15) ? this.end() : this.position(),
         ...(this.chance(0.7) ? { seconds: 1 + this.below(4) } : {}),
         ...list('strips', ours, 0.3),
         ...list('adds', theirs, 0.3),
@@ -140,12 +153,25 @@ class Builder {
         reaction: this.reaction(),
         move: this.move(),
         ...(this.chance(0.5) ? { tries: this.tries() } : {}),
-        ...(this.chance(0.2) ? { stallsIn: this.chance(0.3) ? ('caught' as const) : this.position() } : {}),
+        ...(this.chance(0.2) ? { stallsIn: this.place() } : {}),
       }
       const isNew = chart.answers.every(({ reaction, move }) => reaction !== answer.reaction || move !== answer.move)
       if (isNew) chart.answers.push(answer)
     }
+    for (const move of chart.moves) {
+      const borrows = chart.answers.some((answer) => answer.move === move.id && !answer.tries)
+      if (move.reply && !borrows && this.chance(0.5)) delete move.tries
+    }
     return chart
+  }
+
+  private end(): EndId {
+    return this.one(END_IDS)
+  }
+
+  /** A position, or how it ends. */
+  private place(): PlaceId {
+    return this.chance(0.35) ? this.end() : this.position()
   }
 
   private capability(): string {
@@ -160,6 +186,11 @@ class Builder {
     }
   }
 
+  private onlyUses(): { uses?: string[] } {
+    const { uses } = this.uses()
+    return uses ? { uses } : {}
+  }
+
   private reactionCounts(least: number): Record<string, number> {
     const counts: Record<string, number> = {}
     for (let n = least + this.below(3); n > 0; n--) counts[this.reaction()] = 1 + this.below(4)
@@ -169,7 +200,7 @@ class Builder {
   private tries(): Tries {
     const reactions = this.reactionCounts(0)
     const lands = this.chance(0.8) ? 1 + this.below(5) : 0
-    const elsewhere = this.chance(0.2) ? { [this.chance(0.3) ? 'caught' : this.position()]: 1 } : undefined
+    const elsewhere = this.chance(0.2) ? { [this.place()]: 1 } : undefined
     const something = lands || elsewhere || Object.keys(reactions).length
     return {
       lands: something ? lands : 1,

@@ -1,4 +1,5 @@
 import type { Chart } from '../../src/core/chart/chart'
+import { isEndId } from '../../src/core/chart/ids'
 import { addAnswer, addNewAnswer, removeAnswer, shiftAnswer } from '../../src/core/chart/edits/answers'
 import {
   addCheckpoint,
@@ -9,6 +10,7 @@ import {
 } from '../../src/core/chart/edits/checkpoints'
 import { answerRefAt } from '../../src/core/chart/edits/find'
 import * as records from '../../src/core/chart/edits/records'
+import { triesOf } from '../../src/core/chart/tries'
 import { borrowTries, partsOf, setTries, setUnprompted, withPart } from '../../src/core/chart/edits/tries'
 
 /** Draws from what there is; seeded by whoever makes it. */
@@ -35,8 +37,8 @@ export const SOUND_EDITS = {
     records.addReaction(chart, one(chart.moves).id, 'New reaction', one(chart.positions).id),
   meetReaction: (chart, { one }) => records.meetReaction(chart, one(chart.moves).id, one(chart.reactions).id),
   unmeetReaction: (chart, { one }) => {
-    const move = one(chart.moves.filter(({ tries }) => Object.keys(tries.reactions ?? {}).length))
-    if (move) records.unmeetReaction(chart, move.id, one(Object.keys(move.tries.reactions!)) as never)
+    const move = one(chart.moves.filter(({ tries }) => Object.keys(tries?.reactions ?? {}).length))
+    if (move) records.unmeetReaction(chart, move.id, one(Object.keys(move.tries!.reactions!)) as never)
   },
   rename: (chart, { one }) => records.rename(chart, 'moves', one(chart.moves).id, 'Other name'),
   swapPositions: (chart, { one }) => records.swapPositions(chart, one(chart.positions).id, one(chart.positions).id),
@@ -48,7 +50,7 @@ export const SOUND_EDITS = {
     records.moveMove(chart, one(chart.moves).id, below(3) ? one(chart.moves).id : null),
   orderReactions: (chart, { one }) => {
     const move = one(chart.moves)
-    records.orderReactions(chart, move.id, Object.keys(move.tries.reactions ?? {}).reverse() as never)
+    records.orderReactions(chart, move.id, Object.keys(triesOf(move).reactions ?? {}).reverse() as never)
   },
   addAnswer: (chart, { one }) => {
     const [reaction, move] = [one(chart.reactions).id, one(chart.moves).id]
@@ -56,7 +58,7 @@ export const SOUND_EDITS = {
     if (isNew) addAnswer(chart, reaction, move)
   },
   addNewAnswer: (chart, { one }) => {
-    const reaction = one(chart.reactions.filter(({ endsIn }) => endsIn !== 'caught'))
+    const reaction = one(chart.reactions.filter(({ endsIn }) => !isEndId(endsIn)))
     if (reaction) addNewAnswer(chart, reaction.id, 'New answer', 'finish')
   },
   removeAnswer: (chart, { below }) => chart.answers.length && removeAnswer(chart, anyAnswer(chart, below)),
@@ -67,10 +69,14 @@ export const SOUND_EDITS = {
     setTries(
       chart,
       { of: 'move', move: move.id },
-      { ...withPart(move.tries, one(partsOf(move.tries)), below(5)), lands: 1 },
+      { ...withPart(triesOf(move), one(partsOf(triesOf(move))), below(5)), lands: 1 },
     )
   },
-  borrowTries: (chart, { below }) => chart.answers.length && borrowTries(chart, anyAnswer(chart, below)),
+  borrowTries: (chart, { one }) => {
+    const withTries = new Set(chart.moves.flatMap(({ id, tries }) => (tries ? id : [])))
+    const answer = one(chart.answers.filter(({ move }) => withTries.has(move)))
+    if (answer) borrowTries(chart, answer)
+  },
   setUnprompted: (chart, { one, below }) =>
     setUnprompted(chart, one(chart.positions).id, 8, { [one(chart.reactions).id]: below(3) }),
   addCheckpoint: (chart, { one }) => {

@@ -84,7 +84,7 @@ describe('a session', () => {
     watched.retries.at(-1)!()
     await watched.editor.flush()
     expect(watched.savings.at(-1)).toMatchObject({ state: 'saved' })
-    expect(taken((await readKept(db, CHART_KIND, 'sound'))!).document.moves[0].tries.lands).toBe(7)
+    expect(taken((await readKept(db, CHART_KIND, 'sound'))!).document.moves[0].tries!.lands).toBe(7)
   })
 })
 
@@ -99,7 +99,7 @@ describe('a chart that was never kept', () => {
     await watched.editor.flush()
     expect(watched.editor.isDirty).toBe(false)
     const { document, steps, revision } = taken((await readKept(db, CHART_KIND, 'sound'))!)
-    expect([document.moves[0].tries.lands, steps.length, revision]).toEqual([8, 1, 1])
+    expect([document.moves[0].tries!.lands, steps.length, revision]).toEqual([8, 1, 1])
   })
 
   it('does not take the place of another of its name', async () => {

@@ -31,6 +31,6 @@ describe('several charts', () => {
     editor.edit('land', lands(8))
     await editor.flush()
     expect(await binned(db)).toEqual([['sound', 4]])
-    expect(taken((await readKept(db, CHART_KIND, 'sound'))!).document.moves[0].tries.lands).toBe(8)
+    expect(taken((await readKept(db, CHART_KIND, 'sound'))!).document.moves[0].tries!.lands).toBe(8)
   })
 })

@@ -56,5 +56,5 @@ export async function kept(): Promise<Database> {
 export const lands =
   (n: number): Edit<Chart> =>
   (chart) =>
-    void (moveIn(chart, 'step' as never).tries.lands = n)
-export const landsIn = ({ editor }: Watched) => editor.document.moves[0].tries.lands
+    void (moveIn(chart, 'step' as never).tries!.lands = n)
+export const landsIn = ({ editor }: Watched) => editor.document.moves[0].tries!.lands

@@ -270,7 +270,7 @@ describe('a position in detail', () => {
 })
 
 describe('a reaction in detail', () => {
-  const meeting = (chart: Chart, id: string) => chart.moves.filter(({ tries }) => tries.reactions?.[id] !== undefined)
+  const meeting = (chart: Chart, id: string) => chart.moves.filter(({ tries }) => tries?.reactions?.[id] !== undefined)
   const reactionOnScreen = async (id = BRIDGE) => {
     const move = (chart: Chart) => meeting(chart, id)[0]
     const reaction = (chart: Chart) => lookUp(chart.reactions, id)!

@@ -1,5 +1,5 @@
 import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
-import type { MoveId, PositionId, ReactionId } from './ids'
+import type { MoveId, PlaceId, ReactionId } from './ids'
 import { Tries } from './tries'
 
 /** The move that we plan for a reaction; with tries of its own where it goes better or worse than tried cold. */
@@ -7,8 +7,8 @@ export class Answer {
   @IsRecordId() reaction!: ReactionId
   @IsRecordId() move!: MoveId
   @Optional() @OneRecord(() => Tries) tries?: Tries
-  /** A position, or `caught`; absent: where conceding leads. */
-  @Optional() @IsWord() stallsIn?: PositionId | 'caught'
+  /** A position, `caught` or `over`; absent: where conceding leads. */
+  @Optional() @IsWord() stallsIn?: PlaceId
 }
 
 /** An answer has no id: among the answers it is known by what it answers with what. */

@@ -2,7 +2,7 @@ import { Equals, IsArray, IsIn, IsObject, IsString } from 'class-validator'
 import { Answer } from './answer'
 import { PositionalRound } from './positionalRound'
 import { IsFraction, IsRecordId, IsWord, IsWordMap, OneRecord, Optional, Records } from '../document/constraints'
-import { IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
+import { IsDrillStep, IsDrillSteps, IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
 import { Move } from './move'
@@ -12,13 +12,14 @@ import { Reaction } from './reaction'
 import { RuleSet } from './rules/ruleSet'
 import { GROUPS, type Group } from './rules/ruleSets'
 import { Run } from './run'
-import type { ByAhead } from './words'
+import type { ByAhead, Kind } from './words'
 
 export const CHART_FORMAT = 'ataque-chart'
 export const CHART_VERSION = 1
 
 export const DEFAULT_BREAK_UP = 60
 export const DEFAULT_REPEAT = 0.5
+export const DEFAULT_SLIPS = 0
 export const DEFAULT_ENDS: ByAhead<number> = { ours: 0.2, even: 0, theirs: -0.2 }
 
 /** What an exchange is worth that ends without a finish, by who is ahead. */
@@ -50,6 +51,11 @@ export class Way {
 export class Settings {
   @Optional() @IsMeanSecondsOrNever() breakUp?: number | null
   @Optional() @IsFraction() repeat?: number
+  /** The share of tries that come to nothing in place which lose the position; absent: none. */
+  @Optional() @IsFraction() slips?: number
+  /** How far a drill raises the log-odds of landing; and the same for a kind of move. */
+  @Optional() @IsDrillStep() drillStep?: number
+  @Optional() @IsDrillSteps() drillSteps?: Partial<Record<Kind, number>>
   @Optional() @OneRecord(() => Ends) ends?: Ends
   /** How moves go that are only shown. */
   @Optional() @OneRecord(() => Probe) probe?: Probe

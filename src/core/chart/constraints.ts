@@ -84,6 +84,23 @@ export const IsFactor = constraint('isFactor', `must be a factor from 0 to ${MAX
   code: 'out-of-range',
 })
 
+export const MAX_DRILL_STEP = 3
+const isDrillStep = (value: unknown) => isNumber(value) && value > 0 && value <= MAX_DRILL_STEP
+
+export const IsDrillStep = constraint(
+  'isDrillStep',
+  `must be a step of log-odds above 0, at most ${MAX_DRILL_STEP}`,
+  isDrillStep,
+  { code: 'out-of-range' },
+)
+
+export const IsDrillSteps = constraint(
+  'isDrillSteps',
+  `must be an object of steps of log-odds by kind of move, each above 0, at most ${MAX_DRILL_STEP}`,
+  (map) => isMapOf(map, isDrillStep),
+  { code: 'out-of-range' },
+)
+
 export const IsWorth = constraint('isWorth', 'must be a number from -1 to 1', between(-1, 1), { code: 'out-of-range' })
 
 export const IsPlaceMap = constraint(

@@ -7,6 +7,14 @@ export type HoldId = Branded<'hold'>
 export type MoveId = Branded<'move'>
 export type ReactionId = Branded<'reaction'>
 
+/** Where an exchange may end besides in a position: they finish us; or it is over, and nobody is ahead. */
+export const END_IDS = ['caught', 'over'] as const
+export type EndId = (typeof END_IDS)[number]
+/** Where something may lead that ends the exchange or goes on in a position. */
+export type PlaceId = PositionId | EndId
+
+export const isEndId = (place: string): place is EndId => END_IDS.some((end) => end === place)
+
 /* A text that is known to be the id of such a record: read from an address, made from a name, or a key of a map. */
 
 export const toPositionId = (text: string): PositionId => text as PositionId

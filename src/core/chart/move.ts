@@ -1,9 +1,9 @@
 import { IsArray, IsBoolean, IsIn, IsObject, IsString } from 'class-validator'
-import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
+import { IsFraction, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
-import type { HoldId, MoveId, PositionId } from './ids'
+import type { HoldId, MoveId, PlaceId, PositionId } from './ids'
 import { Probe } from './probe'
 import { Tries } from './tries'
 import { KINDS, type Kind } from './words'
@@ -45,9 +45,14 @@ export class Move {
   @IsWord() to!: PositionId | 'finish'
   @Optional() @IsBoolean() across?: boolean
   @Optional() @IsSeconds() seconds?: number
-  @OneRecord(() => Tries) tries!: Tries
-  /** A position, or `caught`; absent: in `from`. */
-  @Optional() @IsWord() stallsIn?: PositionId | 'caught'
+  /** May only be absent where the move is only in reply: each answer by it then has tries of its own. */
+  @Optional() @OneRecord(() => Tries) tries?: Tries
+  /** Tried only as an answer, never from its position unprovoked. */
+  @Optional() @IsBoolean() reply?: boolean
+  /** A position, `caught` or `over`; absent: in `from`. */
+  @Optional() @IsWord() stallsIn?: PlaceId
+  /** The share of its tries that come to nothing in place which lose the position; absent: the scenario's. */
+  @Optional() @IsFraction() slips?: number
   /** How it goes when it is only shown, where that is not as the chart says. */
   @Optional() @OneRecord(() => Probe) probe?: Probe
   @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]

@@ -1,7 +1,7 @@
 import { IsArray, IsIn, IsObject, IsString } from 'class-validator'
 import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
 import { IsMeanSeconds, IsPositionId, IsReactionMap, IsWorth } from './constraints'
-import type { HoldId, PositionId } from './ids'
+import type { HoldId, PlaceId, PositionId } from './ids'
 import { AHEAD, type Ahead } from './words'
 
 /** What they do while we hold still: one of `reactions` about once every `every` seconds. */
@@ -13,6 +13,12 @@ export class Unprompted {
 
 /** Mean seconds until they finish us here, and the capabilities that they need for it. */
 export class Threat {
+  @IsMeanSeconds() every!: number
+  @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
+}
+
+/** Mean seconds until a good partner is gone from here, and the capabilities that they need for it. */
+export class Out {
   @IsMeanSeconds() every!: number
   @Optional() @IsArray() @IsWord({ each: true }) uses?: string[]
 }
@@ -29,8 +35,11 @@ export class Position {
   @Optional() @IsArray() @IsRecordId({ each: true }) holds?: HoldId[]
   @Optional() @OneRecord(() => Unprompted) unprompted?: Unprompted
   @Optional() @OneRecord(() => Threat) threat?: Threat
+  @Optional() @OneRecord(() => Out) out?: Out
   @Optional() @IsMeanSeconds() breakUp?: number
   @Optional() @IsWorth() endWorth?: number
+  /** Where a try that slips leads; absent: it is over, or nothing slips where the position is theirs. */
+  @Optional() @IsWord() slipsTo?: PlaceId
   @Optional() @IsRecordId() mirror?: PositionId
   @Optional() @IsString() notes?: string
 }

@@ -2,7 +2,7 @@ import { IsArray, IsString } from 'class-validator'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
-import type { HoldId, MoveId, PositionId, ReactionId } from './ids'
+import type { HoldId, MoveId, PlaceId, ReactionId } from './ids'
 
 export const DEFAULT_REACTION_SECONDS = 2
 
@@ -19,8 +19,8 @@ export class Reaction {
   @Optional() @IsArray() @IsRecordId({ each: true }) strips?: HoldId[]
   /** Their holds that it puts on. */
   @Optional() @IsArray() @IsRecordId({ each: true }) adds?: HoldId[]
-  /** A position, or `caught`. */
-  @IsWord() endsIn!: PositionId | 'caught'
+  /** A position, `caught` or `over`. */
+  @IsWord() endsIn!: PlaceId
   @Optional() @IsSeconds() seconds?: number
   @Optional() @IsRecordId() mirror?: MoveId
   @Optional() @Records(() => Fit) fit?: Fit[]

@@ -2,6 +2,8 @@ import { present } from '../sure'
 import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
 import { holder, type Hold } from './hold'
+import type { Move } from './move'
+import { END_IDS } from './ids'
 import { comesToSomething, type Tries } from './tries'
 import type { Limb, Person } from './words'
 
@@ -19,12 +21,15 @@ class ReferenceCheck {
   private readonly moves: Set<string>
   private readonly reactions: Set<string>
   private readonly holds: Map<string, Hold>
+  /** Moves that have no tries, which only those may that are only in reply. */
+  private readonly withoutTries: Set<string>
   private readonly checkpoints: Set<string>
 
   constructor(private readonly chart: Chart) {
     this.positions = new Set(chart.positions.map(({ id }) => id))
     this.moves = new Set(chart.moves.map(({ id }) => id))
     this.reactions = new Set(chart.reactions.map(({ id }) => id))
+    this.withoutTries = new Set(chart.moves.flatMap(({ id, reply, tries }) => (reply && !tries ? id : [])))
     this.holds = new Map((chart.holds ?? []).map((hold) => [hold.id, hold]))
     this.checkpoints = new Set(chart.moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
   }
@@ -63,8 +68,9 @@ class ReferenceCheck {
     if (id !== undefined && !known.has(id)) this.say('unknown-reference', path, `there is no ${kind} "${id}"`)
   }
 
-  private place(id: string | undefined, path: Problem['path'], also?: string): void {
-    if (id !== also) this.refer('position', this.positions, id, path)
+  /** A position, or one of `also`. */
+  private place(id: string | undefined, path: Problem['path'], also: readonly string[] = []): void {
+    if (id !== undefined && !also.includes(id)) this.refer('position', this.positions, id, path)
   }
 
   private ownedHolds(ids: readonly string[] | undefined, by: Person | 'either', path: Problem['path']): void {
@@ -96,7 +102,7 @@ class ReferenceCheck {
     if (!comesToSomething(tries)) {
       this.say('empty-tries', path, 'needs a try that lands, ends elsewhere or meets a reaction')
     }
-    for (const id of Object.keys(tries.elsewhere ?? {})) this.place(id, [...path, 'elsewhere', id], 'caught')
+    for (const id of Object.keys(tries.elsewhere ?? {})) this.place(id, [...path, 'elsewhere', id], END_IDS)
     this.reactionKeys(tries.reactions, [...path, 'reactions'])
   }
 
@@ -110,6 +116,7 @@ class ReferenceCheck {
       this.ownedHolds(position.holds, 'either', [...path, 'holds'])
       this.sharedLimbs(position.holds, [...path, 'holds'])
       this.place(position.mirror, [...path, 'mirror'])
+      this.place(position.slipsTo, [...path, 'slipsTo'], END_IDS)
       const counts = position.unprompted?.reactions
       if (!counts) return
       this.reactionKeys(counts, [...path, 'unprompted', 'reactions'])
@@ -123,14 +130,14 @@ class ReferenceCheck {
     this.chart.moves.forEach((move, index) => {
       const path = ['moves', index]
       this.place(move.from, [...path, 'from'])
-      this.place(move.to, [...path, 'to'], 'finish')
-      this.place(move.stallsIn, [...path, 'stallsIn'], 'caught')
+      this.place(move.to, [...path, 'to'], ['finish'])
+      this.place(move.stallsIn, [...path, 'stallsIn'], END_IDS)
       for (const list of ['needs', 'adds', 'drops', 'keeps'] as const) {
         this.ownedHolds(move[list], 'ours', [...path, list])
       }
       this.ownedHolds(move.strips, 'theirs', [...path, 'strips'])
       this.sharedLimbs(move.adds, [...path, 'adds'])
-      this.tries(move.tries, [...path, 'tries'])
+      this.movesTries(move, [...path, 'tries'])
       this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
       move.checkpoints?.forEach(({ gate }, at) => {
         if (!gate) return
@@ -140,10 +147,15 @@ class ReferenceCheck {
     })
   }
 
+  private movesTries({ reply, tries }: Move, path: Problem['path']): void {
+    if (tries) this.tries(tries, path)
+    else if (!reply) this.say('missing', path, 'is missing: only a move that is only in reply goes without')
+  }
+
   private checkReactions(): void {
     this.chart.reactions.forEach((reaction, index) => {
       const path = ['reactions', index]
-      this.place(reaction.endsIn, [...path, 'endsIn'], 'caught')
+      this.place(reaction.endsIn, [...path, 'endsIn'], END_IDS)
       this.ownedHolds(reaction.strips, 'ours', [...path, 'strips'])
       this.ownedHolds(reaction.adds, 'theirs', [...path, 'adds'])
       this.sharedLimbs(reaction.adds, [...path, 'adds'])
@@ -161,8 +173,15 @@ class ReferenceCheck {
       seen.add(key)
       this.refer('reaction', this.reactions, answer.reaction, [...path, 'reaction'])
       this.refer('move', this.moves, answer.move, [...path, 'move'])
-      this.place(answer.stallsIn, [...path, 'stallsIn'], 'caught')
+      this.place(answer.stallsIn, [...path, 'stallsIn'], END_IDS)
       if (answer.tries) this.tries(answer.tries, [...path, 'tries'])
+      else if (this.withoutTries.has(answer.move)) {
+        this.say(
+          'missing',
+          [...path, 'tries'],
+          `are missing: "${answer.move}" is only in reply and has none of its own`,
+        )
+      }
     })
   }
 
@@ -173,7 +192,7 @@ class ReferenceCheck {
       run.steps.forEach(({ move, reaction, elsewhere }, at) => {
         this.refer('move', this.moves, move, [...path, 'steps', at, 'move'])
         this.refer('reaction', this.reactions, reaction, [...path, 'steps', at, 'reaction'])
-        this.place(elsewhere, [...path, 'steps', at, 'elsewhere'], 'caught')
+        this.place(elsewhere, [...path, 'steps', at, 'elsewhere'], END_IDS)
       })
     })
   }

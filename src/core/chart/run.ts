@@ -1,6 +1,6 @@
 import { Equals, IsString } from 'class-validator'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
-import type { MoveId, PositionId, ReactionId } from './ids'
+import type { MoveId, PlaceId, PositionId, ReactionId } from './ids'
 
 /**
  * One thing that happens in a run. `move`: what we try, or, where a reaction has just been met, answer with; absent we
@@ -9,8 +9,8 @@ import type { MoveId, PositionId, ReactionId } from './ids'
 export class RunStep {
   @Optional() @IsRecordId() move?: MoveId
   @Optional() @IsRecordId() reaction?: ReactionId
-  /** A position, or `caught`. */
-  @Optional() @IsWord() elsewhere?: PositionId | 'caught'
+  /** A position, `caught` or `over`. */
+  @Optional() @IsWord() elsewhere?: PlaceId
   @Optional() @Equals(true) stalls?: true
 }
 

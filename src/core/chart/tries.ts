@@ -15,7 +15,7 @@ export class MatTally {
 export class Tries {
   @Optional() @IsTryCount() lands?: number
   @Optional() @IsTryCount() stalls?: number
-  /** Position id or `caught` to count. */
+  /** Position id, `caught` or `over` to count. */
   @Optional() @IsTryMap() elsewhere?: Record<string, number>
   /** Reaction id to count. */
   @Optional() @IsReactionMap() reactions?: Record<string, number>
@@ -23,6 +23,9 @@ export class Tries {
   @Optional() @IsTryCount() weight?: number
   @Optional() @Records(() => MatTally) tallies?: MatTally[]
 }
+
+/** The tries of a move; none for one that is only in reply and goes as each answer says. */
+export const triesOf = ({ tries }: { tries?: Tries | undefined }): Tries => tries ?? {}
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 

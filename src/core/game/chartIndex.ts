@@ -10,7 +10,7 @@ import { probeOf, type ProbeFactors } from '../chart/probe'
 import { strikeChangesOf } from '../chart/rules/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Scenario } from './scenario'
-import { asProbe, Counter, type TryCounts } from './tryCounts'
+import { asProbe, Counter, OVER, type TryCounts } from './tryCounts'
 
 export interface IndexedMove {
   record: Move
@@ -23,8 +23,12 @@ export interface IndexedMove {
   tries: TryCounts
   /** Set on a move that is only shown: the index of the same move in full. Moves in full come first, in file order. */
   probeOf?: number
+  /** Tried only as an answer. */
+  isReply: boolean
   /** Absent where it stalls in `from`. */
   stallsIn?: number | undefined
+  /** The share of what comes to nothing in place that slips, and where that leads. Absent where nothing does. */
+  slips?: { share: number; to: number } | undefined
   needs: HoldSet
   adds: HoldSet
   drops: HoldSet
@@ -69,9 +73,11 @@ export interface ChartIndex {
 }
 
 /** The parts of a scenario that decide which records enter the game. */
-export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'probe'>
+export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'probe' | 'slips'>
 
-const EVERYTHING: Allowed = { holds: true, aside: [], forbids: [], noFinish: false, strikes: [], probe: null }
+const EVERYTHING: Allowed = {
+  ...{ holds: true, aside: [], forbids: [], noFinish: false, strikes: [], probe: null, slips: 0 },
+}
 
 /** Resolves the ids of a checked chart to indices. With `holds: false` every list of holds is taken as empty. */
 export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIndex {
@@ -91,8 +97,10 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       seconds: move.seconds ?? DEFAULT_MOVE_SECONDS,
       across: move.across ?? false,
       isOut: isOut(move, allowed),
+      isReply: move.reply ?? false,
       tries: counter.tries(move.tries),
       stallsIn: stallsIn === from ? undefined : stallsIn,
+      slips: stallsIn === undefined || stallsIn === from ? slipsOf(move, from, chart, counter, allowed) : undefined,
       needs: setOf(move.needs),
       adds: setOf(move.adds),
       drops: setOf(move.drops),
@@ -126,13 +134,15 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
     unprompted: counter.reactions(position.unprompted?.reactions),
   }))
   addProbes(moves, reactions, allowed)
-  moves.forEach((move, i) => sure(positions[move.from]).moves.push(i))
+  moves.forEach(({ from, isReply }, i) => {
+    if (!isReply) sure(positions[from]).moves.push(i)
+  })
   return { holds, positions, moves, reactions, positionOf: counter.positionOf }
 }
 
 /**
  * Adds, for each move that meets a reaction, a second version that is only shown, cold and as an answer. If nothing
- * comes of showing it, we stay where we were: its `stallsIn` does not apply.
+ * comes of showing it, we stay where we were: its `stallsIn` does not apply, and nothing slips.
  */
 function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }: Allowed): void {
   if (!probe) return
@@ -144,7 +154,7 @@ function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }
     const factors = probeOf(move.record.probe, probe)
     if (!factors || !(move.tries.reactions.length || met.has(full))) continue
     shown.set(full, { move: moves.length, factors })
-    moves.push({ ...move, tries: asProbe(move.tries, factors), stallsIn: undefined, probeOf: full })
+    moves.push({ ...move, tries: asProbe(move.tries, factors), stallsIn: undefined, slips: undefined, probeOf: full })
   }
   for (const reaction of reactions) {
     const probes = reaction.answers.flatMap((answer): IndexedAnswer[] => {
@@ -153,6 +163,20 @@ function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }
     })
     reaction.answers.push(...probes)
   }
+}
+
+/** What slips of a move that stalls in place; from a position that is theirs, letting go would be a gift. */
+function slipsOf(
+  move: Move,
+  from: number,
+  { positions }: Chart,
+  counter: Counter,
+  { slips }: Allowed,
+): IndexedMove['slips'] {
+  const { slipsTo, ahead } = sure(positions[from])
+  const share = move.slips ?? slips
+  if (share === 0 || (slipsTo === undefined && ahead === 'theirs')) return undefined
+  return { share, to: slipsTo === undefined ? OVER : counter.place(slipsTo) }
 }
 
 const isOut = ({ id, to, tags }: Move, { aside, forbids, noFinish }: Allowed): boolean =>

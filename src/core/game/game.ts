@@ -8,7 +8,8 @@ import type { Scenario } from './scenario'
  *   position and its holds, what just stalled   -> state (those of one position and holds form a group)
  *   reaction, its holds, what met it            -> state (a group of its own)
  *   waiting, conceding, a move or answer tried  -> action
- *   landing, nothing, elsewhere, a reaction met -> outcome, with its chance
+ *   landing, nothing, a slip, elsewhere,
+ *   a reaction met                              -> outcome, with its chance
  *   what an exchange is worth                   -> value
  *   the plan                                    -> policy
  *   how often something is met                  -> occupancy
@@ -16,12 +17,12 @@ import type { Scenario } from './scenario'
  * Only compileGame (in) and describe (out) cross this line.
  */
 
-/** States 0 to 2 are the terminals. */
-export const TERMINAL = { finish: 0, caught: 1, goal: 2 } as const
-export const TERMINALS = 3
+/** States 0 to 3 are the terminals. */
+export const TERMINAL = { finish: 0, caught: 1, goal: 2, over: 3 } as const
+export const TERMINALS = 4
 export const NONE = -1
 
-export const OUTCOME = { lands: 0, stalls: 1, elsewhere: 2, reaction: 3 } as const
+export const OUTCOME = { lands: 0, stalls: 1, elsewhere: 2, reaction: 3, slips: 4 } as const
 export type OutcomeKind = (typeof OUTCOME)[keyof typeof OUTCOME]
 
 /** How an exchange ends without a finish, in the order of `ends` in the scenario. */
@@ -51,9 +52,13 @@ export interface Game {
   groupWorth: Float64Array
   /** Index into `ENDINGS`. */
   groupEnding: Uint8Array
-  /** Chance per second that the exchange breaks up, and (if it does not) that they finish us. */
+  /**
+   * Chance per second that the exchange breaks up; if it does not, that they finish us; and if not that either, that
+   * they are gone, and it is over.
+   */
   groupBreak: Float64Array
   groupThreat: Float64Array
+  groupOut: Float64Array
 
   stateGroup: Int32Array
   /**
@@ -70,8 +75,8 @@ export interface Game {
   actionLike: Int32Array
   actionSeconds: Int32Array
   /**
-   * By action: the chance-weighted worth of breaking up or being caught while it is done; and the chance that neither
-   * happens.
+   * By action: the chance-weighted worth of what may end the exchange while it is done; and the chance that nothing
+   * does.
    */
   actionToll: Float64Array
   actionAlive: Float64Array
@@ -84,6 +89,9 @@ export interface Game {
    */
   actionLanding: Int32Array
   actionNothing: Int32Array
+  /** By action: the part, 0 to 1, of what comes to nothing that slips; and the state where it leads, NONE for none. */
+  actionSlips: Float64Array
+  actionSlipsTo: Int32Array
   /** By action: the chance that they react at all, the sum over its reactions. */
   actionMass: Float64Array
 
@@ -121,6 +129,9 @@ export interface Meaning {
 }
 
 /** What an exchange is worth that reached a terminal. */
-export function terminalWorth(scenario: Scenario): [finish: number, caught: number, goal: number] {
-  return [1, scenario.objective === 'careful' ? -1 : 0, 1]
+export function terminalWorth({
+  objective,
+  ends,
+}: Pick<Scenario, 'objective' | 'ends'>): [finish: number, caught: number, goal: number, over: number] {
+  return objective === 'careful' ? [1, -1, 1, ends.even] : [1, 0, 1, 0]
 }

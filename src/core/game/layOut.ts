@@ -1,6 +1,8 @@
 import { sure } from '../sure'
-import { CAUGHT } from './tryCounts'
-import { ENDINGS, NONE, OUTCOME, TERMINALS, terminalWorth, type Game } from './game'
+import { CAUGHT, OVER } from './tryCounts'
+import { ENDINGS, NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from './game'
+import type { Threat } from '../chart/position'
+import type { Ahead } from '../chart/words'
 import type { Scenario } from './scenario'
 import type { DraftAction, DraftGroup, DraftOutcomes, Search } from './search'
 
@@ -22,7 +24,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
   const reached = new Uint8Array(stateCount)
   for (let found = 0; found < roots.reachedStates; found++) reached[sure(number[found])] = 1
   const perGroup = groupRows(search, scenario)
-  const perAction = actionRows(actions, groups, perGroup, scenario, number)
+  const { actionMove, actionAnswer, ...perAction } = actionRows(actions, groups, perGroup, scenario, number)
   const { kinds, reactions, ...rows } = outcomeRows(actions, search.outcomes, number)
   const game: Game = {
     scenario,
@@ -43,8 +45,8 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
       groupPlace: column(groups.length, (g) => sure(groups[g]).place),
       groupStalled: column(groups.length, (g) => sure(groups[g]).stalled),
       groupHolds: groups.map(({ holds }) => holds),
-      actionMove: column(actions.length, (a) => sure(actions[a]).move),
-      actionAnswer: column(actions.length, (a) => sure(actions[a]).answer),
+      actionMove,
+      actionAnswer,
       outcomeKind: kinds,
       outcomeReaction: reactions,
     },
@@ -77,6 +79,9 @@ function column(count: number, valueOf: (row: number) => number): Int32Array {
   return rows
 }
 
+/** Who is ahead where an exchange has ended. */
+const ENDS: Readonly<Record<number, Ahead>> = { [CAUGHT]: 'theirs', [OVER]: 'even' }
+
 function groupRows({ groups, index }: Search, scenario: Scenario) {
   const count = groups.length
   const rows = {
@@ -87,17 +92,20 @@ function groupRows({ groups, index }: Search, scenario: Scenario) {
     groupEnding: new Uint8Array(count),
     groupBreak: new Float64Array(count),
     groupThreat: new Float64Array(count),
+    groupOut: new Float64Array(count),
   }
   groups.forEach(({ isReaction, place, holds }, g) => {
     const position = isReaction ? sure(index.reactions[place]).endsIn : place
-    const record = position === CAUGHT ? undefined : sure(index.positions[position]).record
-    const ahead = record?.ahead ?? 'theirs'
+    const record = position < 0 ? undefined : sure(index.positions[position]).record
+    const ahead = record?.ahead ?? ENDS[position] ?? 'theirs'
     const worth = record?.endWorth ?? scenario.ends[ahead]
     const breakUp = record?.breakUp ?? scenario.breakUp
     rows.groupWorth[g] = scenario.objective === 'careful' ? worth : 0
     rows.groupEnding[g] = ENDINGS.indexOf(ahead)
     rows.groupBreak[g] = breakUp === null ? 0 : 1 / breakUp
-    if (record?.threat) rows.groupThreat[g] = index.holds.left(record.threat, holds, 'ours') / record.threat.every
+    const everySecond = (what: Threat | undefined) => (what ? index.holds.left(what, holds, 'ours') / what.every : 0)
+    rows.groupThreat[g] = everySecond(record?.threat)
+    rows.groupOut[g] = everySecond(record?.out)
   })
   return rows
 }
@@ -122,39 +130,47 @@ function stateRows(search: Search, groupStates: Int32Array, groupActions: Int32A
 function actionRows(
   actions: DraftAction[],
   groups: DraftGroup[],
-  { groupBreak, groupThreat, groupWorth, groupActions }: ReturnType<typeof groupRows>,
+  perGroup: ReturnType<typeof groupRows>,
   scenario: Scenario,
   number: Int32Array,
 ) {
+  const count = actions.length
   const rows = {
-    actionLike: likes(actions),
-    actionSeconds: column(actions.length, (a) => sure(actions[a]).seconds),
-    actionToll: new Float64Array(actions.length),
-    actionAlive: new Float64Array(actions.length),
-    actionNothing: column(actions.length, (a) => {
-      const { nothing } = sure(actions[a])
-      return nothing === NONE ? NONE : sure(number[nothing])
-    }),
+    actionMove: new Int32Array(count),
+    actionAnswer: new Int32Array(count),
+    actionLike: new Int32Array(count),
+    actionSeconds: new Int32Array(count),
+    actionSlips: new Float64Array(count),
+    actionSlipsTo: new Int32Array(count),
+    actionToll: new Float64Array(count),
+    actionAlive: new Float64Array(count),
+    actionNothing: new Int32Array(count),
   }
-  const caughtWorth = terminalWorth(scenario)[1]
+  for (let a = 0; a < count; a++) {
+    const action = sure(actions[a])
+    // An action of several groups is like the first of them.
+    if (action.row === NONE) action.row = a
+    rows.actionMove[a] = action.move
+    rows.actionAnswer[a] = action.answer
+    rows.actionLike[a] = action.row
+    rows.actionSeconds[a] = action.seconds
+    rows.actionSlips[a] = action.slips
+    rows.actionSlipsTo[a] = action.slipsTo === NONE ? NONE : sure(number[action.slipsTo])
+    rows.actionNothing[a] = action.nothing === NONE ? NONE : sure(number[action.nothing])
+  }
+  const { groupWorth, groupActions } = perGroup
+  const worths = terminalWorth(scenario)
+  const over = remembered()
   groups.forEach((_, g) => {
+    const ends = endsOfGroup(perGroup, g)
     for (let a = sure(groupActions[g]); a < sure(groupActions[g + 1]); a++) {
-      const { alive, broken, caught } = overSeconds(
-        sure(groupBreak[g]),
-        sure(groupThreat[g]),
-        sure(rows.actionSeconds[a]),
-      )
+      const { alive, broken, caught, gone } = over(ends, sure(rows.actionSeconds[a]))
       rows.actionAlive[a] = alive
-      rows.actionToll[a] = broken * sure(groupWorth[g]) + caught * caughtWorth
+      rows.actionToll[a] =
+        broken * sure(groupWorth[g]) + caught * worths[TERMINAL.caught] + gone * worths[TERMINAL.over]
     }
   })
   return rows
-}
-
-/** By action: the first action with the same seconds and outcomes. */
-function likes(actions: DraftAction[]): Int32Array {
-  for (const [a, action] of actions.entries()) if (action.row === NONE) action.row = a
-  return column(actions.length, (a) => sure(actions[a]).row)
 }
 
 /** The outcomes of each action in a row; an action that stands in several groups has a row in each. */
@@ -187,15 +203,41 @@ function outcomeRows(actions: DraftAction[], { kind, state, chance, reaction }: 
   return rows
 }
 
+/** What may end an exchange in each second: the chance of each, if what stands before it does not happen. */
+export interface EndsASecond {
+  breakUp: number
+  threat: number
+  out: number
+}
+
+/** What may end an exchange in a group of states. */
+export const endsOfGroup = (
+  { groupBreak, groupThreat, groupOut }: Pick<Game, 'groupBreak' | 'groupThreat' | 'groupOut'>,
+  g: number,
+): EndsASecond => ({ breakUp: sure(groupBreak[g]), threat: sure(groupThreat[g]), out: sure(groupOut[g]) })
+
+/** `overSeconds`, which looks up what it has found for the same chances: most groups have those of the one before. */
+function remembered(): typeof overSeconds {
+  let last: EndsASecond | undefined
+  let found: (ReturnType<typeof overSeconds> | undefined)[] = []
+  return (ends, seconds) => {
+    if (last?.breakUp !== ends.breakUp || last.threat !== ends.threat || last.out !== ends.out) found = []
+    last = ends
+    return (found[seconds] ??= overSeconds(ends, seconds))
+  }
+}
+
 /**
- * Over `seconds` seconds, with these chances per second: that neither happened, that the exchange broke up, that we
- * were caught.
+ * The chances over `seconds` seconds that nothing ended it, that it broke up, that we were caught, that they are gone.
  */
-export function overSeconds(breakUp: number, threat: number, seconds: number) {
-  const alive = Math.pow((1 - breakUp) * (1 - threat), seconds)
-  const once = breakUp + (1 - breakUp) * threat
-  if (once === 0) return { alive: 1, broken: 0, caught: 0 }
-  return { alive, broken: (breakUp / once) * (1 - alive), caught: (((1 - breakUp) * threat) / once) * (1 - alive) }
+export function overSeconds({ breakUp, threat, out }: EndsASecond, seconds: number) {
+  const alive = Math.pow((1 - breakUp) * (1 - threat) * (1 - out), seconds)
+  const caught = (1 - breakUp) * threat
+  const gone = (1 - breakUp) * (1 - threat) * out
+  const once = breakUp + caught + gone
+  if (once === 0) return { alive: 1, broken: 0, caught: 0, gone: 0 }
+  const each = (1 - alive) / once
+  return { alive, broken: breakUp * each, caught: caught * each, gone: gone * each }
 }
 
 /** Every row ends where the next begins, and the last one at the end of its column. */

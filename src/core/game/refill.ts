@@ -159,15 +159,14 @@ export class Refill {
     const isAgain = groupStalled[g] !== NONE && inFull(game, sure(actionMove[a])) === groupStalled[g]
     const shares = fresh && isAgain ? triedAgain(fresh, game.scenario.repeat) : fresh
     if (!shares) return false
+    const slips = sure(game.actionSlips[a])
     let elsewhere = 0
     for (let o = sure(game.outcomes[a]); o < sure(game.reactionsFrom[a]); o++) {
       const kind = outcomeKind[o]
-      filled.outcomeChance[o] =
-        kind === OUTCOME.lands
-          ? shares.lands
-          : kind === OUTCOME.stalls
-            ? shares.stalls
-            : sure(shares.elsewhere[elsewhere++])[1]
+      if (kind === OUTCOME.lands) filled.outcomeChance[o] = shares.lands
+      else if (kind === OUTCOME.stalls) filled.outcomeChance[o] = shares.stalls * (1 - slips)
+      else if (kind === OUTCOME.slips) filled.outcomeChance[o] = shares.stalls * slips
+      else filled.outcomeChance[o] = sure(shares.elsewhere[elsewhere++])[1]
     }
     fillReactions(filled, a, shares.reactions)
     return true

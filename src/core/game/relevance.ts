@@ -1,9 +1,10 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, without, type HoldSet } from '../holds/holdTable'
+import type { Position } from '../chart/position'
 import type { Person } from '../chart/words'
 import type { ChartIndex, IndexedMove } from './chartIndex'
 import { NONE } from './game'
-import { CAUGHT, type TryCounts } from './tryCounts'
+import type { TryCounts } from './tryCounts'
 import { carriesAll } from './rules'
 
 /**
@@ -73,6 +74,7 @@ class Passages {
       const move = sure(this.index.moves[m])
       this.tried(p, move, move.tries, true)
       if (move.stallsIn !== undefined) this.arrives(p, move.stallsIn, move.needs)
+      if (move.slips) this.arrives(p, move.slips.to, move.needs)
     }
   }
 
@@ -80,7 +82,7 @@ class Passages {
     const { endsIn, answers } = sure(this.index.reactions[r])
     for (const home of [true, false]) {
       const node = this.reactionNode(r, home)
-      if (home && endsIn !== CAUGHT) this.passages.push(this.passage(node, endsIn, this.all, NO_HOLDS, NO_HOLDS))
+      if (home && endsIn >= 0) this.passages.push(this.passage(node, endsIn, this.all, NO_HOLDS, NO_HOLDS))
       if (!home) this.arrives(node, endsIn, NO_HOLDS, sure(this.index.reactions[r]).adds)
       for (const answer of answers) {
         const move = sure(this.index.moves[answer.move])
@@ -174,17 +176,22 @@ class Passages {
     const places = this.index.positions.length
     if (node < places) {
       const { moves, unprompted, record } = sure(this.index.positions[node])
-      let asked = this.denying(record.threat ?? {}, 'ours', on)
+      let asked = this.hinderingEnds(record, on)
       for (const [r] of unprompted) asked |= this.denying(sure(this.index.reactions[r]).record, 'ours', on)
       for (const m of moves) asked |= this.askedBy(sure(this.index.moves[m]), sure(this.index.moves[m]).tries, on)
       return asked
     }
     const { endsIn, answers } = sure(this.index.reactions[(node - places) >> 1])
-    const threat = endsIn === CAUGHT ? undefined : sure(this.index.positions[endsIn]).record.threat
+    const ends = endsIn < 0 ? {} : sure(this.index.positions[endsIn]).record
     return answers.reduce(
       (asked, answer) => asked | this.askedBy(sure(this.index.moves[answer.move]), answer.tries, on),
-      this.denying(threat ?? {}, 'ours', on),
+      this.hinderingEnds(ends, on),
     )
+  }
+
+  /** What hinders them in finishing us, or in getting away. */
+  private hinderingEnds({ threat, out }: Pick<Position, 'threat' | 'out'>, on: HoldSet): HoldSet {
+    return this.denying(threat ?? {}, 'ours', on) | this.denying(out ?? {}, 'ours', on)
   }
 
   private askedBy(move: IndexedMove, tries: TryCounts, on: HoldSet): HoldSet {

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { within, without, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
-import { CAUGHT, FINISH, type TryCounts } from './tryCounts'
+import type { TryCounts } from './tryCounts'
 
 /** The rules of section 3 of the method: how ten tries go against the holds that are on, and where they lead. */
 
@@ -130,7 +130,7 @@ export function chancesASecond(
     .filter(([, chance]) => chance > VANISHING)
 }
 
-/** A position and the holds that are on in it; or `FINISH` or `CAUGHT`, where no holds matter. */
+/** A position and the holds that are on in it; or `FINISH`, `CAUGHT` or `OVER`, where no holds matter. */
 export interface Place {
   position: number
   holds: HoldSet
@@ -146,7 +146,7 @@ export function ownPlace(index: ChartIndex, position: number): Place {
  * move tried cold; for an answer, only if its reaction was met there and ends there.
  */
 export function landing(index: ChartIndex, move: IndexedMove, holds: HoldSet, stayed: boolean): Place {
-  if (move.to === FINISH || move.to === CAUGHT) return { position: move.to, holds: 0n }
+  if (move.to < 0) return { position: move.to, holds: 0n }
   const table = index.holds
   const changed = table.settle(without(without(holds, move.drops), move.strips), move.adds)
   if (move.to === move.from && !move.across && stayed) return { position: move.to, holds: changed }
@@ -167,7 +167,7 @@ export function metHolds(index: ChartIndex, reaction: IndexedReaction, holds: Ho
 
 /** Where conceding leads. `home`: the reaction ends in the position that the move which met it is from. */
 export function concession(index: ChartIndex, reaction: IndexedReaction, holds: HoldSet, home: boolean): Place {
-  if (reaction.endsIn < 0) return { position: CAUGHT, holds: 0n }
+  if (reaction.endsIn < 0) return { position: reaction.endsIn, holds: 0n }
   if (home) return { position: reaction.endsIn, holds }
   const { own } = sure(index.positions[reaction.endsIn])
   return { position: reaction.endsIn, holds: index.holds.settle(without(own, reaction.strips), reaction.adds) }

@@ -1,5 +1,12 @@
 import { toPositionId, type MoveId, type PositionId } from '../chart/ids'
-import { DEFAULT_BREAK_UP, DEFAULT_ENDS, DEFAULT_REPEAT, type Chart, type Settings } from '../chart/chart'
+import {
+  DEFAULT_BREAK_UP,
+  DEFAULT_ENDS,
+  DEFAULT_REPEAT,
+  DEFAULT_SLIPS,
+  type Chart,
+  type Settings,
+} from '../chart/chart'
 import { PROBE, probeOf, type ProbeFactors } from '../chart/probe'
 import type { RuleSet, StrikeChange } from '../chart/rules/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/rules/ruleSets'
@@ -25,6 +32,8 @@ export interface Scenario {
   breakUp: number | null
   /** Factor, 0 to 1, on the landing of a move that has just stalled. */
   repeat: number
+  /** The share of tries that come to nothing in place which lose the position, 0 to 1. */
+  slips: number
   ends: ByAhead<number>
   /** False: all holds are ignored. */
   holds: boolean
@@ -63,6 +72,7 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     objective: saved.objective ?? 'careful',
     breakUp: settings.breakUp === undefined ? DEFAULT_BREAK_UP : settings.breakUp,
     repeat: settings.repeat ?? DEFAULT_REPEAT,
+    slips: settings.slips ?? DEFAULT_SLIPS,
     ends: { ...DEFAULT_ENDS, ...settings.ends },
     holds: true,
     aside: (settings.ways ?? []).flatMap(({ aside }) => aside),
@@ -102,7 +112,7 @@ export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
   const charted = new Set<string>(chart.positions.map(({ id }) => id))
   if (!charted.has(scenario.start)) say('start', `there is no position "${scenario.start}"`)
   for (const id of scenario.goal) if (!charted.has(id)) say('goal', `there is no position "${id}"`)
-  const { seconds, sharpness, breakUp, repeat } = scenario
+  const { seconds, sharpness, breakUp, repeat, slips } = scenario
   if (seconds !== null && !(Number.isInteger(seconds) && seconds >= 0 && seconds <= MAX_SECONDS)) {
     say('seconds', `must be whole seconds from 0 to ${MAX_SECONDS}, or none`)
   }
@@ -110,6 +120,7 @@ export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
   if (breakUp !== null && !(Number.isFinite(breakUp) && breakUp >= 1))
     say('breakUp', 'must be 1 second or more, or never')
   if (!(repeat >= 0 && repeat <= 1)) say('repeat', 'must be from 0 to 1')
+  if (!(slips >= 0 && slips <= 1)) say('slips', 'must be from 0 to 1')
   if (!OBJECTIVES.includes(scenario.objective)) say('objective', `must be ${OBJECTIVES.join(' or ')}`)
   return problems
 }

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedAnswer } from './chartIndex'
-import { CAUGHT, FINISH } from './tryCounts'
+import { CAUGHT, FINISH, OVER } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
 import { relevantHolds, type Relevance } from './relevance'
 import {
@@ -32,6 +32,9 @@ export interface DraftAction {
   answer: number
   seconds: number
   nothing: number
+  /** The part of what comes to nothing that slips, and the state where that leads, or NONE. */
+  slips: number
+  slipsTo: number
   /** Its outcomes: from `from` to before `to`. */
   from: number
   to: number
@@ -57,6 +60,18 @@ export interface DraftGroup {
   metBy: number
   isHome: boolean
 }
+
+/** An action. Written out in one place only, so that all are of one shape, which is read in half of the time. */
+const draft = (
+  move: number,
+  answer: number,
+  seconds: number,
+  nothing: number,
+  slips: number,
+  slipsTo: number,
+  from: number,
+  to: number,
+): DraftAction => ({ move, answer, seconds, nothing, slips, slipsTo, from, to, row: NONE })
 
 export class StateLimit extends Error {}
 
@@ -116,6 +131,7 @@ export class Search {
   private positionState(position: number, holds: HoldSet, stalled: number): number {
     if (position === FINISH) return TERMINAL.finish
     if (position === CAUGHT) return TERMINAL.caught
+    if (position === OVER) return TERMINAL.over
     if (this.isGoal[position]) return TERMINAL.goal
     const relevant = within(holds, sure(this.relevance.position[position]))
     const just = this.canStallIn(relevant, stalled) ? stalled : NONE
@@ -136,7 +152,7 @@ export class Search {
 
   /** True when having just tried the move makes a difference: it can be tried here, and would land less often. */
   private canStallIn(holds: HoldSet, move: number): boolean {
-    if (move === NONE || this.scenario.repeat === 1) return false
+    if (move === NONE || this.scenario.repeat === 1 || sure(this.index.moves[move]).isReply) return false
     const shares = this.sharesFor(move, holds)
     return shares !== null && shares.lands > 0
   }
@@ -212,15 +228,7 @@ export class Search {
     const state = this.positionState(conceded.position, conceded.holds, isHome ? metBy : NONE)
     const from = this.outcomes.kind.length
     this.add(OUTCOME.stalls, state, 1, NONE)
-    group.actions.push({
-      move: NONE,
-      answer: NONE,
-      seconds: record.seconds,
-      nothing: state,
-      from,
-      to: from + 1,
-      row: NONE,
-    })
+    group.actions.push(draft(NONE, NONE, record.seconds, state, 0, NONE, from, from + 1))
     for (const answer of record.answers) {
       const action = this.answered(answer, reaction, holds, isHome, state)
       if (action) group.actions.push(action)
@@ -241,7 +249,7 @@ export class Search {
       this.add(OUTCOME.reaction, this.reactionState(reaction, on, NONE, record.endsIn === place), chance, reaction)
     }
     const to = this.outcomes.kind.length
-    group.actions.push({ move: NONE, answer: NONE, seconds: 1, nothing: NONE, from, to, row: NONE })
+    group.actions.push(draft(NONE, NONE, 1, NONE, 0, NONE, from, to))
     const others = this.fromWhereNothingStalled(group)
     for (const move of sure(this.index.positions[place]).moves) {
       const full = this.inFull(move)
@@ -281,15 +289,15 @@ export class Search {
     return this.tried(answer.move, answer, shares, holds, stayed, conceded)
   }
 
-  private ownOrCaught(position: number): number {
-    return position === CAUGHT ? TERMINAL.caught : this.ownState(position)
+  private ownOrEnd(position: number): number {
+    return position < 0 ? this.positionState(position, NO_HOLDS, NONE) : this.ownState(position)
   }
 
   /** Where we are when nothing has come of a move tried cold (answer null), or as an answer in place of conceding. */
   private stalledState(m: number, answer: IndexedAnswer | null, holds: HoldSet, conceded: number): number {
     const move = sure(this.index.moves[m])
     const { stallsIn } = answer ?? move
-    if (stallsIn !== undefined) return this.ownOrCaught(stallsIn)
+    if (stallsIn !== undefined) return this.ownOrEnd(stallsIn)
     return answer ? conceded : this.positionState(move.from, holds, this.inFull(m))
   }
 
@@ -307,11 +315,16 @@ export class Search {
       const place = landing(this.index, move, holds, stayed)
       this.add(OUTCOME.lands, this.positionState(place.position, place.holds, NONE), shares.lands, NONE)
     }
-    for (const [place, share] of shares.elsewhere) this.add(OUTCOME.elsewhere, this.ownOrCaught(place), share, NONE)
+    for (const [place, share] of shares.elsewhere) this.add(OUTCOME.elsewhere, this.ownOrEnd(place), share, NONE)
     const mayDoNothing = this.scenario.sharpness > 0 && shares.reactions.length > 0
     const hasNothing = shares.stalls > 0 || mayDoNothing || move.stallsIn !== undefined
     const nothing = hasNothing ? this.stalledState(m, answer, holds, conceded) : NONE
-    if (shares.stalls > 0) this.add(OUTCOME.stalls, nothing, shares.stalls, NONE)
+    const slips = answer ? undefined : move.slips
+    const slipped = slips?.share ?? 0
+    const slipsTo = slips ? this.ownOrEnd(slips.to) : NONE
+    const slip = shares.stalls * slipped
+    if (shares.stalls > slip) this.add(OUTCOME.stalls, nothing, shares.stalls * (1 - slipped), NONE)
+    if (slip > 0) this.add(OUTCOME.slips, slipsTo, slip, NONE)
     for (const [reaction, share] of shares.reactions) {
       const record = sure(this.index.reactions[reaction])
       const on = metHolds(this.index, record, holds, move.drops)
@@ -319,7 +332,7 @@ export class Search {
       this.add(OUTCOME.reaction, state, share, reaction)
     }
     const to = this.outcomes.kind.length
-    return { move: m, answer: answer?.index ?? NONE, seconds: move.seconds, nothing, from, to, row: NONE }
+    return draft(m, answer?.index ?? NONE, move.seconds, nothing, slipped, slipsTo, from, to)
   }
 
   /**

@@ -1,12 +1,15 @@
 import type { Chart } from '../chart/chart'
+import { isEndId, type EndId } from '../chart/ids'
 import type { ProbeFactors } from '../chart/probe'
 import { withTallies, type Tries } from '../chart/tries'
 
 /** Places that are not charted positions. */
 export const CAUGHT = -1
 export const FINISH = -2
+export const OVER = -3
+const END_PLACES: Readonly<Record<EndId, number>> = { caught: CAUGHT, over: OVER }
 
-/** Counts with ids turned into indices; `elsewhere` may hold `CAUGHT`. */
+/** Counts with ids turned into indices; `elsewhere` may hold `CAUGHT` or `OVER`. */
 export interface TryCounts {
   lands: number
   stalls: number
@@ -26,7 +29,7 @@ export class Counter {
   }
 
   place(id: string): number {
-    return id === 'caught' ? CAUGHT : id === 'finish' ? FINISH : this.positionOf.get(id)!
+    return isEndId(id) ? END_PLACES[id] : id === 'finish' ? FINISH : this.positionOf.get(id)!
   }
 
   reactions(counts: Record<string, number> | undefined): TryCounts['reactions'] {
@@ -44,7 +47,8 @@ export class Counter {
     return Object.entries(counts).flatMap(([id, n]) => (n > 0 ? [[this.place(id), n]] : []))
   }
 
-  tries(guess: Tries): TryCounts {
+  /** `guess` may be absent for a move that is only in reply, of which then nothing comes. */
+  tries(guess: Tries = {}): TryCounts {
     const tries = guess.tallies ? withTallies(guess) : guess
     return {
       lands: tries.lands ?? 0,

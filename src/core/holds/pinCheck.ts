@@ -81,7 +81,7 @@ function escapesFrom(chart: Chart, position: PositionId): MetEscape[] {
   const unprompted = lookUp(chart.positions, position)?.unprompted?.reactions ?? {}
   eachShare(unprompted, totalOf({ reactions: unprompted }), (id, share) => meet(id, share))
   for (const { id: move, from, tries } of chart.moves) {
-    if (from !== position) continue
+    if (from !== position || !tries) continue
     eachShare(tries.reactions ?? {}, totalOf(tries), (id, share) => meet(id, share, move))
   }
   return [...met.values()]

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import type { Run } from '../chart/run'
 import { actionOfAnswer, actionOfMove } from '../game/describe'
-import { NONE, OUTCOME, TERMINAL, type Game } from '../game/game'
+import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import type { Solution } from '../solve/solution'
 
 /**
@@ -23,7 +23,7 @@ export function worthsAlong(
 }
 
 function next(game: Game, state: number, step: Run['steps'][number]): number {
-  if (state <= TERMINAL.goal) return NONE
+  if (state < TERMINALS) return NONE
   const g = sure(game.stateGroup[state])
   const a = actionOf(game, g, step)
   if (a === NONE) return NONE
@@ -34,8 +34,9 @@ function next(game: Game, state: number, step: Run['steps'][number]): number {
       : step.stalls || !step.move
         ? OUTCOME.stalls
         : OUTCOME.lands
+  const isWanted = (kind: number) => kind === wanted || (step.elsewhere !== undefined && kind === OUTCOME.slips)
   for (let o = sure(game.outcomes[a]); o < sure(game.outcomes[a + 1]); o++) {
-    if (game.meaning.outcomeKind[o] === wanted && isAt(game, o, step)) return sure(game.outcomeState[o])
+    if (isWanted(sure(game.meaning.outcomeKind[o])) && isAt(game, o, step)) return sure(game.outcomeState[o])
   }
   return NONE
 }
@@ -57,8 +58,8 @@ function isAt(game: Game, o: number, { reaction, elsewhere }: Run['steps'][numbe
   if (!elsewhere) return true
   const state = sure(game.outcomeState[o])
   if (state === TERMINAL.caught) return elsewhere === 'caught'
+  if (state === TERMINAL.over) return elsewhere === 'over'
   return (
-    state > TERMINAL.goal &&
-    sure(index.positions[sure(groupPlace[sure(game.stateGroup[state])])]).record.id === elsewhere
+    state >= TERMINALS && sure(index.positions[sure(groupPlace[sure(game.stateGroup[state])])]).record.id === elsewhere
   )
 }

@@ -1,8 +1,8 @@
-import { sure } from '../sure'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { present, sure } from '../sure'
+import type { MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
-import { overSeconds } from '../game/layOut'
+import { endsOfGroup, overSeconds } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 import { bestTried } from './tried'
@@ -23,9 +23,21 @@ interface MetReaction {
 
 /** One way in which an action can go, and what it adds to a figure: chance times value. */
 export interface Term {
-  kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction' | 'waits' | 'conceded' | 'broken' | 'caught' | 'met' | 'stalled'
+  kind:
+    | 'lands'
+    | 'nothing'
+    | 'slips'
+    | 'elsewhere'
+    | 'reaction'
+    | 'waits'
+    | 'conceded'
+    | 'broken'
+    | 'caught'
+    | 'out'
+    | 'met'
+    | 'stalled'
   /** Where that is; or which reaction. */
-  place?: PositionId | 'finish' | 'caught' | 'goal' | undefined
+  place?: PlaceId | 'finish' | 'goal' | undefined
   reaction?: ReactionId
   chance: number
   value: number
@@ -101,7 +113,8 @@ function takenApart(solution: Solution, a: number, state: number): Explanation |
   if (a === NONE || sure(game.actionSeconds[a]) > t) return null
   const g = sure(game.stateGroup[state])
   const seconds = sure(game.actionSeconds[a])
-  const { alive, broken, caught } = overSeconds(sure(game.groupBreak[g]), sure(game.groupThreat[g]), seconds)
+  const { alive, broken, caught, gone } = overSeconds(endsOfGroup(game, g), seconds)
+  const worths = terminalWorth(game.scenario)
   const terms: Term[] = []
   const ways = new Ways()
   follow(evaluator, a, t, state, ways)
@@ -115,7 +128,8 @@ function takenApart(solution: Solution, a: number, state: number): Explanation |
     })
   }
   if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: sure(game.groupWorth[g]) })
-  if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: terminalWorth(game.scenario)[TERMINAL.caught] })
+  if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: worths[TERMINAL.caught] })
+  if (gone > 0) terms.push({ kind: 'out', chance: gone, value: worths[TERMINAL.over] })
   return {
     total: evaluator.actionInState(a, t, state),
     action: actionName(game, a),
@@ -133,13 +147,20 @@ function meaningOf(game: Game, a: number, outcome: number, next: number): Pick<T
   }
   if (actionName(game, a) === 'concede') return { kind: 'conceded', place }
   const kind = game.meaning.outcomeKind[outcome]
-  return { kind: kind === OUTCOME.lands ? 'lands' : kind === OUTCOME.stalls ? 'nothing' : 'elsewhere', place }
+  return { kind: KINDS[present(kind)] ?? 'elsewhere', place }
+}
+
+const KINDS: Readonly<Record<number, Term['kind']>> = {
+  [OUTCOME.lands]: 'lands',
+  [OUTCOME.stalls]: 'nothing',
+  [OUTCOME.slips]: 'slips',
 }
 
 function placeOf(game: Game, state: number): Term['place'] {
   if (state === TERMINAL.finish) return 'finish'
   if (state === TERMINAL.caught) return 'caught'
   if (state === TERMINAL.goal) return 'goal'
+  if (state === TERMINAL.over) return 'over'
   const g = sure(game.stateGroup[state])
   return game.groupIsReaction[g] ? undefined : positionId(game, sure(game.meaning.groupPlace[g]))
 }

@@ -23,7 +23,7 @@ export interface LooseEnd {
 export function looseEndsOf(index: ChartIndex): LooseEnd[] {
   const own = (move: IndexedMove) => sure(index.positions[move.from]).own
   const place = (move: IndexedMove) => sure(index.positions[move.from]).record.id
-  const whole = index.moves.filter(({ probeOf }) => probeOf === undefined)
+  const whole = index.moves.filter(({ probeOf, isReply }) => probeOf === undefined && !isReply)
   const ofMoves = whole.flatMap((move) =>
     openReactions(index, move, move.tries, own(move)).map((r): LooseEnd => ({
       met: { by: 'move', move: move.record.id },
@@ -74,7 +74,7 @@ function isAnswered(index: ChartIndex, r: number, holds: HoldSet): boolean {
 export function withoutLooseEnd(chart: Chart, { met, position, reaction }: LooseEnd): Chart {
   if (met.by === 'move') {
     const moves = chart.moves.map((move) =>
-      move.id === met.move ? { ...move, tries: withoutReaction(move.tries, reaction) } : move,
+      move.id === met.move && move.tries ? { ...move, tries: withoutReaction(move.tries, reaction) } : move,
     )
     return { ...chart, moves }
   }

@@ -32,7 +32,7 @@ export function netsOf(solution: Solution): Net[] {
   const { game } = solution
   return game.meaning.index.moves.flatMap((move, m) => {
     const own = sure(game.meaning.ownState[move.from])
-    if (move.probeOf !== undefined || own === NONE || own < TERMINALS) return []
+    if (move.probeOf !== undefined || move.isReply || own === NONE || own < TERMINALS) return []
     const action = actionOfMove(game, sure(game.stateGroup[own]), m)
     return action === NONE ? [] : netsOfAction(solution, m, action)
   })

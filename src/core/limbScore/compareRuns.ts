@@ -33,7 +33,7 @@ function figuresOfRun(chart: Chart, run: Run): RunFigures {
   const moves = run.steps.flatMap(({ move }) => lookUp(chart.moves, move) ?? [])
   const answered = new Set<string>(chart.answers.map(({ reaction }) => reaction))
   const open = moves.flatMap(({ tries }) =>
-    Object.entries(tries.reactions ?? {}).flatMap(([id, n]) =>
+    Object.entries(tries?.reactions ?? {}).flatMap(([id, n]) =>
       n > 0 && !answered.has(id) ? [lookUp(chart.reactions, id)?.name ?? id] : [],
     ),
   )

@@ -1,4 +1,5 @@
 import { toReactionId } from '../chart/ids'
+import { triesOf } from '../chart/tries'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
@@ -36,7 +37,7 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
     ...moves.map((move) => lands(chart, move)),
     ...answers.flatMap(({ move, tries }) => {
       const record = present(lookUp(chart.moves, move))
-      return [...metBy(chart, { ...record, tries: tries ?? record.tries }), stalls(record)]
+      return [...metBy(chart, { ...record, tries: tries ?? triesOf(record) }), stalls(record)]
     }),
     { step: {}, says: 'We let it happen', hint: `to ${nameOf(chart.positions, endsIn)}` },
   ]
@@ -56,7 +57,7 @@ const stalls = ({ id, name }: Move): NextStep => ({
 })
 
 const metBy = (chart: Chart, { id, name, tries }: Move): NextStep[] =>
-  Object.entries(tries.reactions ?? {}).flatMap(([reaction, count]) =>
+  Object.entries(tries?.reactions ?? {}).flatMap(([reaction, count]) =>
     count > 0
       ? [
           {

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Run } from '../chart/run'
-import { totalOf } from '../chart/tries'
+import { totalOf, triesOf } from '../chart/tries'
 import { HoldTable } from '../holds/holdTable'
 import { play } from './play'
 
@@ -26,13 +26,14 @@ export interface NowOrLater {
 /** The comparison; null where the run begins with a finish, or no finish can be tried from its start. */
 export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
   const first = lookUp(chart.moves, run.steps[0]?.move)
-  const finishes = chart.moves.filter(({ from, to }) => from === run.start && to === 'finish')
+  const finishes = chart.moves.filter(({ from, to, reply }) => from === run.start && to === 'finish' && !reply)
   if (!first || first.to === 'finish' || !finishes.length) return null
   const now = finishes.reduce((best, move) => (landing(move) > landing(best) ? move : best))
-  const total = totalOf(now.tries)
+  const tries = triesOf(now)
+  const total = totalOf(tries)
   const table = new HoldTable(chart.holds ?? [])
   const beats = play(chart, run).beats.filter(({ place }) => place.kind !== 'finish')
-  const counts = Object.entries(now.tries.reactions ?? {}).filter(([, count]) => count > 0)
+  const counts = Object.entries(tries.reactions ?? {}).filter(([, count]) => count > 0)
   const met = counts.map(([id, count]) => {
     const reaction = present(lookUp(chart.reactions, id))
     const least = Math.min(...beats.map(({ holds }) => table.left(reaction, table.setOf(holds), 'ours')))
@@ -47,11 +48,14 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
     .find((one) => one.answer)
   const bait = answer && {
     ...{ name: present(lookUp(chart.reactions, answer.reaction)).name, ofTen: (10 * answer.count) / total },
-    lands: landing({ tries: present(answer.answer).tries ?? first.tries }),
-    cold: landing(first),
+    lands: landing({ tries: present(answer.answer).tries ?? triesOf(first) }),
+    cold: first.reply ? 0 : landing(first),
   }
   return { first, now, met, bait: bait ?? null }
 }
 
 /** How many of ten tries land. */
-const landing = ({ tries }: Pick<Move, 'tries'>) => (10 * (tries.lands ?? 0)) / totalOf(tries)
+function landing(of: Pick<Move, 'tries'>): number {
+  const tries = triesOf(of)
+  return (10 * (tries.lands ?? 0)) / (totalOf(tries) || 1)
+}

@@ -1,16 +1,16 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
-import type { HoldId, PositionId, ReactionId } from '../chart/ids'
+import { isEndId, type EndId, type HoldId, type PositionId, type ReactionId } from '../chart/ids'
 import type { Run, RunStep } from '../chart/run'
 import { indexChart, type ChartIndex } from '../game/chartIndex'
-import { CAUGHT, FINISH } from '../game/tryCounts'
+import { CAUGHT, FINISH, OVER } from '../game/tryCounts'
 import { concession, landing, metHolds, ownPlace, type Place } from '../game/rules'
 import type { HoldSet } from '../holds/holdTable'
 import type { Orientation } from '../sides/frames'
 import { landedSides, turned, turnsOf } from '../sides/turns'
 
 export type BeatPlace =
-  { kind: 'position'; id: PositionId } | { kind: 'reaction'; id: ReactionId } | { kind: 'finish' } | { kind: 'caught' }
+  { kind: 'position'; id: PositionId } | { kind: 'reaction'; id: ReactionId } | { kind: 'finish' | EndId }
 
 /** The state of a run after one of its steps. The first beat of a run is its start, before any step. */
 export interface Beat {
@@ -51,12 +51,12 @@ interface InReaction extends Sides {
 }
 
 interface Over extends Sides {
-  kind: 'finish' | 'caught'
+  kind: 'finish' | EndId
 }
 
 type Next = InPosition | InReaction | Over
 
-const isOver = (at: Next): at is Over => at.kind === 'finish' || at.kind === 'caught'
+const isOver = (at: Next): at is Over => at.kind === 'finish' || isEndId(at.kind)
 
 /**
  * Plays a run step by step with the game's rules for holds (method, "Holds"). A step that the game would not allow
@@ -66,6 +66,8 @@ const isOver = (at: Next): at is Over => at.kind === 'finish' || at.kind === 'ca
 export function play(chart: Chart, run: Run): Played {
   return new Player(chart).play(run)
 }
+
+const ENDS: Readonly<Record<number, Over['kind']>> = { [FINISH]: 'finish', [CAUGHT]: 'caught', [OVER]: 'over' }
 
 class Player {
   private readonly index: ChartIndex
@@ -124,7 +126,11 @@ class Player {
       return { kind: 'reaction', reaction, holds, sides: at.sides, frame, from: move.from }
     }
     if (step.elsewhere) {
-      return this.arrived(ownPlace(index, index.positionOf.get(step.elsewhere) ?? CAUGHT), at.sides, frame)
+      return this.arrived(
+        ownPlace(index, index.positionOf.get(step.elsewhere) ?? (step.elsewhere === 'over' ? OVER : CAUGHT)),
+        at.sides,
+        frame,
+      )
     }
     if (step.stalls) return this.stalled(at, step)
     const home =
@@ -168,7 +174,7 @@ class Player {
 
   /** A side that the position leaves open is taken over from before, as long as the frame does not change. */
   private arrived({ position, holds }: Place, brought: Orientation, frame: string | undefined): Next {
-    if (position < 0) return { kind: position === FINISH ? 'finish' : 'caught', holds: 0n, sides: brought, frame }
+    if (position < 0) return { kind: ENDS[position] ?? 'caught', holds: 0n, sides: brought, frame }
     const { record } = sure(this.index.positions[position])
     const sides =
       record.frame && record.frame === frame ? landedSides(brought, record.orientation) : (record.orientation ?? {})

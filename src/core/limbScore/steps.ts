@@ -45,7 +45,7 @@ export function stepName(chart: Chart, { step, place }: Beat, run: Run): string 
   if (step.reaction) return lookUp(chart.reactions, step.reaction)?.name ?? ''
   if (step.stalls) return `${move}: nothing`
   if (step.elsewhere)
-    return `${move}: ${place.kind === 'position' ? lookUp(chart.positions, place.id)?.name : 'caught'}`
+    return `${move}: ${place.kind === 'position' ? lookUp(chart.positions, place.id)?.name : place.kind}`
   return move ?? 'We let it happen'
 }
 

@@ -9,6 +9,8 @@
 export interface Fork {
   move: Name
   place?: Name
+  /** It is tried only as an answer. */
+  isReply?: boolean
   body: Body
 }
 
@@ -57,7 +59,9 @@ export const WORDS = {
   nothing: 'nothing',
   endsIn: 'ends in',
   caught: 'caught',
+  over: 'over',
   finish: 'finish',
+  reply: 'only in reply',
 } as const
 /** Characters that a name may contain only in quotes. */
 export const SIGNS = ':;>,()[]?"#'

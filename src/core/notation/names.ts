@@ -53,7 +53,7 @@ export function findMove(chart: Chart, position: PositionId, name: Name): Move |
  */
 export function findReaction(chart: Chart, name: Name, endsIn: string | undefined, move?: Move): Reaction | undefined {
   const candidates = chart.reactions.filter((reaction) => endsIn === undefined || reaction.endsIn === endsIn)
-  return find(candidates, name, ({ id }) => move?.tries.reactions?.[id] !== undefined)
+  return find(candidates, name, ({ id }) => move?.tries?.reactions?.[id] !== undefined)
 }
 
 /**

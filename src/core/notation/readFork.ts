@@ -1,6 +1,7 @@
 import { sure } from '../sure'
 import { MAX_TRIES } from '../chart/constraints'
 import {
+  nameKey,
   WORDS,
   type Body,
   type Fork,
@@ -40,10 +41,11 @@ class Reader {
   fork(): Fork {
     const move = this.name('begin with the name of a move')
     const place = this.place()
+    const isReply = this.takeWord(WORDS.reply)
     this.expect(':', 'put a colon after the move, then how ten tries go')
     const body = this.body()
     if (this.peek().kind !== 'end') this.fail('expected a semicolon before this, or the end of the line')
-    return { move, ...(place ? { place } : {}), body }
+    return { move, ...(place ? { place } : {}), ...(isReply ? { isReply } : {}), body }
   }
 
   /** Parses items separated by `;` up to the end of the line or a closing bracket. */
@@ -62,8 +64,8 @@ class Reader {
     const word = token.kind === 'name' && !token.quoted && !token.byId ? token.text.toLowerCase() : ''
     if (word === 'land' || word === 'lands') body.lands += count
     else if (word === WORDS.nothing) body.stalls += count
-    else if (word === WORDS.caught) {
-      body.elsewhere.push({ count, place: { text: WORDS.caught, at: token.at, end: token.end } })
+    else if (word === WORDS.caught || word === WORDS.over) {
+      body.elsewhere.push({ count, place: { text: word, at: token.at, end: token.end } })
     } else if (word.startsWith(`${WORDS.endsIn} `) || word === WORDS.endsIn) {
       body.elsewhere.push({ count, place: this.endsIn(token) })
     } else return void body.reactions.push(this.reaction(count))
@@ -156,6 +158,13 @@ class Reader {
 
   private takeSign(text: string): boolean {
     if (!this.isSign(text)) return false
+    this.next++
+    return true
+  }
+
+  private takeWord(word: string): boolean {
+    const token = this.peek()
+    if (token.kind !== 'name' || token.quoted || nameKey(token.text) !== word) return false
     this.next++
     return true
   }

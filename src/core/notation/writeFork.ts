@@ -1,16 +1,18 @@
 import { present } from '../sure'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
+import { END_IDS, isEndId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
-import type { Tries } from '../chart/tries'
+import { triesOf, type Tries } from '../chart/tries'
 import { nameKey, SIGNS, WORDS, type Name } from './fork'
 import { findAnswer, findMove, findPosition, findReaction } from './names'
 
 /** A move's fork as one line. Applying that line again with `applyFork` changes nothing. */
 export function writeFork(chart: Chart, move: Move): string {
   const head = write(move, (name) => findMove(chart, move.from, name))
-  return `${head}${placed(chart, move.to)}: ${body(chart, move.tries, move, true)}`
+  const reply = move.reply ? ` ${WORDS.reply}` : ''
+  return `${head}${placed(chart, move.to)}${reply}: ${body(chart, triesOf(move), move, true)}`.trimEnd()
 }
 
 /** The record's name, or its id as #id where `find` would take the name for another record. */
@@ -19,7 +21,7 @@ function write<R extends { id: string; name: string }>(record: R, find: (name: N
   return find(name)?.id === record.id && !record.name.includes('"') ? bareOrQuoted(record.name) : `#${record.id}`
 }
 
-const KEYWORD = /^(lands?|nothing|caught|ends in\b.*|of|finish)$/i
+const KEYWORD = /^(lands?|nothing|caught|over|ends in\b.*|of|finish|only in reply)$/i
 
 /** The name, in quotes where the parser would read it as something else. */
 export function bareOrQuoted(name: string): string {
@@ -33,12 +35,14 @@ export function bareOrQuoted(name: string): string {
   return isPlain ? clean : `"${clean}"`
 }
 
+const KEY_PLACES: readonly string[] = [WORDS.finish, ...END_IDS]
+const isKeyPlace = (text: string) => KEY_PLACES.includes(nameKey(text))
+
 function place(chart: Chart, id: string): string {
-  if (id === WORDS.finish || id === WORDS.caught) return id
+  if (KEY_PLACES.includes(id)) return id
   const position = chart.positions.find((record) => record.id === id)
   if (!position) return `#${id}`
-  const isWord = [WORDS.finish, WORDS.caught].some((word) => nameKey(position.name) === word)
-  return isWord ? `#${id}` : write(position, (name) => findPosition(chart, name))
+  return isKeyPlace(position.name) ? `#${id}` : write(position, (name) => findPosition(chart, name))
 }
 
 /** A name to stand in brackets: there it needs quotes only if it contains a bracket or quotes. */
@@ -48,7 +52,6 @@ function placed(chart: Chart, id: string): string {
   return ` (${/[)"#]/.test(bare) || isKeyPlace(bare) ? text : bare})`
 }
 
-const isKeyPlace = (text: string) => [WORDS.finish, WORDS.caught].some((word) => nameKey(text) === word)
 const count = (n: number) => String(Math.round(n * 1000) / 1000)
 
 /** `withAnswers`: whether to write the answers of each reaction, which only a move's own fork does. */
@@ -56,8 +59,7 @@ function body(chart: Chart, tries: Tries, move: Move, withAnswers: boolean): str
   const items: string[] = []
   if (tries.lands) items.push(`${count(tries.lands)} ${tries.lands === 1 ? 'lands' : 'land'}`)
   for (const [id, n] of Object.entries(tries.elsewhere ?? {})) {
-    if (n > 0)
-      items.push(id === WORDS.caught ? `${count(n)} ${WORDS.caught}` : `${count(n)} ends in ${place(chart, id)}`)
+    if (n > 0) items.push(isEndId(id) ? `${count(n)} ${id}` : `${count(n)} ends in ${place(chart, id)}`)
   }
   for (const [id, n] of Object.entries(tries.reactions ?? {})) {
     const reaction = chart.reactions.find((record) => record.id === id)

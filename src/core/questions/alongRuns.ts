@@ -1,4 +1,4 @@
-import { toMoveId, toPositionId, type PositionId } from '../chart/ids'
+import { isEndId, toMoveId, toPositionId, type PlaceId, type PositionId } from '../chart/ids'
 import { present } from '../sure'
 import { emptyChart, type Chart } from '../chart/chart'
 import { holder } from '../chart/hold'
@@ -7,14 +7,14 @@ import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { RunPath } from '../chart/run'
 import type { Kind } from '../chart/words'
-import { terminalWorth } from '../game/game'
+import { TERMINAL, terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
 import { expectedScoreIn, type ExpectedScore } from '../insight/points'
 import { play, type Beat } from '../limbScore/play'
 import type { Job } from '../job'
 import { startWorth } from './solved'
 
-type Spot = PositionId | 'finish' | 'caught'
+type Spot = PlaceId | 'finish'
 
 /** What is found of a run by solving beside it. */
 export interface AlongRun {
@@ -54,7 +54,7 @@ function spotOf(chart: Chart, { place }: Beat): Spot {
 /** A position with none of our holds on. */
 function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null {
   if (spot === 'finish') return null
-  if (spot === 'caught') return terminalWorth(scenario)[1]
+  if (isEndId(spot)) return terminalWorth(scenario)[TERMINAL[spot]]
   const theirs = new Set((chart.holds ?? []).filter((hold) => holder(hold) === 'theirs').map(({ id }) => id))
   const positions = chart.positions.map((one) =>
     one.id === spot ? { ...one, holds: (one.holds ?? []).filter((id) => theirs.has(id)) } : one,

@@ -1,10 +1,10 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
-import { totalOf, withTallies, type Tries } from '../chart/tries'
+import { totalOf, triesOf, withTallies, type Tries } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
 import { actionOfMove } from '../game/describe'
-import { NONE, OUTCOME, TERMINALS } from '../game/game'
+import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { VariantSolver } from '../insight/variantSolver'
 import { bestIn } from '../insight/tried'
@@ -52,7 +52,7 @@ export function* giveUps(chart: Chart, scenario: Scenario): Job<GiveUp[]> {
   for (const [i, { position, move }] of some.entries()) {
     yield i / some.length
     const wrong = wrongOf(now, move.id)
-    const share = shareWrong(move.tries, wrong)
+    const share = shareWrong(triesOf(move), wrong)
     if (share === 0) continue
     const at = (loss: number) => bestWith(chart, near, { position, move: move.id }, wrong, loss)
     found.push({ move: move.id, position, wrong: share, ...(yield* limitOf(move.id, share, at, i / some.length)) })
@@ -113,7 +113,11 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
     if (outcomeKind[o] === OUTCOME.reaction) reactions.add(sure(index.reactions[sure(outcomeReaction[o])]).record.id)
     if (outcomeKind[o] === OUTCOME.elsewhere)
       elsewhere.add(
-        to < TERMINALS ? 'caught' : sure(index.positions[sure(groupPlace[sure(game.stateGroup[to])])]).record.id,
+        to < TERMINALS
+          ? to === TERMINAL.over
+            ? 'over'
+            : 'caught'
+          : sure(index.positions[sure(groupPlace[sure(game.stateGroup[to])])]).record.id,
       )
     if (outcomeKind[o] === OUTCOME.stalls) stalls = true
   }

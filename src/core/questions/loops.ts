@@ -74,6 +74,7 @@ function endOf(steps: Map<number, ScriptStep>, inside: ReadonlySet<number>, star
         if (typeof to === 'number' && inside.has(to)) next.set(to, (next.get(to) ?? 0) + flow)
         else if (to === 'finish' || to === 'goal') end.finish += flow
         else if (to === 'caught') end.caught += flow
+        else if (to === 'over') end.over += flow
         else end.elsewhere += flow
       }
     }

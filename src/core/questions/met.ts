@@ -54,7 +54,7 @@ export function allMet(chart: Chart): MetWhere[] {
   const fromOf = new Map<MoveId, PositionId>(chart.moves.map(({ id, from }) => [id, from]))
   return [
     ...chart.moves.flatMap(({ id, from, tries }) =>
-      ids(tries.reactions).map((reaction): MetWhere => ({ met: { by: 'move', move: id }, position: from, reaction })),
+      ids(tries?.reactions).map((reaction): MetWhere => ({ met: { by: 'move', move: id }, position: from, reaction })),
     ),
     ...chart.answers.flatMap(({ move, tries }, answer) =>
       ids(tries?.reactions).map((reaction): MetWhere => ({

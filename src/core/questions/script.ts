@@ -1,5 +1,6 @@
 import { sure } from '../sure'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import type { MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
+import { keysOf } from '../typed'
 import { isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { follow, Ways } from '../solve/follow'
@@ -11,8 +12,8 @@ import { fullClock, tieTolerance, type Solution } from '../solve/solution'
  */
 export interface ScriptStep {
   key: number
-  /** The position; for a reaction, where conceding leads, or `caught`. */
-  position: PositionId | 'caught'
+  /** The position; for a reaction, where conceding leads. */
+  position: PlaceId
   reaction?: ReactionId
   stalled?: MoveId
   /** What is done is only shown. */
@@ -28,13 +29,15 @@ export interface ScriptStep {
   ways: ScriptWay[]
 }
 
+export type ScriptEnd = keyof typeof TERMINAL
+
 export interface ScriptWay {
   kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction'
   reaction?: ReactionId
   share: number
   /** Key of the step that it leads to, or how it ends. `open`: the script ends before it. */
-  to: number | 'finish' | 'caught' | 'goal'
-  position: PositionId | 'finish' | 'caught' | 'goal'
+  to: number | ScriptEnd
+  position: PositionId | ScriptEnd
 }
 
 export interface Script {
@@ -54,10 +57,14 @@ export interface ScriptLength {
 /** What they do less often is not what a move is shown for. */
 export const EXPECTED = 0.15
 
-const ENDS: Readonly<Record<string, 'finish' | 'caught' | 'goal'>> = {
-  [TERMINAL.finish]: 'finish',
-  [TERMINAL.caught]: 'caught',
-  [TERMINAL.goal]: 'goal',
+const ENDS: Readonly<Record<number, ScriptEnd>> = Object.fromEntries(
+  keysOf(TERMINAL).map((end) => [TERMINAL[end], end]),
+)
+
+const KINDS: Readonly<Record<number, ScriptWay['kind']>> = {
+  [OUTCOME.lands]: 'lands',
+  [OUTCOME.stalls]: 'nothing',
+  [OUTCOME.reaction]: 'reaction',
 }
 
 /**
@@ -141,7 +148,7 @@ class Telling {
   private way(o: number, to: number, share: number): ScriptWay {
     const { game } = this.solution
     const kind = o === NONE ? OUTCOME.stalls : sure(game.meaning.outcomeKind[o])
-    const name = sure((['lands', 'nothing', 'elsewhere', 'reaction'] as const)[kind])
+    const name = KINDS[kind] ?? 'elsewhere'
     const met = kind === OUTCOME.reaction ? { reaction: reactionId(game, sure(game.meaning.outcomeReaction[o])) } : {}
     const end = ENDS[to]
     if (end) return { kind: name, ...met, share, to: end, position: end }
@@ -162,11 +169,10 @@ function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActi
   const g = sure(stateGroup[state])
   const place = sure(meaning.groupPlace[g])
   if (groupIsReaction[g]) {
-    const { endsIn } = sure(meaning.index.reactions[place])
     return {
       key: state,
       reaction: reactionId(game, place),
-      position: endsIn < 0 ? ('caught' as const) : positionId(game, endsIn),
+      position: sure(meaning.index.reactions[place]).record.endsIn,
     }
   }
   const stalled = sure(stateStalled[state])

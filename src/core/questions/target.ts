@@ -10,7 +10,9 @@ export type DrillTarget = { of: 'move'; move: MoveId } | { of: 'answer'; answer:
 /** The chart with other tries of a move, or of an answer that has its own. */
 export function withTries(chart: Chart, target: DrillTarget, change: (tries: Tries) => Tries): Chart {
   if (target.of === 'move') {
-    const moves = chart.moves.map((move) => (move.id === target.move ? { ...move, tries: change(move.tries) } : move))
+    const moves = chart.moves.map((move) =>
+      move.id === target.move && move.tries ? { ...move, tries: change(move.tries) } : move,
+    )
     return { ...chart, moves }
   }
   const answers = chart.answers.map((one, i) =>

@@ -1,11 +1,12 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
-import type { MoveId } from '../chart/ids'
+import { isEndId, type MoveId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import type { Explanation, Question, Term } from '../insight/explain'
 import type { Figures } from '../insight/figures'
 import { clockText } from './figureText'
+import { END_WORDS } from './places'
 
 /** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */
 export interface Explained {
@@ -113,7 +114,7 @@ class Names {
 
   private place(id: string | undefined): string {
     if (id === 'finish') return 'the finish'
-    if (id === 'caught') return 'they finish us'
+    if (id && isEndId(id)) return END_WORDS[id]
     if (id === 'goal') return 'the goal'
     return lookUp(this.chart.positions, id)?.name ?? ''
   }
@@ -151,6 +152,10 @@ class Names {
         return place === 'finish' || place === 'goal' ? `lands: ${this.place(place)}` : `lands in ${this.place(place)}`
       case 'nothing':
         return place ? `nothing comes of it: ${this.place(place)}` : 'nothing comes of it'
+      case 'slips':
+        return `nothing comes of it and the position is lost: ${this.place(place)}`
+      case 'out':
+        return 'they get out on the way'
       case 'elsewhere':
         return `ends in ${this.place(place)} instead`
       case 'reaction':
@@ -178,5 +183,8 @@ export function conditions(scenario: Scenario): string {
     scenario.sharpness === 0 ? 'they react as usual' : `they read us ${Math.round(scenario.sharpness * 100)} %`
   const breaks = scenario.breakUp === null ? 'nothing breaks it up' : `breaks up about every ${scenario.breakUp} s`
   const known = `a move that came to nothing lands ${Math.round(scenario.repeat * 100)} % as often at once again`
-  return `${clock}; ${reads}; ${breaks}; ${known}.`
+  const slips = scenario.slips
+    ? `; of 100 tries that come to nothing, ${Math.round(scenario.slips * 100)} lose the position`
+    : ''
+  return `${clock}; ${reads}; ${breaks}; ${known}${slips}.`
 }

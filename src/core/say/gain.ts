@@ -1,7 +1,7 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { totalOf, type Tries } from '../chart/tries'
+import { totalOf, triesOf, type Tries } from '../chart/tries'
 import type { Gain } from '../questions/gains'
 import { inPlace } from './speech'
 
@@ -25,7 +25,7 @@ export function sayGain(chart: Chart, gain: Gain): SaidGain {
 function sayDrill(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>): SaidGain {
   if (target.of === 'move') {
     const move = present(lookUp(chart.moves, target.move))
-    return { head: move.name, detail: `${landsNow(move.tries)}; one more of ten` }
+    return { head: move.name, detail: `${landsNow(triesOf(move))}; one more of ten` }
   }
   const answer = sure(chart.answers[target.answer])
   const reaction = lookUp(chart.reactions, answer.reaction)?.name ?? ''

@@ -3,7 +3,9 @@ import type { PositionalRound } from '../chart/positionalRound'
 import type { Chart } from '../chart/chart'
 import { answersTo } from '../chart/edits/answers'
 import { ALWAYS, cautionLines } from '../chart/hazard'
+import { isEndId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
+import { END_WORDS } from './places'
 import { inPlace, lowerFirst, tellMove, upperFirst, whenThey } from './speech'
 
 /** A card as it is read out before a round. */
@@ -26,10 +28,9 @@ export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
   const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
   const [best] = answers
   const isFinish = best?.to === 'finish'
-  const away =
-    reaction.endsIn === 'caught'
-      ? 'they finish us'
-      : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}`
+  const away = isEndId(reaction.endsIn)
+    ? END_WORDS[reaction.endsIn]
+    : `they are out ${inPlace(lookUp(chart.positions, reaction.endsIn)?.name ?? '')}`
   const stop =
     card.positionOnly || isFinish
       ? 'control is held for three seconds'

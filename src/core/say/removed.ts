@@ -30,7 +30,7 @@ function answersGone(ids: readonly string[], before: Chart, after: Chart): strin
     ({ reaction, move }) => lookUp(after.reactions, reaction) && !ids.includes(reaction) && !has(reaction, move),
   )
   if (!gone.length) return []
-  const met = after.moves.filter(({ tries }) => gone.some(({ reaction }) => tries.reactions?.[reaction] !== undefined))
+  const met = after.moves.filter(({ tries }) => gone.some(({ reaction }) => tries?.reactions?.[reaction] !== undefined))
   const on = met.length ? ` on ${AND.format(met.map(({ name }) => name))}` : ''
   return [`${counted(gone.length, 'answer')}${on}`]
 }

@@ -1,7 +1,9 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { ALWAYS } from '../chart/hazard'
+import { isEndId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
+import { END_WORDS } from './places'
 import type { Loop } from '../questions/loops'
 import type { Move } from '../chart/move'
 import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from '../questions/script'
@@ -158,8 +160,8 @@ class Saying {
   private conceded(way: ScriptWay, { position, ways }: ScriptStep): string {
     const where = ways.length
       ? this.whereTo(sure(ways[0]))
-      : position === 'caught'
-        ? 'they finish us'
+      : isEndId(position)
+        ? END_WORDS[position]
         : `we are ${inPlace(this.placeName(position))}`
     const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
     return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
@@ -184,7 +186,7 @@ class Saying {
   private whereTo({ to, position }: ScriptWay): string {
     if (to === 'finish') return 'that is the finish'
     if (to === 'goal') return 'that is what we wanted'
-    if (to === 'caught') return 'they finish us'
+    if (typeof to === 'string') return END_WORDS[to]
     return `we are ${inPlace(this.placeName(position))}${this.onAt(to)}`
   }
 

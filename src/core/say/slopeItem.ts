@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { totalOf, type Tries } from '../chart/tries'
+import { totalOf, triesOf, type Tries } from '../chart/tries'
 import type { Figures } from '../insight/figures'
 import { NOTEWORTHY } from '../insight/nets'
 import { finishPlace } from '../slope/graph'
@@ -23,6 +23,7 @@ export function sayItem(chart: Chart, figures: Figures | null, item: Item): stri
 export function placeName(chart: Chart, place: string): string {
   if (place === 'finish') return 'a finish'
   if (place === 'caught') return 'being finished'
+  if (place === 'over') return 'the end of it, nobody ahead'
   return lookUp(chart.positions, place)?.name ?? place
 }
 
@@ -47,12 +48,13 @@ function sayMove(chart: Chart, figures: Figures | null, id: string): string {
   const move = lookUp(chart.moves, id)
   if (!move) return ''
   const figure = figures?.moves[move.id]
-  const reactions = Object.keys(move.tries.reactions ?? {}).length
+  const tries = triesOf(move)
+  const reactions = Object.keys(tries.reactions ?? {}).length
   const used = figure && figure.uses >= 0.005 ? `, tried ${hundred(figure.uses)} times in a hundred` : ''
   const worth = figure ? (figure.value === null ? ', which cannot be tried' : `, worth ${hundred(figure.value)}`) : ''
   return [
     `${move.name} from ${placeName(chart, move.from)}${worth}${used}.`,
-    `${ofTries(move.tries, move.tries.lands ?? 0)} land in ${placeName(chart, move.to)}.`,
+    `${ofTries(tries, tries.lands ?? 0)} land in ${placeName(chart, move.to)}.`,
     reactions ? `They have ${reactions === 1 ? 'one reaction' : `${reactions} reactions`}.` : 'No reaction is charted.',
   ].join(' ')
 }
@@ -67,7 +69,8 @@ function sayEscape(chart: Chart, figures: Figures | null, item: Item & { kind: '
     (one) => one.reaction === item.reaction && one.move === item.move && one.position === item.position,
   )
   const isLoose = met ? !met.answers.length : !chart.answers.some((answer) => answer.reaction === item.reaction)
-  const count = move ? `, ${ofTries(move.tries, move.tries.reactions?.[item.reaction] ?? 0)}` : ''
+  const tries = move && triesOf(move)
+  const count = tries ? `, ${ofTries(tries, tries.reactions?.[item.reaction] ?? 0)}` : ''
   const kind = !met ? '' : met.net >= NOTEWORTHY ? 'a trap' : met.net <= -NOTEWORTHY ? 'a leak' : 'even'
   return [
     `They: ${reaction.name}${count}, into ${placeName(chart, reaction.endsIn)}.`,

@@ -1,7 +1,7 @@
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import type { Tries } from '../chart/tries'
+import { triesOf, type Tries } from '../chart/tries'
 import type { Dependence } from '../questions/depends'
 import { shareOf, type TriesPart } from '../questions/shifted'
 import type { DrillTarget } from '../questions/target'
@@ -42,7 +42,7 @@ export function sayChange(chart: Chart, { position, was, now }: IfResult['change
 export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : present(answer).move))
-  const tries = answer?.tries ?? move.tries
+  const tries = answer?.tries ?? triesOf(move)
   const ofTen = Math.round(shareOf(tries, part) * 10)
   const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
   return { head: upperFirst(move.name), detail: `${sayPart(chart, part)} ${ofTen} of ten${against}` }
@@ -68,7 +68,7 @@ export function figuresOfTries(chart: Chart): { says: string; target: DrillTarge
   const each = (tries: Tries, name: string, target: DrillTarget) =>
     parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) }))
   return [
-    ...chart.moves.flatMap(({ id, name, tries }) => each(tries, name, { of: 'move', move: id })),
+    ...chart.moves.flatMap(({ id, name, tries }) => (tries ? each(tries, name, { of: 'move', move: id }) : [])),
     ...chart.answers.flatMap(({ reaction, move, tries }, answer) => {
       const against = lowerFirst(lookUp(chart.reactions, reaction)?.name ?? '')
       return tries

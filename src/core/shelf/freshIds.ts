@@ -25,7 +25,8 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
     one && { ...one, ...defined({ elsewhere: keys(one.elsewhere, places), reactions: keys(one.reactions, reactions) }) }
   const move = (one: ShelfMove): ShelfMove => ({
     ...one,
-    ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to), tries: present(tries(one.tries)) },
+    ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to) },
+    ...defined({ tries: tries(one.tries) }),
     ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), alsoFrom: all(places, one.alsoFrom) }),
     ...defined({ needs: all(holds, one.needs), adds: all(holds, one.adds), drops: all(holds, one.drops) }),
     ...defined({ keeps: all(holds, one.keeps), strips: all(holds, one.strips), checkpoints: gated(one, holds) }),
@@ -37,6 +38,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
       ...one,
       id: of(places, one.id),
       ...defined({ holds: all(holds, one.holds), mirror: one.mirror && of(places, one.mirror) }),
+      ...defined({ slipsTo: one.slipsTo && of(places, one.slipsTo) }),
       ...(one.unprompted
         ? { unprompted: { ...one.unprompted, reactions: present(keys(one.unprompted.reactions, reactions)) } }
         : {}),

@@ -21,7 +21,7 @@ export function otherChair(shelf: Shelf, position: string): Defence[] {
   return shelf.moves
     .filter(({ from }) => from === partner)
     .map((attack) => {
-      const met = Object.keys(attack.tries.reactions ?? {}).flatMap((id) => lookUp(shelf.reactions, id) ?? [])
+      const met = Object.keys(attack.tries?.reactions ?? {}).flatMap((id) => lookUp(shelf.reactions, id) ?? [])
       const ways = met.map((reaction) => ({
         reaction,
         breaks: (reaction.breaks ?? []).flatMap((id) => checkpoints.get(id) ?? []),

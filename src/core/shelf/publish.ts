@@ -2,6 +2,7 @@ import { fieldsOf } from '../document/fields'
 import { keysOf } from '../typed'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
+import { isEndId } from '../chart/ids'
 import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
@@ -28,6 +29,7 @@ export function publish(
     ...moves.flatMap(placesOf),
     ...answers.flatMap(placesOf),
     ...reactions.map(({ endsIn }) => endsIn),
+    ...chart.positions.flatMap(({ id, slipsTo }) => (chosen.has(id) && slipsTo ? slipsTo : [])),
   ])
   const there = chart.positions.filter(({ id }) => places.has(id))
   const held = new Set<string>([
@@ -39,7 +41,13 @@ export function publish(
   const checkpoints = new Set(moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
   const region: ShelfRegion = {
     ...{ id: idFromName(title, taken), title, rules: [], variants: [], cautions: [] },
-    positions: there.map((one) => only(one, { mirror: places.has(one.mirror ?? ''), unprompted: chosen.has(one.id) })),
+    positions: there.map((one) =>
+      only(one, {
+        mirror: places.has(one.mirror ?? ''),
+        unprompted: chosen.has(one.id),
+        slipsTo: isEndId(one.slipsTo ?? '') || places.has(one.slipsTo ?? ''),
+      }),
+    ),
     holds: (chart.holds ?? []).filter(({ id }) => held.has(id)),
     moves,
     reactions: reactions.map((one) => {
@@ -60,7 +68,7 @@ function only<R extends object>(record: R, kept: Partial<Record<keyof R, boolean
 
 function answersAmong(chart: Chart, moves: readonly Move[]): Answer[] {
   const ids = new Set<string>(moves.map(({ id }) => id))
-  const met = new Set(moves.flatMap(({ tries }) => Object.keys(tries.reactions ?? {})))
+  const met = new Set(moves.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})))
   return chart.answers.filter(({ move, reaction }) => ids.has(move) && met.has(reaction))
 }
 

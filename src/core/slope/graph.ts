@@ -1,5 +1,6 @@
 import { bandsOf, FOOT } from '../chart/bands'
 import type { Chart } from '../chart/chart'
+import { triesOf } from '../chart/tries'
 
 /** Key of the band of finishes at the crest. */
 export const CREST = 'finishes'
@@ -56,7 +57,7 @@ export function slopeGraph(chart: Chart): SlopeGraph {
 function mayBeCaught({ moves, reactions }: Chart): boolean {
   return (
     reactions.some(({ endsIn }) => endsIn === 'caught') ||
-    moves.some(({ stallsIn, tries }) => stallsIn === 'caught' || tries.elsewhere?.caught !== undefined)
+    moves.some(({ stallsIn, tries }) => stallsIn === 'caught' || tries?.elsewhere?.caught !== undefined)
   )
 }
 
@@ -71,7 +72,7 @@ function edgesOf({ moves, reactions }: Chart): SlopeEdge[] {
   }
   for (const move of moves) {
     add(move.from, landingOf(move), WEIGHTS.move)
-    for (const id in move.tries.reactions) add(move.from, ends.get(id) ?? move.from, WEIGHTS.escape)
+    for (const id in triesOf(move).reactions) add(move.from, ends.get(id) ?? move.from, WEIGHTS.escape)
   }
   return [...edges.values()]
 }

@@ -52,7 +52,7 @@ export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): 
   if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
   if (item.kind === 'move') {
     const move = lookUp(chart.moves, item.move)
-    const charted = Object.keys(move?.tries.reactions ?? {}).map(toReactionId)
+    const charted = Object.keys(move?.tries?.reactions ?? {}).map(toReactionId)
     // What the holds leave nothing of has no mark; nor has what meets a move that cannot be tried from here.
     const met = charted.filter(
       (reaction) => !figures || figures.met.some((one) => one.move === item.move && one.reaction === reaction),

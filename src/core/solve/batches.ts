@@ -27,6 +27,8 @@ export interface Batches {
   repeatState: Int32Array
   landing: Int32Array
   idle: Int32Array
+  /** By place: the state where a part of what stalls in place slips to (0: none). */
+  slipsTo: Int32Array
   /** Runs of groups with equally many actions; and by group, its first action that is not waiting. */
   groups: Int32Array
   moves: Int32Array
@@ -161,6 +163,7 @@ function repeatsOf(game: Game, actions: Int32Array, repeatState: Int32Array) {
   return {
     repeatState: ofRepeated((a) => repeatState[a]),
     landing: ofRepeated((a) => Math.max(0, game.actionLanding[a])),
+    slipsTo: ofRepeated((a) => Math.max(0, game.actionSlipsTo[a])),
     idle: ofRepeated((a) => (game.actionNothing[a] === NONE ? repeatState[a] : game.actionNothing[a])),
   }
 }

@@ -10,6 +10,8 @@ export interface Chances {
   dealtMass: Float64Array
   /** By place: how much more a try is worth where the move has just stalled, as a factor on (idle − landing). */
   weight: Float64Array
+  /** By place: the part of that weight which slips, as a factor on (what it slips to − idle). */
+  slipWeight: Float64Array
   /** By unprompted reaction: its chance, or its bound where they are sharp; and by group, the sum. */
   unpromptedChance: Float64Array
   unpromptedMass: Float64Array
@@ -20,12 +22,15 @@ export function chancesOf(game: Game, batches: Batches): Chances {
   const { actions, repeatState } = batches
   const dealtMass = new Float64Array(actions.length)
   const weight = new Float64Array(actions.length)
+  const slipWeight = new Float64Array(actions.length)
   for (let i = 0; i < actions.length; i++) {
     const alive = game.actionAlive[actions[i]]
     dealtMass[i] = alive * game.actionMass[actions[i]]
-    if (repeatState[i]) weight[i] = alive * game.stateLoss[repeatState[i]]
+    if (!repeatState[i]) continue
+    weight[i] = alive * game.stateLoss[repeatState[i]]
+    slipWeight[i] = weight[i] * game.actionSlips[actions[i]]
   }
-  return { ...outcomesOf(game, batches), dealtMass, weight, ...unpromptedOf(game, batches) }
+  return { ...outcomesOf(game, batches), dealtMass, weight, slipWeight, ...unpromptedOf(game, batches) }
 }
 
 function outcomesOf(game: Game, { actions, outcomeState, dealtState }: Batches) {

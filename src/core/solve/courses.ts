@@ -101,6 +101,7 @@ export class Courses {
     const { groupActions, outcomes } = this.evaluator.game
     let most = 0
     for (let a = groupActions[g]; a < groupActions[g + 1]; a++) most = Math.max(most, outcomes[a + 1] - outcomes[a])
-    return most + 1
+    // A move that has just stalled may stall or slip where it did neither before.
+    return most + 2
   }
 }

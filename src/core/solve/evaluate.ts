@@ -43,7 +43,9 @@ export class Evaluator {
     const loss = game.stateLoss[state]
     if (Number.isNaN(loss)) return -Infinity
     const nothing = game.actionNothing[a]
-    const idle = table.at(nothing === NONE ? state : nothing, left)
+    const stays = table.at(nothing === NONE ? state : nothing, left)
+    const slips = game.actionSlips[a]
+    const idle = slips > 0 ? stays + slips * (table.at(game.actionSlipsTo[a], left) - stays) : stays
     return fresh + game.actionAlive[a] * loss * (idle - table.at(game.actionLanding[a], left))
   }
 

@@ -39,16 +39,23 @@ export function follow(evaluator: Evaluator, a: number, t: number, state: number
   const reactions = game.reactionsFrom[a]
   const nothing = game.actionNothing[a] === NONE ? state : game.actionNothing[a]
   const loss = a === game.stateStalled[state] ? game.stateLoss[state] : 0
-  let idle = loss
+  const slips = game.actionSlips[a]
+  let idle = loss * (1 - slips)
+  let slipped = loss * slips
   let stalls: number = NONE
+  let slip: number = NONE
   ways.count = 0
   for (let o = game.outcomes[a]; o < reactions; o++) {
     const kind = game.meaning.outcomeKind[o]
     if (kind === OUTCOME.stalls) {
       stalls = o
       idle += game.outcomeChance[o]
+    } else if (kind === OUTCOME.slips) {
+      slip = o
+      slipped += game.outcomeChance[o]
     } else ways.add(o, game.outcomeState[o], game.outcomeChance[o] - (kind === OUTCOME.lands ? loss : 0))
   }
+  if (slipped > 0) ways.add(slip, game.actionSlipsTo[a], slipped)
   if (waits) idle = 1 - game.actionMass[a]
   ways.reactionsAt = ways.count
   idle += react(evaluator, a, t, waits ? state : nothing, reactions, to, ways)

@@ -1,5 +1,5 @@
-import { NONE, TERMINAL, TERMINALS, type Game } from '../game/game'
-import { overSeconds } from '../game/layOut'
+import { ENDINGS, NONE, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
+import { endsOfGroup, overSeconds } from '../game/layOut'
 import { Courses } from './courses'
 import { fullClock, tieTolerance, type Solution } from './solution'
 
@@ -16,6 +16,9 @@ export interface Occupancy {
   ended: [ours: number, even: number, theirs: number]
   endedWorth: [ours: number, even: number, theirs: number]
 }
+
+/** What is over ended even. */
+const EVEN = ENDINGS.indexOf('even')
 
 /** What is left of an exchange without a clock when following it stops. */
 const NEGLIGIBLE = 1e-13
@@ -121,9 +124,10 @@ class ForwardPass {
     result.states[state] += entered
     result.actions[a] += courses.evaluator.isWaiting(a, state) ? entered : chance
     const g = game.stateGroup[state]
-    const { broken, caught } = overSeconds(game.groupBreak[g], game.groupThreat[g], game.actionSeconds[a])
+    const { broken, caught, gone } = overSeconds(endsOfGroup(game, g), game.actionSeconds[a])
     this.end(g, chance * broken)
-    result.caught += chance * caught
+    this.reach(TERMINAL.caught, chance * caught)
+    this.reach(TERMINAL.over, chance * gone)
     courses.forEachWay(state, (outcome, to, share) => {
       if (outcome !== NONE) result.outcomes[outcome] += chance * share
       if (to < TERMINALS) this.reach(to, chance * share)
@@ -133,7 +137,10 @@ class ForwardPass {
   /** Counts an exchange that reached a terminal. */
   reach(terminal: number, chance: number): void {
     if (terminal === TERMINAL.caught) this.result.caught += chance
-    else this.result.finish += chance
+    else if (terminal === TERMINAL.over) {
+      this.result.ended[EVEN] += chance
+      this.result.endedWorth[EVEN] += chance * terminalWorth(this.game.scenario)[TERMINAL.over]
+    } else this.result.finish += chance
   }
 
   private endIn(state: number, entered: number, waited: number): void {

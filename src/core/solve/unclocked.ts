@@ -56,8 +56,9 @@ function neverEnding(game: Game): string | undefined {
 }
 
 /** The largest chance that an exchange survives a second. */
-function longestSurvival({ groupBreak, groupThreat }: Game): number {
-  return groupBreak.reduce((most, chance, g) => Math.max(most, (1 - chance) * (1 - groupThreat[g])), 0)
+function longestSurvival({ groupBreak, groupThreat, groupOut }: Game): number {
+  const survives = (chance: number, g: number) => (1 - chance) * (1 - groupThreat[g]) * (1 - groupOut[g])
+  return groupBreak.reduce((most, chance, g) => Math.max(most, survives(chance, g)), 0)
 }
 
 /** Two rows of values, each step from the one to the other. */

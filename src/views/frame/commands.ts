@@ -64,7 +64,7 @@ export function commandsFor(
     ...(aliases ? { aliases } : {}),
   }))
   const reactions = chart.reactions.flatMap(({ id, name, aliases }): Command[] => {
-    const met = chart.moves.find(({ tries }) => tries.reactions?.[id] !== undefined)
+    const met = chart.moves.find(({ tries }) => tries?.reactions?.[id] !== undefined)
     if (!met) return []
     const go = { path: `/worksheet/${met.from}`, query: { move: met.id, reaction: id } }
     return [{ key: `reaction ${id}`, name, where: `they do, to ${met.name}`, go, ...(aliases ? { aliases } : {}) }]

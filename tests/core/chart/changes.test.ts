@@ -12,7 +12,7 @@ describe('what changed of a chart', () => {
     ['nothing', chart, [], false],
     ['its title', produce(chart, (draft) => void (draft.title = 'Other')), ['title'], false],
     ['its settings', produce(chart, (draft) => void (draft.settings = { repeat: 1 })), ['settings'], false],
-    ['a count', produce(chart, (draft) => void (draft.moves[0].tries.lands = 4)), ['moves'], true],
+    ['a count', produce(chart, (draft) => void (draft.moves[0].tries!.lands = 4)), ['moves'], true],
     ['its holds gone', produce(chart, (draft) => void delete draft.holds), ['holds'], true],
     ['another chart', { ...chart, id: 'other' }, ['id'], true],
   ]

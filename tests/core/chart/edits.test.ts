@@ -42,7 +42,7 @@ describe('a position', () => {
   })
 
   it('goes with all that begins, lands or ends in it', () => {
-    chart.moves[0].tries.elsewhere = { mount: 1 }
+    chart.moves[0].tries!.elsewhere = { mount: 1 }
     americana()
     records.removePosition(chart, mount)
     expect(chart.positions.map(({ id }) => id)).toEqual(['side'])
@@ -53,12 +53,12 @@ describe('a position', () => {
 
   it('leaves tries that ended there, and mirrors, without it', () => {
     const other = records.addPosition(chart, { name: 'Other', family: 'side', ahead: 'ours' })
-    chart.moves[0].tries.elsewhere = { [other]: 2 }
+    chart.moves[0].tries!.elsewhere = { [other]: 2 }
     chart.moves[0].stallsIn = other
     chart.positions[0].mirror = other
     records.removePosition(chart, other)
     expect(chart.moves[0]).not.toHaveProperty('stallsIn')
-    expect(chart.moves[0].tries.elsewhere).toEqual({})
+    expect(chart.moves[0].tries!.elsewhere).toEqual({})
     expect(chart.positions[0]).not.toHaveProperty('mirror')
   })
 
@@ -120,9 +120,9 @@ describe('a reaction', () => {
   it('takes the order that it is given among its move’s', () => {
     const other = records.addReaction(chart, step, 'Turns in', side)
     records.orderReactions(chart, step, [other, bridge])
-    expect(Object.keys(chart.moves[0].tries.reactions!)).toEqual([other, bridge])
+    expect(Object.keys(chart.moves[0].tries!.reactions!)).toEqual([other, bridge])
     records.orderReactions(chart, step, [])
-    expect(Object.keys(chart.moves[0].tries.reactions!)).toEqual([other, bridge])
+    expect(Object.keys(chart.moves[0].tries!.reactions!)).toEqual([other, bridge])
   })
 })
 

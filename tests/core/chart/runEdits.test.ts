@@ -16,7 +16,7 @@ const AWAY = { move: 'step', elsewhere: 'mount' } as RunStep
 let chart: Chart
 beforeEach(() => {
   chart = taken(readChart(soundChart()))
-  chart.moves[0].tries.elsewhere = { mount: 1 }
+  chart.moves[0].tries!.elsewhere = { mount: 1 }
 })
 afterEach(() => expect(readChart(chart)).toMatchObject({ ok: true }))
 const ids = () => chart.runs?.map(({ id }) => id)
@@ -80,7 +80,7 @@ describe('runs', () => {
   it('end before a place that is removed, and go where they begin in it', () => {
     const other = { id: 'guard' as PositionId, name: 'Guard', family: 'guard', ahead: 'even' as const }
     chart.positions.push(other)
-    chart.moves[0].tries.elsewhere = { guard: 1 }
+    chart.moves[0].tries!.elsewhere = { guard: 1 }
     const id = runs.addRun(chart, 'Up', side, [LANDS, { ...AWAY, elsewhere: other.id }, LANDS])
     const gone = runs.addRun(chart, 'From there', other.id)
     removePosition(chart, other.id)

@@ -92,7 +92,7 @@ describe('a diff', () => {
 
   it('does not touch the chart that it is applied to', () => {
     const before = JSON.stringify(chart)
-    const after = edited((draft) => void (draft.moves[0].tries.lands = 9))
+    const after = edited((draft) => void (draft.moves[0].tries!.lands = 9))
     applyDiff(chart, diffOf(chart, after))
     expect(JSON.stringify(chart)).toBe(before)
     expect(applyDiff(chart, diffOf(chart, after)).positions).toBe(chart.positions)

@@ -17,21 +17,24 @@ interface Run extends Omit<Scenario, 'ends' | 'holds'> {
   best: string | null
   finish?: number
   caught?: number
+  ahead?: number
+  even?: number
+  behind?: number
   positions?: Record<string, { value: number; best: string | null }>
   nets?: { move: string; reaction: string; value: number; net: number; best: string }[]
 }
 
 const folder = new URL('../../fixtures/cases/', import.meta.url)
 const read = (name: string) => readFileSync(new URL(name, folder), 'utf8')
-const runs: Run[] = JSON.parse(read('expected.json'))
+const runs: Run[] = ['expected.json', 'expected-fourth.json'].flatMap((name) => JSON.parse(read(name)) as Run[])
 
 const title = (run: Run, i: number) =>
   `${i} ${run.chart} ${run.start} ${run.seconds ?? 'no clock'} sharpness ${run.sharpness} ${run.objective}`
 
 test.each(runs.map((run, i) => [title(run, i), run] as const))('%s', (_, run) => {
-  const { chart: file, start, goal, seconds, sharpness, objective, breakUp, repeat } = run
+  const { chart: file, start, goal, seconds, sharpness, objective, breakUp, repeat, slips = 0 } = run
   const chart = taken(parseChart(read(file)))
-  const scenario = scenarioOf(chart, { start, goal, seconds, sharpness, objective, breakUp, repeat })
+  const scenario = scenarioOf(chart, { start, goal, seconds, sharpness, objective, breakUp, repeat, slips })
   const game = taken(compileGame(chart, scenario, { roots: 'start' }))
   const solution = taken(solve(game, { everySecond: true }))
   const digits = seconds === null ? 1e-7 : 1e-9
@@ -48,6 +51,7 @@ test.each(runs.map((run, i) => [title(run, i), run] as const))('%s', (_, run) =>
     const occupancy = occupancyOf(solution)
     near(occupancy.finish, run.finish)
     near(occupancy.caught, run.caught!)
+    ;[run.ahead, run.even, run.behind].forEach((wanted, i) => near(occupancy.ended[i], wanted ?? occupancy.ended[i]))
   }
   Object.entries(run.positions ?? {}).forEach(([id, wanted]) => {
     const state = game.meaning.ownState[game.meaning.index.positionOf.get(id)!]

@@ -20,7 +20,7 @@ function shake(chart: Chart, random: () => number): Chart {
     ...(tries.reactions ? { reactions: more(tries.reactions) } : {}),
   })
   return produce(chart, (draft) => {
-    const owners = [...draft.moves, ...draft.answers.filter(({ tries }) => tries)]
+    const owners = [...draft.moves, ...draft.answers].filter(({ tries }) => tries)
     const one = owners[Math.floor(random() * owners.length)]
     one.tries = shaken(one.tries!)
   })
@@ -55,20 +55,20 @@ describe('a game is compiled again', () => {
   const chart = randomChart(7, true)
   const scenario = scenarioOf(chart, { seconds: 20 })
   const edits: [string, (draft: Chart) => void][] = [
-    ['where nothing lands any more', ({ moves }) => void (moves.find(({ tries }) => tries.lands)!.tries.lands = 0)],
+    ['where nothing lands any more', ({ moves }) => void (moves.find(({ tries }) => tries?.lands)!.tries!.lands = 0)],
     [
       'where a reaction is met that was not',
       ({ moves, reactions }) => {
-        const move = moves.find(({ tries }) => !(reactions[0].id in (tries.reactions ?? {})))!
-        move.tries.reactions = { ...move.tries.reactions, [reactions[0].id]: 2 }
+        const move = moves.find(({ tries }) => !(reactions[0].id in (tries?.reactions ?? {})))!
+        move.tries!.reactions = { ...move.tries!.reactions, [reactions[0].id]: 2 }
       },
     ],
     [
       'where one is no longer met',
       ({ moves }) => {
-        const { tries } = moves.find(({ tries }) => Object.values(tries.reactions ?? {}).some((n) => n > 0))!
-        for (const id of Object.keys(tries.reactions!)) tries.reactions![id as never] = 0 as never
-        tries.lands = 3
+        const { tries } = moves.find(({ tries }) => Object.values(tries?.reactions ?? {}).some((n) => n > 0))!
+        for (const id of Object.keys(tries!.reactions!)) tries!.reactions![id as never] = 0 as never
+        tries!.lands = 3
       },
     ],
     [

@@ -1,6 +1,6 @@
 import type { Chart } from '../../../src/core/chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
-import { totalOf } from '../../../src/core/chart/tries'
+import { totalOf, triesOf } from '../../../src/core/chart/tries'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
@@ -33,7 +33,7 @@ describe('a reaction that is used more', () => {
     const chart = randomChart(seed, false)
     for (const met of allMet(chart)) {
       const other = withUsedMore(chart, met, 2)
-      other.moves.forEach(({ tries }, i) => expect(totalOf(tries)).toBeCloseTo(totalOf(chart.moves[i].tries), 9))
+      other.moves.forEach((move, i) => expect(totalOf(triesOf(move))).toBeCloseTo(totalOf(triesOf(chart.moves[i])), 9))
     }
     expect(new Set(allMet(chart).map(keyOfMet)).size).toBe(allMet(chart).length)
   })

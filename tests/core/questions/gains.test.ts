@@ -1,4 +1,4 @@
-import { totalOf, type Tries } from '../../../src/core/chart/tries'
+import { totalOf, triesOf, type Tries } from '../../../src/core/chart/tries'
 import type { Chart } from '../../../src/core/chart/chart'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { compileGame } from '../../../src/core/game/compileGame'
@@ -54,7 +54,7 @@ describe('what one more of ten landing is', () => {
   })
 
   it.each([1, 2, 3, 4, 5, 6])('keeps how many tries there are, on chart %i', (seed) => {
-    for (const { tries } of randomChart(seed, false).moves) {
+    for (const tries of randomChart(seed, false).moves.map(triesOf)) {
       expect(totalOf(drilledTries(tries))).toBeCloseTo(totalOf(tries), 9)
     }
   })
@@ -63,14 +63,16 @@ describe('what one more of ten landing is', () => {
 /** The start's value with each move, and each answer with tries of its own, drilled: all of them, solved one by one. */
 function everyDrill(chart: Chart, scenario: Scenario): { key: string; gain: number }[] {
   const now = worth(chart, scenario)
-  const moves = chart.moves.map((move) => ({
-    key: `move ${move.id}`,
-    gain:
-      worth(
-        { ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, tries: byHand(one.tries) } : one)) },
-        scenario,
-      ) - now,
-  }))
+  const moves = chart.moves
+    .filter(({ tries }) => tries)
+    .map((move) => ({
+      key: `move ${move.id}`,
+      gain:
+        worth(
+          { ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, tries: byHand(one.tries!) } : one)) },
+          scenario,
+        ) - now,
+    }))
   const answers = chart.answers.flatMap((answer, i) =>
     answer.tries
       ? [

@@ -40,9 +40,9 @@ describe('how much may go wrong', () => {
         figures.met.filter((met) => met.move === move && met.net < -1e-9).map(({ reaction }) => reaction as string),
       )
       const own = lookUp(demo.moves, move)!
-      const lost = { reactions: leaks, elsewhere: new Set(Object.keys(own.tries.elsewhere ?? {})), stalls: false }
-      if (own.stallsIn || own.tries.elsewhere) continue
-      expect(share).toBeCloseTo(shareWrong(own.tries, lost), 9)
+      const lost = { reactions: leaks, elsewhere: new Set(Object.keys(own.tries!.elsewhere ?? {})), stalls: false }
+      if (own.stallsIn || own.tries!.elsewhere) continue
+      expect(share).toBeCloseTo(shareWrong(own.tries!, lost), 9)
       const bestAt = (loss: number) =>
         taken(
           figuresOf(

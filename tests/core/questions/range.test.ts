@@ -40,7 +40,7 @@ function changed(chart: Chart, draw: (count: number) => number): Chart {
   }
   return {
     ...chart,
-    moves: chart.moves.map((move) => ({ ...move, tries: other(move.tries) })),
+    moves: chart.moves.map((move) => ({ ...move, ...(move.tries ? { tries: other(move.tries) } : {}) })),
     answers: chart.answers.map((one) => (one.tries ? { ...one, tries: other(one.tries) } : one)),
     positions: chart.positions.map((one) =>
       one.unprompted ? { ...one, unprompted: { ...one.unprompted, reactions: each(one.unprompted.reactions) } } : one,

@@ -129,13 +129,13 @@ describe('what if', () => {
     const other = supposed(demo, minute, { tries: { ...figure, share: 0.4 } })
     const id = figure.target.of === 'move' ? figure.target.move : undefined
     const { tries } = lookUp(other.chart.moves, id)!
-    expect(tries.lands! / totalOf(tries)).toBeCloseTo(0.4, 12)
+    expect(tries!.lands! / totalOf(tries!)).toBeCloseTo(0.4, 12)
     expect(answer({ tries: { ...figure, share: 0.4 } }).then).toBeCloseTo(worth(other.chart, minute), 12)
     expect(answer({ tries: figure }).then).toBeCloseTo(answer({}).now, 12)
     for (const { target, part } of figuresOfTries(demo)) {
       const set = supposed(demo, minute, { tries: { target, part, share: 0.25 } }).chart
       const of = target.of === 'move' ? lookUp(set.moves, target.move)!.tries : set.answers[target.answer].tries!
-      expect(shareOf(of, part)).toBeCloseTo(0.25, 9)
+      expect(shareOf(of!, part)).toBeCloseTo(0.25, 9)
     }
   })
 

@@ -41,7 +41,7 @@ describe('the content of the Shelf', () => {
 
   it('has answers that typically land half of the time, which is what a new answer is taken to do', () => {
     const shares = shelf.answers.map(
-      ({ move, tries = lookUp(shelf.moves, move)!.tries }) => (tries.lands ?? 0) / totalOf(tries),
+      ({ move, tries = lookUp(shelf.moves, move)!.tries }) => (tries!.lands ?? 0) / totalOf(tries!),
     )
     const typical = shares.sort((a, b) => a - b)[shares.length >> 1]
     expect(typical).toBeCloseTo(NEW_ANSWER.lands! / totalOf(NEW_ANSWER), 12)

@@ -253,10 +253,10 @@ describe('a shelf of one’s own as a file', () => {
 
   it('is read in older forms, and refused by name where it is not sound', () => {
     const tallied = produce(ownShelf(own), (draft) => {
-      Object.assign(draft.moves[0].tries, { rounds: { worked: 2, failed: 0 } })
+      Object.assign(draft.moves[0].tries!, { rounds: { worked: 2, failed: 0 } })
     })
     const read = taken(parseDocument(SHELF_KIND, JSON.stringify(tallied)))
-    expect(read.moves[0].tries.tallies).toEqual([{ worked: true, weight: 2 }])
+    expect(read.moves[0].tries!.tallies).toEqual([{ worked: true, weight: 2 }])
     const broken = produce(ownShelf(own), (draft) => void (draft.moves[0].from = 'nothing' as PositionId))
     expect(parseDocument(SHELF_KIND, JSON.stringify(broken))).toMatchObject({
       ok: false,

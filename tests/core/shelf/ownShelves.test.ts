@@ -148,8 +148,8 @@ describe('tries of the Shelf', () => {
       (draft) => void pullIn(draft, builtIn, { moves: ['kimura-side'] }),
     )
     const { tries } = lookUp(chart.moves, 'kimura-side')!
-    expect(weightOf(tries)).toBe(GUESS_WEIGHT)
-    const set = withPart(tries, { part: 'lands' }, 6)
+    expect(weightOf(tries!)).toBe(GUESS_WEIGHT)
+    const set = withPart(tries!, { part: 'lands' }, 6)
     expect([set.weight, set.lands]).toEqual([undefined, 6])
     expect(weightOf(set)).toBeGreaterThan(GUESS_WEIGHT)
   })

@@ -1,6 +1,6 @@
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
-import type { MoveId, PositionId, ReactionId } from '../ids'
+import { isEndId, type MoveId, type PositionId, type ReactionId } from '../ids'
 import type { Tries } from '../tries'
 import { answerPlace, Gone, moveBefore, moveIn, reactionIn, type AnswerRef } from './find'
 import { addMove } from './records'
@@ -8,14 +8,18 @@ import { addMove } from './records'
 /** How a new answer goes until the coach says otherwise: better than cold, and not surely. */
 export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
 
-/** Answers a reaction with a charted move, after the answers that there are. Refuses one that answers it already. */
+/**
+ * Answers a reaction with a charted move, after the answers that there are. Refuses one that answers it already. An
+ * answer without `tries` goes as its move does, if that has any.
+ */
 export function addAnswer(chart: Chart, reaction: ReactionId, move: MoveId, tries?: Tries): number {
   const { name: how } = reactionIn(chart, reaction)
-  const { name } = moveIn(chart, move)
+  const { name, tries: cold } = moveIn(chart, move)
   if (chart.answers.some((one) => one.reaction === reaction && one.move === move)) {
     throw new Refusal(`${name} answers “${how}” already`)
   }
-  const answer = { reaction, move, ...(tries ? { tries } : {}) }
+  const own = tries ?? (cold ? undefined : { ...NEW_ANSWER })
+  const answer = { reaction, move, ...(own ? { tries: own } : {}) }
   const last = chart.answers.findLastIndex((other) => other.reaction === reaction)
   const at = last < 0 ? chart.answers.length : last + 1
   chart.answers.splice(at, 0, answer)
@@ -25,7 +29,7 @@ export function addAnswer(chart: Chart, reaction: ReactionId, move: MoveId, trie
 /** Answers a reaction with a move that is not charted yet, from where the reaction ends. */
 export function addNewAnswer(chart: Chart, reaction: ReactionId, name: string, to: PositionId | 'finish'): number {
   const { endsIn } = reactionIn(chart, reaction)
-  if (endsIn === 'caught') throw new Gone('position', 'caught')
+  if (isEndId(endsIn)) throw new Gone('position', endsIn)
   const kind = to === 'finish' ? 'submission' : 'advance'
   const move = addMove(chart, { name, kind, from: endsIn, to, tries: { lands: 3, stalls: 7 } })
   return addAnswer(chart, reaction, move, { ...NEW_ANSWER })

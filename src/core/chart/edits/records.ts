@@ -8,7 +8,7 @@ import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
 import { unbreak } from './checkpoints'
 import { dropRounds } from './positionalRounds'
 import { cutRuns, removeRun } from './runs'
-import { setUnprompted, survivingTries } from './tries'
+import { setUnprompted, survivingTries, triesWithout } from './tries'
 
 /* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
 
@@ -36,15 +36,15 @@ export function addReaction(chart: Chart, move: MoveId, name: string, endsIn: Po
 export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, count = 2): void {
   reactionIn(chart, reaction)
   const record = moveIn(chart, move)
-  record.tries = { ...record.tries, reactions: { ...record.tries.reactions, [reaction]: count } }
+  record.tries = { ...record.tries, reactions: { ...record.tries?.reactions, [reaction]: count } }
 }
 
 /** The move no longer meets the reaction; a reaction that nothing meets any more goes too. */
 export function unmeetReaction(chart: Chart, move: MoveId, reaction: ReactionId): void {
   const record = moveIn(chart, move)
-  record.tries = survivingTries(record.tries, reaction)
+  if (record.tries) record.tries = survivingTries(record.tries, reaction)
   const isMet =
-    chart.moves.some(({ tries }) => tries.reactions?.[reaction] !== undefined) ||
+    chart.moves.some(({ tries }) => tries?.reactions?.[reaction] !== undefined) ||
     chart.answers.some(({ tries }) => tries?.reactions?.[reaction] !== undefined) ||
     chart.positions.some(({ unprompted }) => unprompted?.reactions[reaction] !== undefined)
   if (!isMet) removeReaction(chart, reaction)
@@ -82,8 +82,9 @@ export function removeReaction(chart: Chart, id: ReactionId): void {
   reactionIn(chart, id)
   chart.reactions = chart.reactions.filter((reaction) => reaction.id !== id)
   chart.answers = chart.answers.filter(({ reaction }) => reaction !== id)
-  for (const move of chart.moves) move.tries = survivingTries(move.tries, id)
-  for (const answer of chart.answers) if (answer.tries) answer.tries = survivingTries(answer.tries, id)
+  for (const record of [...chart.moves, ...chart.answers]) {
+    if (record.tries) record.tries = survivingTries(record.tries, id)
+  }
   for (const { id: position, unprompted } of chart.positions) {
     if (unprompted?.reactions[id] === undefined) continue
     setUnprompted(chart, position, unprompted.every, { ...unprompted.reactions, [id]: 0 })
@@ -99,13 +100,13 @@ export function removePosition(chart: Chart, id: PositionId): void {
   for (const reaction of chart.reactions.filter(({ endsIn }) => endsIn === id)) removeReaction(chart, reaction.id)
   for (const record of [...chart.moves, ...chart.answers]) {
     if (record.stallsIn === id) delete record.stallsIn
-    if (record.tries?.elsewhere?.[id] === undefined) continue
-    const elsewhere = { ...record.tries.elsewhere }
-    delete elsewhere[id]
-    record.tries = { ...record.tries, elsewhere }
+    if (record.tries) record.tries = triesWithout(record.tries, id)
   }
   chart.positions = chart.positions.filter((position) => position.id !== id)
-  for (const position of chart.positions) if (position.mirror === id) delete position.mirror
+  for (const position of chart.positions) {
+    if (position.mirror === id) delete position.mirror
+    if (position.slipsTo === id) delete position.slipsTo
+  }
   delete chart.settings?.slope?.places?.[id]
   for (const run of (chart.runs ?? []).filter(({ start }) => start === id)) removeRun(chart, run.id)
   cutRuns(chart, ({ elsewhere }) => elsewhere === id)
@@ -166,6 +167,7 @@ export function moveMove(chart: Chart, id: MoveId, before: MoveId | null): void 
 /** The order of a move's reactions is the order in which its tries name them. */
 export function orderReactions(chart: Chart, move: MoveId, order: ReactionId[]): void {
   const record = moveIn(chart, move)
+  if (!record.tries) return
   const before = record.tries.reactions ?? {}
   const known = order.filter((id) => before[id] !== undefined)
   const others = Object.keys(before).filter((id) => !order.includes(toReactionId(id)))

@@ -1,5 +1,14 @@
-import { toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../ids'
+import {
+  isEndId,
+  toPositionId,
+  toReactionId,
+  type MoveId,
+  type PlaceId,
+  type PositionId,
+  type ReactionId,
+} from '../ids'
 import { sure } from '../../sure'
+import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
@@ -11,7 +20,7 @@ export type TriesOwner = { of: 'move'; move: MoveId } | { of: 'answer'; answer: 
 export type Part =
   | { part: 'lands' }
   | { part: 'stalls' }
-  | { part: 'elsewhere'; place: PositionId | 'caught' }
+  | { part: 'elsewhere'; place: PlaceId }
   | { part: 'reaction'; reaction: ReactionId }
 
 /**
@@ -38,7 +47,10 @@ export function partCount(tries: Tries, part: Part): number {
 export function partsOf(tries: Tries): Part[] {
   return [
     { part: 'lands' },
-    ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({ part: 'elsewhere', place: toPositionId(place) })),
+    ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({
+      part: 'elsewhere',
+      place: isEndId(place) ? place : toPositionId(place),
+    })),
     ...Object.keys(tries.reactions ?? {}).map((id): Part => ({ part: 'reaction', reaction: toReactionId(id) })),
     { part: 'stalls' },
   ]
@@ -50,8 +62,10 @@ export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
   else sure(chart.answers[answerPlace(chart, owner.answer)]).tries = tries
 }
 
-/** An answer without tries of its own goes as its move goes. */
+/** An answer without tries of its own goes as its move goes, which must have tries then. */
 export function borrowTries(chart: Chart, answer: AnswerRef): void {
+  const { name, tries } = moveIn(chart, answer.move)
+  if (!tries) throw new Refusal(`${name} is only in reply and has no tries of its own to go by`)
   delete sure(chart.answers[answerPlace(chart, answer)]).tries
 }
 
@@ -68,9 +82,19 @@ export function setUnprompted(
   else delete record.unprompted
 }
 
-/** The tries once a reaction is gone; one landing is left where nothing else would come of them. */
+/** The tries once a reaction is gone. */
 export function survivingTries(tries: Tries, reaction: ReactionId): Tries {
   if (tries.reactions?.[reaction] === undefined) return tries
-  const left = withoutReaction(tries, reaction)
-  return comesToSomething(left) ? left : { ...left, lands: 1 }
+  return withSomething(withoutReaction(tries, reaction))
 }
+
+/** The tries once a position is gone that they may end in. */
+export function triesWithout(tries: Tries, position: PositionId): Tries {
+  if (tries.elsewhere?.[position] === undefined) return tries
+  const elsewhere = { ...tries.elsewhere }
+  delete elsewhere[position]
+  return withSomething({ ...tries, elsewhere })
+}
+
+/** One landing is left where nothing else would come of them. */
+const withSomething = (tries: Tries): Tries => (comesToSomething(tries) ? tries : { ...tries, lands: 1 })

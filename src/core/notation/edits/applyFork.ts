@@ -1,11 +1,19 @@
-import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../../chart/ids'
+import {
+  isEndId,
+  toMoveId,
+  toPositionId,
+  toReactionId,
+  type MoveId,
+  type PositionId,
+  type ReactionId,
+} from '../../chart/ids'
 import { sure, present } from '../../sure'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../../chart/move'
 import type { Reaction } from '../../chart/reaction'
-import { comesToSomething, type Tries } from '../../chart/tries'
+import { comesToSomething, totalOf, type Tries } from '../../chart/tries'
 import { guessFamily } from '../families'
 import {
   nameKey,
@@ -57,12 +65,16 @@ class Speaker {
     private readonly position: PositionId,
   ) {}
 
-  say({ move: name, place, body }: Fork): MoveId {
+  say({ move: name, place, isReply, body }: Fork): MoveId {
     const known = findMove(this.chart, this.position, name)
     const move = known ?? this.newMove(name, place, this.position)
     if (known && place) move.to = this.landing(place)
-    move.tries = this.tries(body, move, move.tries)
-    if (!comesToSomething(move.tries)) this.fail(name, 'at least one try must land or meet a reaction')
+    if (isReply) move.reply = true
+    else delete move.reply
+    const tries = this.tries(body, move, known?.tries)
+    if (comesToSomething(tries)) move.tries = tries
+    else if (isReply && !totalOf(tries)) delete move.tries
+    else this.fail(name, 'at least one try must land or meet a reaction')
     for (const reaction of body.reactions) if (reaction.answers) this.setAnswers(reaction, move)
     return move.id
   }
@@ -93,14 +105,17 @@ class Speaker {
   /** Where a move of ours lands: a position, charted or new, or the finish. */
   private landing(name: Name): Move['to'] {
     if (isWord(name, WORDS.finish)) return WORDS.finish
-    if (isWord(name, WORDS.caught)) this.fail(name, 'a move of ours lands in a position or in a finish')
+    if (isWord(name, WORDS.caught) || isWord(name, WORDS.over)) {
+      this.fail(name, 'a move of ours lands in a position or in a finish')
+    }
     return this.destination(name)
   }
 
-  /** Where what they do ends: a position, charted or new, or a finish of theirs. */
+  /** Where what they do ends: a position, charted or new, a finish of theirs, or the end with nobody ahead. */
   private end(name: Name): Reaction['endsIn'] {
     if (isWord(name, WORDS.caught)) return WORDS.caught
-    if (isWord(name, WORDS.finish)) this.fail(name, 'they cannot finish for us: say a position, or "caught"')
+    if (isWord(name, WORDS.over)) return WORDS.over
+    if (isWord(name, WORDS.finish)) this.fail(name, 'they cannot finish for us: say a position, "caught" or "over"')
     return this.destination(name)
   }
 
@@ -189,8 +204,9 @@ class Speaker {
   }
 
   private newAnswerMove(name: Name, place: Name | undefined, reaction: Reaction): Move {
-    if (reaction.endsIn === WORDS.caught) {
-      this.fail(name, 'they finish us there: it can only be answered by a move charted elsewhere')
+    if (isEndId(reaction.endsIn)) {
+      const why = reaction.endsIn === WORDS.caught ? 'they finish us there' : 'it is over there'
+      this.fail(name, `${why}: it can only be answered by a move charted elsewhere`)
       return this.newMove(name, place, this.position)
     }
     return this.newMove(name, place, reaction.endsIn)

@@ -1,5 +1,5 @@
 import { copyOf } from '../../typed'
-import { toHoldId, toMoveId, toPositionId, toReactionId, type MoveId } from '../../chart/ids'
+import { isEndId, toHoldId, toMoveId, toPositionId, toReactionId, type MoveId, type PlaceId } from '../../chart/ids'
 import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
@@ -65,7 +65,12 @@ class Pull {
     this.ids.set(`p ${id}`, own?.id ?? id)
     if (own) return own.id
     const holds = record.holds?.map((hold) => this.hold(hold))
-    this.chart.positions.push({ ...bare(record), ...(holds ? { holds: holds.map(toHoldId) } : {}) })
+    const slipsTo = record.slipsTo && this.end(record.slipsTo)
+    this.chart.positions.push({
+      ...bare(record),
+      ...(holds ? { holds: holds.map(toHoldId) } : {}),
+      ...(slipsTo ? { slipsTo } : {}),
+    })
     return id
   }
 
@@ -77,19 +82,19 @@ class Pull {
     return id
   }
 
-  private place(id: string): string {
-    return id === 'finish' || id === 'caught' ? id : this.position(id)
+  private end(id: PlaceId): PlaceId {
+    return isEndId(id) ? id : toPositionId(this.position(id))
   }
 
   private reaction(id: string): string {
     const known = this.ids.get(`r ${id}`)
     if (known) return known
     const record = present(lookUp(this.shelf.reactions, id))
-    const endsIn = this.place(record.endsIn)
+    const endsIn = this.end(record.endsIn)
     const own = this.ownReaction(id, endsIn)
     this.ids.set(`r ${id}`, own ?? id)
     if (own) return own
-    this.chart.reactions.push({ ...bare(record), endsIn: endsIn === 'caught' ? endsIn : toPositionId(endsIn) })
+    this.chart.reactions.push({ ...bare(record), endsIn })
     return id
   }
 
@@ -107,18 +112,18 @@ class Pull {
     if (own) return
     const leads = lookUp(this.shelf.positions, record.to)
     const isNew = leads && !inChart(this.chart.positions, leads)
-    const met = Object.entries(record.tries.reactions ?? {}).map(
+    const met = Object.entries(record.tries?.reactions ?? {}).map(
       ([reaction, n]) => [this.reaction(reaction), n] as const,
     )
-    const tries = {
+    const tries = record.tries && {
       ...guessed(record.tries),
       ...(met.length ? { reactions: Object.fromEntries(met) } : {}),
     }
     this.chart.moves.push({
       ...bare(record),
       from: toPositionId(from),
-      to: record.to === 'finish' ? record.to : toPositionId(this.place(record.to)),
-      tries,
+      to: record.to === 'finish' ? record.to : toPositionId(this.position(record.to)),
+      ...(tries ? { tries } : {}),
     })
     this.came.push(id)
     leaveUpdate(this.chart, record)

@@ -3,6 +3,7 @@ import { sure } from '../../../core/sure'
 import { computed } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import { lookUp } from '../../../core/chart/lookUp'
+import { placeName } from '../../../core/say/places'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf } from '../../../core/shelf/shelf'
 import { principlesOf } from '../../../core/shelf/principles'
@@ -29,8 +30,6 @@ const reaction = computed(() =>
 )
 const record = computed(() => position.value ?? move.value ?? reaction.value)
 const hazard = computed(() => move.value?.hazard)
-const placeName = (id: string) =>
-  id === 'finish' ? 'a finish' : id === 'caught' ? 'they finish us' : (lookUp(props.shelf.positions, id)?.name ?? id)
 
 const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
 
@@ -44,7 +43,7 @@ const links = computed(() => {
     return [{ head: 'From here', items: moves(from.map(({ id }) => id)) }]
   }
   if (move.value) {
-    const met = Object.keys(move.value.tries.reactions ?? {})
+    const met = Object.keys(move.value.tries?.reactions ?? {})
     return [
       {
         head: 'They may',
@@ -53,7 +52,7 @@ const links = computed(() => {
     ]
   }
   const answers = shelf.answers.filter((one) => one.reaction === found.id).map((one) => one.move)
-  const to = shelf.moves.filter(({ tries }) => tries.reactions?.[found.id]).map(({ id }) => id)
+  const to = shelf.moves.filter(({ tries }) => tries?.reactions?.[found.id]).map(({ id }) => id)
   return [
     { head: 'We answer', items: moves(answers) },
     { head: 'They do it to', items: moves(to) },
@@ -74,7 +73,7 @@ const wanted = computed(() => {
       <p v-if="record.aliases?.length" class="muted small">also: {{ record.aliases.join(', ') }}</p>
       <p v-if="move" class="small">
         <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: move.from })">
-          {{ placeName(move.from) }}
+          {{ placeName(shelf.positions, move.from) }}
         </button>
         →
         <button
@@ -83,11 +82,11 @@ const wanted = computed(() => {
           class="plain link"
           @click="emit('open', { kind: 'position', id: move.to })"
         >
-          {{ placeName(move.to) }}
+          {{ placeName(shelf.positions, move.to) }}
         </button>
         <template v-else>a finish</template>
       </p>
-      <p v-if="reaction" class="small muted">ends in {{ placeName(reaction.endsIn) }}</p>
+      <p v-if="reaction" class="small muted">ends in {{ placeName(shelf.positions, reaction.endsIn) }}</p>
       <p v-if="record.notes" class="says">{{ record.notes }}</p>
       <CheckMark v-if="record.check" />
     </header>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toMoveId, type MoveId } from '../../../core/chart/ids'
+import { isEndId, toMoveId, type MoveId } from '../../../core/chart/ids'
 import Fuse from 'fuse.js'
 import { computed } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
@@ -47,7 +47,7 @@ function find(text: string): Choice[] {
   })
   const isNew =
     typed &&
-    props.reaction.endsIn !== 'caught' &&
+    !isEndId(props.reaction.endsIn) &&
     !choices.some(({ value }) => value.toLowerCase() === typed.toLowerCase())
   return isNew
     ? [...choices, { key: 'new', value: typed, id: null, hint: `new move from ${nameOf(props.reaction.endsIn)}` }]
@@ -58,7 +58,7 @@ function pick({ id, value }: Choice) {
   const { reaction } = props
   charts.edit(`Answer ${reaction.name} with ${value}`, (draft) => {
     if (id) addAnswer(draft, reaction.id, toMoveId(id), { ...NEW_ANSWER })
-    else if (reaction.endsIn !== 'caught') addNewAnswer(draft, reaction.id, value, reaction.endsIn)
+    else if (!isEndId(reaction.endsIn)) addNewAnswer(draft, reaction.id, value, reaction.endsIn)
   })
   emit('close')
 }

@@ -15,7 +15,7 @@ const { chart, nameOf, select } = useWorksheet()
 const charts = useCharts()
 const isPicking = ref(props.open)
 const candidates = computed(() =>
-  chart.value.reactions.filter(({ id }) => props.move.tries.reactions?.[id] === undefined),
+  chart.value.reactions.filter(({ id }) => props.move.tries?.reactions?.[id] === undefined),
 )
 const fuse = computed(
   () => new Fuse(candidates.value, { keys: ['name', 'aliases'], threshold: 0.3, ignoreLocation: true }),

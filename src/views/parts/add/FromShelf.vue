@@ -39,7 +39,7 @@ const additions = computed(() => {
   const met = props.reaction
     ? [props.reaction]
     : new Set(
-        chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries.reactions ?? {})),
+        chart.value.moves.filter(({ from }) => from === at).flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})),
       )
   const answers = [...met].flatMap((reaction) =>
     couldAnswer(chart.value, shelf, reaction).map((move) => ({

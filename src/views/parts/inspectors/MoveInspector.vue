@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { END_WORDS } from '../../../core/say/places'
 import { toPositionId } from '../../../core/chart/ids'
 import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
@@ -103,7 +104,7 @@ function setAliases(text: string) {
         ><span class="label">If nothing comes of it</span>
         <select class="field" :value="stalls" @change="setStall(valueOf($event))">
           <option value="">we are still here</option>
-          <option value="caught">they finish us</option>
+          <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
           <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
             {{ name }}
           </option>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { END_WORDS } from '../../../core/say/places'
 import { toPositionId } from '../../../core/chart/ids'
 import { isChecked, valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
@@ -30,7 +31,7 @@ const store = useFigures()
 
 const { said } = useTokens(() => props.move?.from)
 const met = computed(() => store.met(props.move?.id ?? present(position.value).id, props.reaction.id))
-const by = computed(() => chart.value.moves.filter(({ tries }) => tries.reactions?.[props.reaction.id] !== undefined))
+const by = computed(() => chart.value.moves.filter(({ tries }) => tries?.reactions?.[props.reaction.id] !== undefined))
 const asked = computed(() => ({
   move: props.move?.id ?? null,
   position: present(position.value).id,
@@ -99,7 +100,7 @@ function remove() {
       <label class="across"
         ><span class="label">Ends in</span>
         <select class="field" :value="reaction.endsIn" @change="set('End', 'endsIn', toPositionId(valueOf($event)))">
-          <option value="caught">they finish us</option>
+          <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>

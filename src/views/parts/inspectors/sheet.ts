@@ -11,6 +11,7 @@ import type { Position } from '../../../core/chart/position'
 import type { Reaction } from '../../../core/chart/reaction'
 import { comesToSomething, type Tries } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
+import { placeName } from '../../../core/say/places'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 
@@ -81,7 +82,7 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
 
   const letters = computed(() => {
     const met = [
-      ...moves.value.flatMap(({ tries }) => Object.keys(tries.reactions ?? {})),
+      ...moves.value.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})),
       ...Object.keys(position.value?.unprompted?.reactions ?? {}),
     ]
     return new Map([...new Set(met)].map((id, i) => [id, letterOf(i)]))
@@ -90,16 +91,12 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
   const timesMet = computed(() => {
     const times = new Map<string, number>()
     for (const { tries } of chart.value.moves) {
-      for (const id in tries.reactions) times.set(id, (times.get(id) ?? 0) + 1)
+      for (const id in tries?.reactions) times.set(id, (times.get(id) ?? 0) + 1)
     }
     return times
   })
 
-  function nameOf(place: string): string {
-    if (place === 'finish') return 'a finish'
-    if (place === 'caught') return 'they finish us'
-    return lookUp(chart.value.positions, place)?.name ?? place
-  }
+  const nameOf = (place: string) => placeName(chart.value.positions, place)
 
   function stripOf(tries: Tries): TryPart[] {
     return partsOf(tries).map((part) => ({

@@ -10,7 +10,7 @@ import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Move } from '../../../core/chart/move'
-import { weightOf } from '../../../core/chart/tries'
+import { triesOf, weightOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -32,7 +32,7 @@ const card = ref<HTMLElement>()
 const figure = computed(() => store.figures?.moves[props.move.id])
 const best = computed(() => store.figures?.positions[present(position.value).id])
 const isBest = computed(() => best.value?.best === props.move.id)
-const reactions = computed(() => Object.keys(props.move.tries.reactions ?? {}).map(toReactionId))
+const reactions = computed(() => Object.keys(props.move.tries?.reactions ?? {}).map(toReactionId))
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
   const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
@@ -143,11 +143,12 @@ function onKey(event: KeyboardEvent) {
     </header>
     <ForkLine v-if="isSaying" :move="move" @close="isSaying = false" />
     <TenTries
+      v-if="move.tries"
       :parts="stripOf(move.tries)"
       :name="move.name"
-      @set="(counts, join) => setCounts({ of: 'move', move: move.id }, move.tries, counts, move.name, join)"
+      @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
-    <p v-if="move.tries.weight !== undefined" class="muted small">
+    <p v-if="move.tries?.weight !== undefined" class="muted small">
       A guess: it counts for {{ weightOf(move.tries) }} real tries, until you set it yourself.
     </p>
     <ul>

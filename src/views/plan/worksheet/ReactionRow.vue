@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toReactionId, type ReactionId } from '../../../core/chart/ids'
+import { isEndId, toReactionId, type ReactionId } from '../../../core/chart/ids'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref, watch } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
@@ -49,12 +49,11 @@ const struck = computed(() => {
 const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
 const ending = computed(() => {
   const { endsIn } = present(reaction.value)
-  const where =
-    endsIn === 'caught'
-      ? 'they finish us'
-      : endsIn === present(position.value).id
-        ? 'still here'
-        : `into ${nameOf(endsIn)}`
+  const where = isEndId(endsIn)
+    ? nameOf(endsIn)
+    : endsIn === present(position.value).id
+      ? 'still here'
+      : `into ${nameOf(endsIn)}`
   return shared.value > 1 ? `${where}, met by ${shared.value} moves` : where
 })
 
@@ -83,7 +82,7 @@ function remove() {
 
 async function shift(by: 1 | -1) {
   const { move, reactionId } = props
-  const order = Object.keys(move?.tries.reactions ?? {}).map(toReactionId)
+  const order = Object.keys(move?.tries?.reactions ?? {}).map(toReactionId)
   const at = order.indexOf(reactionId)
   const other = order[at + by]
   if (!move || !other) return

@@ -1,0 +1,14 @@
+import { isEndId, type EndId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+
+/** How an exchange ends elsewhere than in a position, in words. */
+export const END_WORDS: Readonly<Record<EndId, string>> = {
+  caught: 'they finish us',
+  over: 'it is over, nobody ahead',
+}
+
+/** The name of a place: of a position, or how it ends there; the id where there is no such position. */
+export function placeName(positions: readonly { id: string; name: string }[], place: string): string {
+  if (place === 'finish') return 'a finish'
+  return isEndId(place) ? END_WORDS[place] : (lookUp(positions, place)?.name ?? place)
+}
