@@ -116,7 +116,7 @@ function reportOf(chart: Chart, solution: Solution) {
       ...{ move, reaction, value, net, saves, best },
     })),
     looseEnds: ends.map((end, i) => {
-      const move = end.met.by === 'unprompted' ? 'wait' : end.met.move
+      const move = 'move' in end.met ? end.met.move : 'wait'
       return {
         ...{ move, reaction: end.reaction, visits: visits[i], cost: costOf(end) },
         ...{ position: end.position, met: end.met.by },

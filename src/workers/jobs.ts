@@ -16,7 +16,7 @@ import type { Job } from '../core/job'
 import { failure, success, type Result } from '../core/problem'
 import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
 import { beatenBy, type Beaten } from '../core/questions/beat'
-import { dependsOn, type Dependence } from '../core/questions/depends'
+import { dependsOn, type Dependences } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
 import { limitBehind, type Limited } from '../core/questions/limit'
@@ -58,7 +58,7 @@ interface Questions {
   layout: { asks: { task: LayoutTask }; part: never; answer: SlopeLayout }
   gains: { asks: { scenario: Scenario }; part: never; answer: Gain[] }
   beaten: { asks: { scenario: Scenario }; part: never; answer: Beaten | null }
-  depends: { asks: { scenario: Scenario }; part: never; answer: Dependence[] }
+  depends: { asks: { scenario: Scenario }; part: never; answer: Dependences }
   whatIf: { asks: { scenario: Scenario; ifs: Ifs }; part: never; answer: IfResult | null }
   limit: { asks: { scenario: Scenario; limit: number }; part: never; answer: Limited | null }
   range: { asks: { scenario: Scenario; places: PositionId[]; part: SamplePart }; part: never; answer: Sampled | null }

@@ -6,7 +6,7 @@ import { scenarioOf } from '../../src/core/game/scenario'
 import { looseEndsOf, withoutLooseEnd } from '../../src/core/insight/looseEnds'
 import { VariantSolver } from '../../src/core/insight/variantSolver'
 import { withDrilled } from '../../src/core/questions/gains'
-import { withShifted } from '../../src/core/questions/depends'
+import { shifted, type TriesPart } from '../../src/core/questions/shifted'
 import { withTries, type DrillTarget } from '../../src/core/questions/target'
 import { startWorth } from '../../src/core/questions/solved'
 import { randomChart, randomScenario } from '../reference/randomChart'
@@ -18,6 +18,9 @@ function targetsOf(chart: Chart): DrillTarget[] {
     ...chart.answers.flatMap(({ tries }, answer): DrillTarget[] => (tries ? [{ of: 'answer', answer }] : [])),
   ]
 }
+
+const withShifted = (chart: Chart, target: DrillTarget, part: TriesPart, by: number) =>
+  withTries(chart, target, (tries) => shifted(tries, part, by))
 
 /** Charts that differ from one in a few numbers, and some that differ in more. */
 function others(chart: Chart, index: Parameters<typeof looseEndsOf>[0], random: () => number): Chart[] {

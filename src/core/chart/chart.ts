@@ -20,6 +20,8 @@ export const CHART_VERSION = 1
 export const DEFAULT_BREAK_UP = 60
 export const DEFAULT_REPEAT = 0.5
 export const DEFAULT_SLIPS = 0
+/** A step of the log-odds of landing: 4 of 10 becomes 5. */
+export const DEFAULT_DRILL_STEP = 0.4
 export const DEFAULT_ENDS: ByAhead<number> = { ours: 0.2, even: 0, theirs: -0.2 }
 
 /** What an exchange is worth that ends without a finish, by who is ahead. */

@@ -6,7 +6,7 @@ import type { TryCounts } from './tryCounts'
 /** The rules of section 3 of the method: how ten tries go against the holds that are on, and where they lead. */
 
 /** Weights at or below this vanish. */
-const VANISHING = 1e-12
+export const VANISHING = 1e-12
 
 /** How a try goes from the holds that are on: shares that sum to 1, before sharpness. */
 export interface Shares {

@@ -88,9 +88,7 @@ export interface MetFigure {
   visits: number
 }
 
-export interface LooseEndFigure extends LooseEnd {
-  visits: number
-}
+export type LooseEndFigure = LooseEnd & { visits: number }
 
 /** A solved chart: its figures, and the solution that explanations are read from. */
 export interface Solved {

@@ -1,13 +1,14 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { Scenario } from '../game/scenario'
-import { looseEndsOf } from '../insight/looseEnds'
+import { unansweredOf } from '../insight/looseEnds'
 import { VariantSolver } from '../insight/variantSolver'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { withDrilled, withNewAnswer, type Gain } from './gains'
 import { promiseOfMet } from './shortlist'
-import { allMet, keyOfMet, withUsedMore, type MetWhere } from './met'
+import type { MetWhere } from '../insight/looseEnds'
+import { allMet, keyOfMet, withUsedMore } from './met'
 import type { Job } from '../job'
 import { solved } from './solved'
 
@@ -90,7 +91,7 @@ function* bestRepair(
   const worth = blows.at(-1)?.worth
   const solution = worth === undefined ? null : solved(chart, scenario)
   if (!solution || worth === undefined) return null
-  const open = new Set(looseEndsOf(solution.game.meaning.index).map(keyOfMet))
+  const open = new Set(unansweredOf(solution.game.meaning.index).map(keyOfMet))
   const repairs: [Chart, Gain][] = blows.flatMap((blow): [Chart, Gain][] => {
     const { met, position, reaction } = blow
     const end = { met, position, reaction }
@@ -98,7 +99,7 @@ function* bestRepair(
     return chart.answers.flatMap((answer, i): [Chart, Gain][] => {
       if (answer.reaction !== reaction) return []
       const target = answer.tries ? { of: 'answer' as const, answer: i } : { of: 'move' as const, move: answer.move }
-      return [[withDrilled(chart, target), { of: 'drill', target, gain: 0 }]]
+      return [[withDrilled(chart, target), { of: 'drill', target, uses: 0, gain: 0 }]]
     })
   })
   const near = new VariantSolver(chart, solution.game)

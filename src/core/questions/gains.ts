@@ -1,28 +1,29 @@
 import { toMoveId, type HoldId, type PositionId } from '../chart/ids'
-import { sure } from '../sure'
+import { present, sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { NEW_ANSWER } from '../chart/edits/answers'
 import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
-import type { Tries } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
-import type { LooseEnd } from '../insight/looseEnds'
+import type { MetWhere } from '../insight/looseEnds'
 import { VariantSolver } from '../insight/variantSolver'
 import { nextHolds } from '../holds/oneMore'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
-import { shifted } from './shifted'
-import { withTries, type DrillTarget } from './target'
+import { stepped } from './shifted'
+import { drillStep, withTries, type DrillTarget } from './target'
 import { mostVisited, rankDrills, rankLooseEnds } from './shortlist'
 import type { Job } from '../job'
 import { solved } from './solved'
 
 /** One change that would raise the start’s value, and by how much (`gain`, in worth). */
-export type Gain = { gain: number } & (
-  | { of: 'drill'; target: DrillTarget }
-  | { of: 'new answer'; end: LooseEnd; visits: number }
-  | { of: 'hold'; position: PositionId; hold: string }
-)
+export type Gain = { gain: number } &
+  /** `uses`: how often an exchange tries it. */
+  (
+    | { of: 'drill'; target: DrillTarget; uses: number }
+    | { of: 'new answer'; end: MetWhere; visits: number }
+    | { of: 'hold'; position: PositionId; hold: string }
+  )
 
 /** How many drills are solved: between these, fewer the larger the game is. Loose ends and holds get a part of that. */
 const MIN_DRILLS = 5
@@ -57,14 +58,14 @@ export function* drillGains(chart: Chart, scenario: Scenario): Job<Gain[]> {
 function shortlisted(chart: Chart, solution: Solution): DrillCandidate[] {
   const occupancy = occupancyOf(solution)
   const some = Math.max(MIN_DRILLS, Math.min(MAX_DRILLS, Math.floor(STATES_A_LIST / solution.game.stateCount)))
-  const drills = rankDrills(solution, occupancy).slice(0, some)
+  const drills = rankDrills(chart, solution, occupancy).slice(0, some)
   const ends = rankLooseEnds(solution, occupancy).slice(0, Math.ceil(some / 4))
   const places = mostVisited(solution, occupancy)
   const holds = places.flatMap((position) => nextHold(chart, position) ?? []).slice(0, Math.ceil(some / 8))
   return [
-    ...drills.map((target): DrillCandidate => ({
+    ...drills.map(({ target, uses }): DrillCandidate => ({
       chart: withDrilled(chart, target),
-      found: (gain) => ({ of: 'drill', target, gain }),
+      found: (gain) => ({ of: 'drill', target, uses, gain }),
     })),
     ...ends.map(({ end, visits }): DrillCandidate => ({
       chart: withNewAnswer(chart, end),
@@ -77,23 +78,26 @@ function shortlisted(chart: Chart, solution: Solution): DrillCandidate[] {
   ]
 }
 
-/** The tries with a tenth of their total (or what there is) moved from the other outcomes to landing, in proportion. */
-export const drilledTries = (tries: Tries): Tries => shifted(tries, { of: 'lands' }, 0.1)
+/** The chart with a move or an answer drilled: its landing one step up in the log-odds. */
+export const withDrilled = (chart: Chart, target: DrillTarget): Chart =>
+  withTries(chart, target, (tries) => stepped(tries, { of: 'lands' }, stepOf(chart, target)))
 
-/** The chart with a move or an answer drilled: one more of ten lands. */
-export const withDrilled = (chart: Chart, target: DrillTarget): Chart => withTries(chart, target, drilledTries)
+function stepOf(chart: Chart, target: DrillTarget): number {
+  const move = target.of === 'move' ? target.move : sure(chart.answers[target.answer]).move
+  return drillStep(chart, present(chart.moves.find(({ id }) => id === move)).kind)
+}
 
 /** The chart with an answer to a loose end that lands half of the time and brings us back to where it was met. */
-export function withNewAnswer(chart: Chart, { position, reaction }: LooseEnd): Chart {
+export function withNewAnswer(chart: Chart, { position, reaction }: MetWhere): Chart {
   const move: Move = {
     ...{
       id: toMoveId(idFromName('A new answer', new Set<string>(chart.moves.map(({ id }) => id)))),
       name: 'A new answer',
     },
-    ...{ kind: 'hold' as const, seconds: 3, tries: NEW_ANSWER },
+    ...{ kind: 'hold' as const, seconds: 3, reply: true },
     ...{ from: position, to: position },
   }
-  const answer = { reaction: reaction, move: move.id }
+  const answer = { reaction, move: move.id, tries: NEW_ANSWER }
   return { ...chart, moves: [...chart.moves, move], answers: [...chart.answers, answer] }
 }
 

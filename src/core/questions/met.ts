@@ -1,12 +1,9 @@
 import { toReactionId, type MoveId, type PositionId } from '../chart/ids'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
-import type { LooseEnd } from '../insight/looseEnds'
+import type { MetWhere } from '../insight/looseEnds'
 import { withTallies, type Tries } from '../chart/tries'
 import { withTries, type DrillTarget } from './target'
-
-/** A reaction where it is met: by a move, by an answer with tries of its own, or unprompted. */
-export type MetWhere = LooseEnd
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 

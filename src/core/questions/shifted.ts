@@ -36,6 +36,24 @@ export function shareOf(guess: Tries, part: TriesPart): number {
   return countOf(tries, part) / (totalOf(tries) || 1)
 }
 
+/** A smaller share counts as so much where it is moved in the log-odds. */
+const LEAST_SHARE = 0.02
+
+/**
+ * The tries with one part moved by `step` in the log-odds of its share, the others in proportion: 4 of 10 becomes 5, 1
+ * becomes 1.4. What is all of the tries stays so, and a step down never leaves more than there was.
+ */
+export function stepped(tries: Tries, part: TriesPart, step: number): Tries {
+  return withShare(tries, part, steppedShare(shareOf(tries, part), step))
+}
+
+/** A share, 0 to 1, moved by `step` in its log-odds. */
+export function steppedShare(share: number, step: number): number {
+  const counted = Math.max(share, LEAST_SHARE)
+  const moved = 1 / (1 + Math.exp(-step) * (1 / counted - 1))
+  return step < 0 ? Math.min(share, moved) : moved
+}
+
 /** The tries with one part at this share of all of them, the others in proportion. */
 export const withShare = (tries: Tries, part: TriesPart, share: number): Tries =>
   shifted(tries, part, share - shareOf(tries, part))

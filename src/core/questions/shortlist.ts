@@ -1,12 +1,14 @@
 import { sure, present } from '../sure'
+import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
 import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
 import { FINISH } from '../game/tryCounts'
-import { looseEndsOf, visitsOf, type LooseEnd } from '../insight/looseEnds'
+import { unansweredOf, visitsOf, type MetWhere } from '../insight/looseEnds'
 import type { Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
-import type { DrillTarget } from './target'
+import { drillStep, type DrillTarget } from './target'
+import { steppedShare } from './shifted'
 
 /*
  * What promises most, to first order: the plan stays as it is, and the value of the start changes by how often each
@@ -14,26 +16,33 @@ import type { DrillTarget } from './target'
  * times this is no more than an order; what leads it is solved again.
  */
 
-const TENTH = 0.1
+/** Something to drill, and how often an exchange tries it. */
+export interface RankedDrill {
+  target: DrillTarget
+  uses: number
+}
 
-/** What can be drilled, by what it promises, the most first. */
-export function rankDrills(solution: Solution, occupancy: Occupancy): DrillTarget[] {
+/** What can be drilled in the chart that was solved, by what it promises, the most first. */
+export function rankDrills(chart: Chart, solution: Solution, occupancy: Occupancy): RankedDrill[] {
   const { game } = solution
   const answers = ownTries(game)
-  const promises = new Map<string, { target: DrillTarget; promise: number }>()
+  const promises = new Map<string, RankedDrill & { promise: number }>()
   for (let g = 0; g < game.groupCount; g++) {
     for (let a = sure(game.groupActions[g]); a < sure(game.groupActions[g + 1]); a++) {
       const move = sure(game.meaning.actionMove[a])
-      const more = move === NONE ? 0 : promiseOf(solution, occupancy, g, a)
-      if (more <= 0) continue
+      if (move === NONE) continue
+      const { kind } = sure(game.meaning.index.moves[move]).record
+      const more = promiseOf(solution, occupancy, g, a, drillStep(chart, kind))
       const answer = sure(game.meaning.actionAnswer[a])
       const isOwn = answers.has(answer)
       const key = isOwn ? `answer ${answer}` : `move ${inFull(game, move)}`
       const target: DrillTarget = isOwn ? { of: 'answer', answer } : { of: 'move', move: moveId(game, move) }
-      promises.set(key, { target, promise: (promises.get(key)?.promise ?? 0) + more })
+      const { promise = 0, uses = 0 } = promises.get(key) ?? {}
+      promises.set(key, { target, promise: promise + Math.max(0, more), uses: uses + sure(occupancy.actions[a]) })
     }
   }
-  return [...promises.values()].sort((one, other) => other.promise - one.promise).map(({ target }) => target)
+  const ranked = [...promises.values()].filter(({ promise }) => promise > 0)
+  return ranked.sort((one, other) => other.promise - one.promise)
 }
 
 function ownTries({ meaning }: Game): Set<number> {
@@ -44,9 +53,10 @@ function ownTries({ meaning }: Game): Set<number> {
 /**
  * What one action promises to first order: its uses times what it would gain, or how far it would overtake the best.
  */
-function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number): number {
+function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: number, step: number): number {
   const { game, values, evaluator } = solution
-  const worth = TENTH * sure(game.actionAlive[a]) * landingOverRest(solution, a)
+  const lands = landingChance(game, a)
+  const worth = (steppedShare(lands, step) - lands) * sure(game.actionAlive[a]) * landingOverRest(solution, a)
   let promise = 0
   for (let state = sure(game.groupStates[g]); state < sure(game.groupStates[g + 1]); state++) {
     if (occupancy.states[state] === 0) continue
@@ -54,6 +64,13 @@ function promiseOf(solution: Solution, occupancy: Occupancy, g: number, a: numbe
     if (over > 0) promise += sure(occupancy.states[state]) * over
   }
   return Math.max(promise, sure(occupancy.actions[a]) * worth)
+}
+
+function landingChance({ outcomes, outcomeChance, meaning }: Game, a: number): number {
+  for (let o = sure(outcomes[a]); o < sure(outcomes[a + 1]); o++) {
+    if (meaning.outcomeKind[o] === OUTCOME.lands) return sure(outcomeChance[o])
+  }
+  return 0
 }
 
 /** How much better landing is than what comes of it otherwise. */
@@ -80,12 +97,12 @@ function whereItWouldLand({ meaning }: Game, values: Float64Array, a: number): n
 }
 
 /** The loose ends by first-order cost: visits times how much less conceding is worth. */
-export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: LooseEnd; visits: number }[] {
+export function rankLooseEnds(solution: Solution, occupancy: Occupancy): { end: MetWhere; visits: number }[] {
   const { game, values } = solution
   const { index, ownState } = game.meaning
-  const ends = looseEndsOf(index)
+  const ends = unansweredOf(index)
   const visits = visitsOf(game, occupancy, ends)
-  const fall = ({ position, reaction }: LooseEnd) => {
+  const fall = ({ position, reaction }: MetWhere) => {
     const from = sure(values[sure(ownState[present(index.positionOf.get(position))])])
     const { endsIn } = present(index.reactions.find(({ record }) => record.id === reaction))
     return from - (endsIn < 0 ? -1 : sure(values[sure(ownState[endsIn])]))

@@ -1,11 +1,16 @@
-import type { Chart } from '../chart/chart'
+import { DEFAULT_DRILL_STEP, type Chart } from '../chart/chart'
 import type { MoveId } from '../chart/ids'
+import type { Kind } from '../chart/words'
 import type { Tries } from '../chart/tries'
 
 /**
  * What is drilled: a move, with the answers that borrow its tries; or an answer with tries of its own, by its index.
  */
 export type DrillTarget = { of: 'move'; move: MoveId } | { of: 'answer'; answer: number }
+
+/** How far a drill raises the log-odds of landing of a move of this kind. */
+export const drillStep = ({ settings }: Pick<Chart, 'settings'>, kind: Kind): number =>
+  settings?.drillSteps?.[kind] ?? settings?.drillStep ?? DEFAULT_DRILL_STEP
 
 /** The chart with other tries of a move, or of an answer that has its own. */
 export function withTries(chart: Chart, target: DrillTarget, change: (tries: Tries) => Tries): Chart {

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Beaten, Blow } from '../questions/beat'
 import type { Gain } from '../questions/gains'
-import type { MetWhere } from '../questions/met'
+import type { MetWhere } from '../insight/looseEnds'
 import { sayGain } from './gain'
 import { inPlace, lowerFirst, whenThey } from './speech'
 
@@ -14,6 +14,9 @@ export function whereMet(chart: Chart, { met, position }: MetWhere): string {
   return move ? `against ${lowerFirst(move.name)}` : `while we hold still ${place}`
 }
 
+/** A repair that brings back less is none, in worth. */
+const LITTLE = 0.0005
+
 /** How they would beat us, in at most five sentences. `say`: a difference of worth in words. */
 export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (worth: number) => string): string[] {
   if (!blows.length) return ['Nothing that they already do would cost us much if they did it twice as often.']
@@ -21,11 +24,11 @@ export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (
   const sentences = blows.map((blow, i) => `${openings[i]} ${blowSaid(chart, blow)}: that costs us ${say(blow.cost)}.`)
   const last = sure(blows[blows.length - 1]).worth
   const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.`
-  if (!repair) return [...sentences, together, 'No single repair of ours to these brings much back.']
+  if (!repair || repair.gain < LITTLE) return [...sentences, together, 'None of our answers to these brings much back.']
   return [
     ...sentences,
     together,
-    `What would cost them most: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`,
+    `What would cost them most of our answers to these: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`,
   ]
 }
 
@@ -38,5 +41,5 @@ function repairSaid(chart: Chart, repair: Gain): string {
   const target = repair.of === 'drill' ? repair.target : undefined
   const answer = target?.of === 'answer' ? chart.answers[target.answer] : undefined
   const against = answer ? ` against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
-  return `one more of ten landing of “${lowerFirst(head)}”${against}`
+  return `drilling “${lowerFirst(head)}”${against}`
 }

@@ -3,6 +3,9 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { totalOf, triesOf, type Tries } from '../chart/tries'
 import type { Gain } from '../questions/gains'
+import { shareOf, steppedShare } from '../questions/shifted'
+import { drillStep } from '../questions/target'
+import { howOften } from './figureText'
 import { inPlace } from './speech'
 
 /** A gain in words: what to drill, and how it would go then. The figure is shown beside it and is not repeated. */
@@ -22,18 +25,20 @@ export function sayGain(chart: Chart, gain: Gain): SaidGain {
   return gain.of === 'drill' ? sayDrill(chart, gain) : sayNewAnswer(chart, gain)
 }
 
-function sayDrill(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>): SaidGain {
-  if (target.of === 'move') {
-    const move = present(lookUp(chart.moves, target.move))
-    return { head: move.name, detail: `${landsNow(triesOf(move))}; one more of ten` }
-  }
-  const answer = sure(chart.answers[target.answer])
-  const reaction = lookUp(chart.reactions, answer.reaction)?.name ?? ''
-  return {
-    head: lookUp(chart.moves, answer.move)?.name ?? '',
-    detail: `against “${reaction}” ${landsNow(present(answer.tries))}; one more of ten`,
-  }
+function sayDrill(chart: Chart, { target, uses }: Extract<Gain, { of: 'drill' }>): SaidGain {
+  const answer = target.of === 'answer' ? sure(chart.answers[target.answer]) : undefined
+  const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : answer?.move))
+  const where = inPlace(lookUp(chart.positions, move.from)?.name ?? '')
+  const against = answer ? `, against “${lookUp(chart.reactions, answer.reaction)?.name ?? ''}”` : ''
+  const tries = answer?.tries ?? triesOf(move)
+  const now = shareOf(tries, { of: 'lands' })
+  const then = steppedShare(now, drillStep(chart, move.kind))
+  const lands = `lands ${ofTenText(now)} of ten now, ${ofTenText(then)} drilled`
+  return { head: move.name, detail: `${where}${against}: ${howOften(uses)}; ${lands}` }
 }
+
+/** A share in tries of ten, with a decimal where it has one: 0.4 -> "4", 0.142 -> "1.4". */
+const ofTenText = (share: number) => String(Math.round(share * 100) / 10)
 
 function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>): SaidGain {
   const { met, position, reaction } = end
@@ -47,8 +52,6 @@ function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>
   return { head: what, detail: `${where} ${often}and you have nothing; an answer that lands half of the time` }
 }
 
-const landsNow = (tries: Tries) => `lands ${ofTen(tries.lands ?? 0, tries)} now`
-
 /** 3 of 10 tries -> "3 times of ten"; other totals are brought to ten. */
 function ofTen(count: number, tries: Tries): string {
   const n = Math.round((count / (totalOf(tries) || 1)) * 10)
@@ -59,7 +62,7 @@ function ofTen(count: number, tries: Tries): string {
 export function changeInWords(gain: Gain): string {
   if (gain.of === 'hold') return 'this hold on as well'
   if (gain.of === 'new answer') return 'an answer that lands half of the time and brings us back to where we were'
-  return 'a tenth of all its tries moved from what else comes of them to landing'
+  return 'this landing that much more often, and the rest of its tries in proportion'
 }
 
 /** Where a gain is worked on: a position, and there a move and a reaction. */

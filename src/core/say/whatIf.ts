@@ -2,7 +2,7 @@ import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { triesOf, type Tries } from '../chart/tries'
-import type { Dependence } from '../questions/depends'
+import type { Moved, ScenarioFigure } from '../questions/depends'
 import { shareOf, type TriesPart } from '../questions/shifted'
 import type { DrillTarget } from '../questions/target'
 import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
@@ -38,8 +38,20 @@ export function sayChange(chart: Chart, { position, was, now }: IfResult['change
   return `${place}, ${after} instead of ${before}.`
 }
 
-/** A figure of the tries in words: the move or answer, and which of its counts. */
-export function sayDependence(chart: Chart, { target, part }: Dependence): { head: string; detail: string } {
+const SCENARIO_FIGURES: Readonly<Record<ScenarioFigure, { head: string; detail: string }>> = {
+  breakUp: { head: 'How soon something breaks it up', detail: 'a quarter sooner, or later' },
+  slips: { head: 'How often a failed try loses the position', detail: 'five in a hundred less, or more' },
+  repeat: { head: 'How well a failed move works when tried again at once', detail: 'a tenth less, or more' },
+  sharpness: { head: 'How often they see it coming', detail: 'a tenth less, or more' },
+  'ends ours': { head: 'What it is worth to end ahead', detail: 'ten less, or more' },
+  'ends even': { head: 'What it is worth to end even', detail: 'ten less, or more' },
+  'ends theirs': { head: 'What it is worth to end behind', detail: 'ten less, or more' },
+}
+
+/** What was moved in words: the move or answer, and which of its counts; or the scenario's figure. */
+export function sayDependence(chart: Chart, moved: Moved): { head: string; detail: string } {
+  if (moved.of === 'scenario') return SCENARIO_FIGURES[moved.figure]
+  const { target, part } = moved
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : present(answer).move))
   const tries = answer?.tries ?? triesOf(move)

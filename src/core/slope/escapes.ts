@@ -33,7 +33,7 @@ export const escapeKey = (owner: string, reaction: string): string => `${owner} 
 export function escapesOf(chart: Chart, figures: Figures, costs: readonly (number | null | undefined)[]): Escape[] {
   const loose = new Map<string, number>()
   figures.looseEnds.forEach(({ met, position, reaction, visits }, i) => {
-    if (met.by === 'answer') return
+    if (reaction === null || met.by === 'answer') return
     const key = escapeKey(met.by === 'unprompted' ? position : met.move, reaction)
     loose.set(key, Math.max(0, costs[i] ?? visits * 1e-3))
   })

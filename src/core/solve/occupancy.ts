@@ -9,6 +9,8 @@ export interface Occupancy {
   /** Seconds waited in a row count once. */
   actions: Float64Array
   outcomes: Float64Array
+  /** By group: the chance that it is over because they got out there. */
+  gone: Float64Array
   /** Chances that the exchange ends so; goals count as finishes. */
   finish: number
   caught: number
@@ -51,6 +53,7 @@ class ForwardPass {
       states: new Float64Array(game.stateCount),
       actions: new Float64Array(game.actionSeconds.length),
       outcomes: new Float64Array(game.outcomeState.length),
+      gone: new Float64Array(game.groupCount),
       finish: 0,
       caught: 0,
       ended: [0, 0, 0],
@@ -127,6 +130,7 @@ class ForwardPass {
     const { broken, caught, gone } = overSeconds(endsOfGroup(game, g), game.actionSeconds[a])
     this.end(g, chance * broken)
     this.reach(TERMINAL.caught, chance * caught)
+    result.gone[g] += chance * gone
     this.reach(TERMINAL.over, chance * gone)
     courses.forEachWay(state, (outcome, to, share) => {
       if (outcome !== NONE) result.outcomes[outcome] += chance * share

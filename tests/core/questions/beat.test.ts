@@ -5,7 +5,8 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
 import { withDrilled, withNewAnswer } from '../../../src/core/questions/gains'
-import { allMet, keyOfMet, usedMore, withUsedMore, type MetWhere } from '../../../src/core/questions/met'
+import { allMet, keyOfMet, usedMore, withUsedMore } from '../../../src/core/questions/met'
+import type { MetWhere } from '../../../src/core/insight/looseEnds'
 import { sayBeaten } from '../../../src/core/say/beaten'
 import { solve } from '../../../src/core/solve/solve'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -99,14 +100,14 @@ describe('how they would beat us', () => {
       /^With all of it the start is worth \d+\.\d instead of \d+\.\d, as well as we can play it\.$/,
     )
     expect(said[4]).toMatch(
-      /^What would cost them most: (one more of ten landing of|an answer to) “.+ brings back \d+\.\d while they do this\.$/,
+      /^What would cost them most of our answers to these: (drilling|an answer to) “.+ brings back \d+\.\d while they do this\.$|^None of our answers to these brings much back\.$/,
     )
     const nothing = { worth: 0.4, blows: [], repair: null }
     expect(sayBeaten(demo, nothing, String)).toEqual([expect.stringContaining('Nothing that they already do')])
     const one = { ...beaten, blows: beaten.blows.slice(0, 1), repair: null }
     expect(sayBeaten(demo, one, String).slice(1)).toEqual([
       expect.stringMatching(/^With that the start/),
-      expect.stringMatching(/^No single repair/),
+      expect.stringMatching(/^None of our answers to these/),
     ])
   })
 

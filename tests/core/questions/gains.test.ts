@@ -1,10 +1,12 @@
+import { produce } from 'immer'
 import { totalOf, triesOf, type Tries } from '../../../src/core/chart/tries'
 import type { Chart } from '../../../src/core/chart/chart'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { costsOf, figuresOf } from '../../../src/core/insight/figures'
-import { drilledTries, drillGains, withNewAnswer, type Gain } from '../../../src/core/questions/gains'
+import { drillGains, withDrilled, withNewAnswer, type Gain } from '../../../src/core/questions/gains'
+import { stepped } from '../../../src/core/questions/shifted'
 import { changeInWords, placeOfGain, sayGain } from '../../../src/core/say/gain'
 import { solve } from '../../../src/core/solve/solve'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -21,41 +23,51 @@ const worth = (chart: Chart, scenario: Scenario) => {
   return taken(solve(game)).values[game.start]
 }
 
-/** One more of ten lands, written out: every other outcome gives its part of a tenth of all tries. */
+/** Landing one step up, written out: its odds are e^0.4 times as good, the rest of the tries keeps its proportions. */
 function byHand(tries: Tries): Tries {
   const total = totalOf(tries)
-  const rest = total - (tries.lands ?? 0)
-  const part = (n: number) => n - (Math.min(total / 10, rest) * n) / rest
+  const counted = Math.max(0.02, (tries.lands ?? 0) / total)
+  const odds = (counted / (1 - counted)) * Math.exp(0.4)
+  const lands = counted === 1 ? total : (total * odds) / (1 + odds)
+  const keep = lands === total ? 0 : (total - lands) / (total - (tries.lands ?? 0))
   const each = (map: Record<string, number> | undefined) =>
-    Object.fromEntries(Object.entries(map ?? {}).map(([id, n]) => [id, part(n)]))
+    Object.fromEntries(Object.entries(map ?? {}).map(([id, n]) => [id, keep * n]))
   return {
-    lands: (tries.lands ?? 0) + Math.min(total / 10, rest),
-    stalls: part(tries.stalls ?? 0),
+    lands,
+    stalls: keep * (tries.stalls ?? 0),
     elsewhere: each(tries.elsewhere),
     reactions: each(tries.reactions),
   }
 }
 
-describe('what one more of ten landing is', () => {
-  it('takes a tenth of all tries from the others in proportion', () => {
-    expect(drilledTries({ lands: 2, stalls: 4, reactions: { a: 3, b: 1 } })).toEqual({
-      lands: 3,
-      stalls: 3.5,
-      reactions: { a: 2.625, b: 0.875 },
+describe('what a drill does to the tries', () => {
+  const LANDS = { of: 'lands' } as const
+  const landing = (lands: number) => stepped({ lands, stalls: 10 - lands }, LANDS, 0.4).lands!
+
+  it('is a step in the log-odds: four of ten become five, one 1.4, eight 8.6', () => {
+    expect([4, 1, 8].map((lands) => Math.round(landing(lands) * 10) / 10)).toEqual([5, 1.4, 8.6])
+    expect(landing(10)).toBe(10)
+    expect(landing(0)).toBeCloseTo(landing(0.2), 12)
+    expect(stepped({ lands: 2, stalls: 4, reactions: { a: 3, b: 1 } }, LANDS, 0.4)).toEqual({
+      lands: expect.closeTo(2.7164, 4),
+      stalls: expect.closeTo(3.6418, 4),
+      reactions: { a: expect.closeTo(2.7313, 4), b: expect.closeTo(0.9104, 4) },
     })
-    expect(drilledTries({ lands: 19, stalls: 1 })).toEqual({ lands: 20, stalls: 0 })
-    expect(drilledTries({ lands: 10 })).toEqual({ lands: 10, stalls: 0 })
-    expect(drilledTries({ stalls: 5, elsewhere: { p: 5 }, weight: 3 })).toEqual({
-      lands: 1,
-      stalls: 4.5,
-      elsewhere: { p: 4.5 },
-      weight: 3,
-    })
+    expect(stepped({ lands: 0.1, stalls: 9.9 }, LANDS, -0.4).lands).toBeCloseTo(0.1, 12)
+  })
+
+  it('is another where the chart or the kind of move says so', () => {
+    const chart = produce(demo, (draft) => void (draft.settings = { ...draft.settings, drillStep: 0.2 }))
+    const one = chart.moves.find(({ tries, kind }) => tries && kind === 'submission')!
+    const share = (of: Chart) => triesOf(lookUp(withDrilled(of, { of: 'move', move: one.id }).moves, one.id)!)
+    expect(share(chart)).toEqual(stepped(one.tries!, LANDS, 0.2))
+    const kinds = produce(chart, (draft) => void (draft.settings!.drillSteps = { submission: 0.7 }))
+    expect(share(kinds)).toEqual(stepped(one.tries!, LANDS, 0.7))
   })
 
   it.each([1, 2, 3, 4, 5, 6])('keeps how many tries there are, on chart %i', (seed) => {
-    for (const tries of randomChart(seed, false).moves.map(triesOf)) {
-      expect(totalOf(drilledTries(tries))).toBeCloseTo(totalOf(tries), 9)
+    for (const { tries } of randomChart(seed, false).moves) {
+      if (tries) expect(totalOf(stepped(tries, LANDS, 0.4))).toBeCloseTo(totalOf(tries), 9)
     }
   })
 })
@@ -139,7 +151,7 @@ describe('a gain in words', () => {
 
   it('says what lands now, what they do and how often, and where the hold goes', () => {
     const drill = said.find(({ head }) => head === 'Arm-in choke')!
-    expect(drill.detail).toBe('lands once in ten now; one more of ten')
+    expect(drill.detail).toMatch(/^in front headlock, .*: comes up about once in .*; lands 1 of ten now, 1\.4 drilled$/)
     const end = said.find(({ gain }) => gain.of === 'new answer' && gain.end.reaction === 'steps-around')!
     expect(end).toMatchObject({
       head: 'Steps around',

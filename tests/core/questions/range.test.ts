@@ -2,7 +2,7 @@ import { produce } from 'immer'
 import { seeded } from '../../../bench/generate'
 import type { Chart } from '../../../src/core/chart/chart'
 import type { PositionId } from '../../../src/core/chart/ids'
-import { withTallies, type Tries } from '../../../src/core/chart/tries'
+import { weightOf, withTallies, type Tries } from '../../../src/core/chart/tries'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { terminalWorth, type Game } from '../../../src/core/game/game'
 import { Refill } from '../../../src/core/game/refill'
@@ -17,6 +17,9 @@ import type { Solution } from '../../../src/core/solve/solution'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { finished } from '../../reference/finished'
 import { randomChart, randomScenario } from '../../reference/randomChart'
+import { openToAll, Sampler } from '../../../src/core/questions/sampled'
+import type { MoveId } from '../../../src/core/chart/ids'
+import type { TryCounts } from '../../../src/core/game/tryCounts'
 import { taken } from '../../reference/taken'
 
 const WHOLE: Part = { from: 0, every: 1 }
@@ -25,15 +28,16 @@ const sample = (chart: Chart, scenario: Scenario, part: Part, samples: number, p
 
 /**
  * Every figure of every try and of what they do unprompted by a draw of its own; where there was none there is none.
+ * `always`: landing and nothing may come of every move all the same.
  */
-function changed(chart: Chart, draw: (count: number) => number): Chart {
+function changed(chart: Chart, draw: (count: number) => number, always = false): Chart {
   const each = (counts: Record<string, number> = {}) =>
     Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n && draw(n)]))
   const other = (guess: Tries): Tries => {
     const { lands = 0, stalls = 0, elsewhere, reactions } = withTallies(guess)
     return {
-      lands: lands && draw(lands),
-      stalls: stalls && draw(stalls),
+      lands: lands || always ? draw(lands) : 0,
+      stalls: stalls || always ? draw(stalls) : 0,
       elsewhere: each(elsewhere),
       reactions: each(reactions),
     }
@@ -82,12 +86,13 @@ describe('how sure the value is', () => {
     const chart = randomChart(seed, false)
     const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), seconds: 12, sharpness: 0 })
     const found = rangeOf([sample(chart, scenario, WHOLE, 600)])
-    const plan = solved(chart, scenario, { everySecond: true })!
-    // Counts are whole here: a gamma variate of shape n is a sum of n exponential ones.
+    const plan = solved(openToAll(chart), scenario, { everySecond: true })!
+    // Counts are whole here: a gamma variate of shape n is a sum of n exponential ones, one of ½ half a normal one squared.
     const random = seeded(99 + seed)
     const exponentials = (n: number) =>
       Array.from({ length: n }, () => -Math.log(1 - random())).reduce((a, b) => a + b, 0)
-    const charts = Array.from({ length: 600 }, () => changed(chart, exponentials))
+    const half = () => -Math.log(1 - random()) * Math.cos(2 * Math.PI * random()) ** 2
+    const charts = Array.from({ length: 600 }, () => changed(chart, (n) => exponentials(n) + half(), true))
     const direct = (worth: (chart: Chart) => number, { low, high }: Within) => {
       const values = charts.map(worth).sort((a, b) => a - b)
       const within = 0.15 * (values[540] - values[60]) + 1e-9
@@ -159,6 +164,63 @@ describe('how sure the value is', () => {
     expect(close.best.map(({ move }) => move).sort()).toEqual(['m0', 'm1'])
     expect(close.best[0].share + close.best[1].share).toBeCloseTo(1, 12)
     expect(range(9).close).toEqual([])
+  })
+})
+
+describe('tries as they might be', () => {
+  const { id } = demoPlan().positions[0]
+  /** The chart of one move of which nothing is guessed: `worked` of ten real tries landed. */
+  const afterTen = (worked: number) => {
+    const tallies = [true, false].map((did) => ({ worked: did, weight: did ? worked : 10 - worked }))
+    const tries = { lands: 1, stalls: 1, weight: 0, tallies: tallies.filter(({ weight }) => weight > 0) }
+    return produce(demoPlan(), (draft) => {
+      draft.positions = draft.positions.slice(0, 1)
+      draft.moves = [{ id: 'm' as MoveId, name: 'Move', kind: 'hold', from: id, to: 'finish', tries }]
+      draft.reactions = draft.answers = []
+    })
+  }
+  const shares = (chart: Chart, count: number) => {
+    const open = openToAll(chart)
+    const sampler = new Sampler(new Refill(taken(compileGame(open, scenarioOf(open, { start: id }))), open))
+    return Array.from({ length: count }, (_, i) => {
+      const { lands, stalls } = sampler.draw(7, i).tries[0]!
+      return lands / (lands + stalls)
+    })
+  }
+
+  it('cover the truth in 70 to 95 of 100 after ten real tries, summed over all counts', () => {
+    const within = Array.from({ length: 11 }, (_, worked) => {
+      const sorted = shares(afterTen(worked), 4000).sort((a, b) => a - b)
+      return [sorted[400], sorted[3600]]
+    })
+    const ways = [1, 10, 45, 120, 210, 252, 210, 120, 45, 10, 1]
+    for (const truth of [0.05, 0.1, 0.2, 0.3, 0.5]) {
+      const covered = within.reduce((sum, [low, high], k) => {
+        const chance = ways[k] * truth ** k * (1 - truth) ** (10 - k)
+        return low <= truth && truth <= high ? sum + chance : sum
+      }, 0)
+      expect([truth, covered > 0.7 && covered < 0.95]).toEqual([truth, true])
+    }
+  })
+
+  it('lie about what was seen in every move, the first as well', () => {
+    const demo = demoPlan()
+    const open = openToAll(demo)
+    const refill = new Refill(taken(compileGame(open, scenarioOf(demo))), open)
+    const sampler = new Sampler(refill)
+    const draws = Array.from({ length: 600 }, (_, i) => sampler.draw(20_251, i).tries)
+    refill.counts.tries.forEach((one, i) => {
+      if (!one) return
+      const outcomes = 2 + one.reactions.length + one.elsewhere.length
+      const total = weightOf(demo.moves[i]?.tries ?? demo.answers[i - demo.moves.length]?.tries ?? {})
+      const share = (tries: TryCounts) =>
+        tries.lands /
+        (tries.lands + tries.stalls + [...tries.reactions, ...tries.elsewhere].reduce((sum, [, n]) => sum + n, 0))
+      const wanted = (share(one) * total + 0.5) / (total + outcomes / 2)
+      const mean = draws.reduce((sum, tries) => sum + share(tries[i]!), 0) / draws.length
+      const error = Math.sqrt((wanted * (1 - wanted)) / (total + outcomes / 2 + 1) / draws.length)
+      expect(Math.abs(mean - wanted)).toBeLessThan(5 * error)
+    })
   })
 })
 

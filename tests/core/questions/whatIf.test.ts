@@ -7,7 +7,7 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { dependsOn } from '../../../src/core/questions/depends'
-import { shareOf, shifted } from '../../../src/core/questions/shifted'
+import { shareOf, shifted, type TriesPart } from '../../../src/core/questions/shifted'
 import { allMet, usedMore } from '../../../src/core/questions/met'
 import { figuresOfTries, sayChange, sayDependence, sayWhatIf } from '../../../src/core/say/whatIf'
 import { supposed, whatIf } from '../../../src/core/questions/whatIf'
@@ -45,29 +45,68 @@ describe('what the start depends on', () => {
     const chart = randomChart(seed, true)
     const scenario = scenarioOf(chart, randomScenario(chart, seed, true))
     const now = worth(chart, scenario)
-    const found = finished(dependsOn(chart, scenario))
+    const { found, tried, all } = finished(dependsOn(chart, scenario))
     const size = ({ less, more }: { less: number; more: number }) => Math.max(Math.abs(less), Math.abs(more))
-    expect(found.map(size)).toEqual(found.map(size).sort((a, b) => b - a))
-    for (const { target, part, less, more } of found) {
-      const by = (share: number) =>
-        worth(
-          produce(chart, (draft) => {
-            const record = target.of === 'move' ? lookUp(draft.moves, target.move)! : draft.answers[target.answer]
-            record.tries = shifted(record.tries!, part, share)
-          }),
-          scenario,
-        ) - now
-      expect([less, more]).toEqual([expect.closeTo(by(-0.1), 9), expect.closeTo(by(0.1), 9)])
-    }
+    const every = everyFigure(chart, scenario, now).sort((a, b) => size(b) - size(a))
+    expect([tried, found.length]).toEqual([all, Math.min(12, every.length)])
+    found.forEach((one, i) => expect(size(one)).toBeCloseTo(size(every[i]), 9))
+  })
+
+  it('tries what promises most where it would take too long to try all, and says of how many', () => {
+    const { found, tried, all } = finished(dependsOn(demo, scenarioOf(demo, { seconds: 3600 })))
+    expect(tried).toBeLessThan(all)
+    expect(found).toHaveLength(12)
   })
 
   it('is said by what the move or the answer does of ten', () => {
-    const said = finished(dependsOn(demo, minute)).map((one) => sayDependence(demo, one))
+    const { found } = finished(dependsOn(demo, minute))
+    const said = found.map((one) => sayDependence(demo, one))
     expect(said.length).toBeGreaterThan(8)
     expect(said).toContainEqual({ head: 'Arm-in choke', detail: 'lands 1 of ten' })
     expect(said.some(({ detail }) => /^meets “[a-z ]+” \d of ten/.test(detail))).toBe(true)
   })
 })
+
+/** Every figure of the tries and of the scenario moved both ways, each solved by itself. */
+function everyFigure(chart: Chart, scenario: Scenario, now: number): { less: number; more: number }[] {
+  const both = (of: (sign: number) => number) => ({ less: of(-1) - now, more: of(1) - now })
+  const moved = (tries: Tries, part: TriesPart, sign: number) => {
+    const share = shareOf(tries, part)
+    const counted = Math.max(0.02, share)
+    const odds = (counted / (1 - counted)) * Math.exp(0.4 * sign)
+    const next = counted === 1 ? 1 : odds / (1 + odds)
+    return shifted(tries, part, (sign < 0 ? Math.min(share, next) : next) - share)
+  }
+  const ofTries = (['moves', 'answers'] as const).flatMap((list) =>
+    chart[list].flatMap(({ tries }, i) => {
+      if (!tries) return []
+      const reactions = Object.entries(tries.reactions ?? {}).filter(([, n]) => n > 0)
+      const parts: TriesPart[] = [
+        { of: 'lands' },
+        ...reactions.map(([reaction]): TriesPart => ({ of: 'reaction', reaction })),
+      ]
+      return parts.map((part) =>
+        both((sign) => {
+          const other = produce(chart, (draft) => void (draft[list][i].tries = moved(tries, part, sign)))
+          return worth(other, scenario)
+        }),
+      )
+    }),
+  )
+  const { breakUp, slips, repeat, sharpness, ends } = scenario
+  const at = (instead: Partial<Scenario>) => worth(chart, { ...scenario, ...instead })
+  const clip = (value: number, most: number, least = 0) => Math.min(most, Math.max(least, value))
+  return [
+    ...ofTries,
+    ...(breakUp === null ? [] : [both((sign) => at({ breakUp: Math.max(1, breakUp * (1 + sign / 4)) }))]),
+    both((sign) => at({ slips: clip(slips + sign * 0.05, 1) })),
+    both((sign) => at({ repeat: clip(repeat + sign * 0.1, 1) })),
+    both((sign) => at({ sharpness: clip(sharpness + sign * 0.1, 0.9) })),
+    ...(scenario.objective === 'careful' ? (['ours', 'even', 'theirs'] as const) : []).map((ahead) =>
+      both((sign) => at({ ends: { ...ends, [ahead]: clip(ends[ahead] + sign * 0.1, 1, -1) } })),
+    ),
+  ]
+}
 
 describe('what if', () => {
   const answer = (ifs: Parameters<typeof whatIf>[2]) => finished(whatIf(demo, minute, ifs))!

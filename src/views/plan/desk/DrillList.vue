@@ -8,7 +8,8 @@ import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 
 /**
- * Which ten minutes of drilling buy the most: one more of ten landing, an answer where there is none, one more hold.
+ * Which ten minutes of drilling buy the most: a move that lands more often, an answer where there is none, one hold
+ * more.
  */
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
@@ -40,7 +41,7 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
       <li v-for="row in shown" :key="`${row.head} ${row.detail}`">
         <RouterLink :to="row.go" data-test="drill">
           <b>{{ row.head }}</b>
-          <span class="muted">{{ row.detail }} is worth</span>
+          <span class="muted">{{ row.detail }}</span>
         </RouterLink>
         <AskedFigure
           :value="row.gain.gain"

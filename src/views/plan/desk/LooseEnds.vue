@@ -8,7 +8,7 @@ import { useFigures } from '../../../stores/figures'
 import MoreButton from '../../../components/MoreButton.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import MakeRound from './MakeRound.vue'
-import { placeOf } from './places'
+import { placeOf, placeOfGettingOut } from './places'
 
 /** Reactions without an answer, by what they cost: how much the start would gain if nothing came of them. */
 const charts = useCharts()
@@ -19,10 +19,11 @@ const most = ref(FEW)
 const ends = computed(() =>
   present(store.figures)
     .looseEnds.map((end, i) => {
-      const move = end.met.by === 'unprompted' ? null : end.met.move
-      const place = placeOf(present(charts.chart), move, end.position, end.reaction, true)
-      const { position, reaction } = end
-      return { key: `${i} ${reaction}`, place, position, reaction, move, visits: end.visits, cost: store.costs[i] }
+      const { position, reaction, visits } = end
+      const move = 'move' in end.met ? end.met.move : null
+      const chart = present(charts.chart)
+      const place = reaction ? placeOf(chart, move, position, reaction, true) : placeOfGettingOut(chart, position)
+      return { key: `${i} ${reaction}`, place, position, reaction, move, visits, cost: store.costs[i] }
     })
     .sort((a, b) => (b.cost ?? -1) - (a.cost ?? -1) || b.visits - a.visits),
 )
@@ -53,7 +54,13 @@ const shown = computed(() => ends.value.slice(0, most.value))
           :label="`Cost of ${end.place.reaction}`"
         />
         <span v-else class="muted">…</span>
-        <MakeRound :name="end.place.reaction" :position="end.position" :reaction="end.reaction" :move="end.move" />
+        <MakeRound
+          v-if="end.reaction"
+          :name="end.place.reaction"
+          :position="end.position"
+          :reaction="end.reaction"
+          :move="end.move"
+        />
       </li>
     </ol>
     <p v-else class="muted">Every reaction has an answer.</p>

@@ -15,3 +15,9 @@ export function placeOf(chart: Chart, move: MoveId | null, position: PositionId,
     },
   }
 }
+
+/** Where they get out, in a way that is not charted: what is to be charted next. */
+export function placeOfGettingOut(chart: Chart, position: PositionId) {
+  const where = lookUp(chart.positions, position)
+  return { reaction: 'Gets out', to: `of ${where?.name}`, go: { path: `/worksheet/${position}`, query: {} } }
+}

@@ -6,11 +6,11 @@ import { sayDependence } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 
-/** What the start's value depends on most: each figure with one try in ten less and more. */
+/** What the start's value depends on most: each figure a step down and up. */
 const charts = useCharts()
 const { answer, progress } = useQuestion(() => ({ of: 'depends' as const }))
 const rows = computed(() =>
-  (answer.value ?? []).map((one) => ({ ...one, ...sayDependence(present(charts.chart), one) })),
+  (answer.value?.found ?? []).map((one) => ({ ...one, ...sayDependence(present(charts.chart), one) })),
 )
 const most = computed(() =>
   Math.max(0.001, ...rows.value.flatMap(({ less, more }) => [Math.abs(less), Math.abs(more)])),
@@ -25,16 +25,20 @@ const bar = (change: number) =>
   <section class="panel" aria-label="What the start depends on">
     <h2>What the start depends on most</h2>
     <p class="muted small">
-      Each figure with one try in ten less (hollow) and one more (filled), the plan worked out anew; in 100 exchanges.
+      Each figure a step down (hollow) and up (filled), as 4 of ten become 3 or 5; the plan worked out anew, in 100
+      exchanges.
+      <template v-if="answer && answer.tried < answer.all">
+        Of {{ answer.all }} figures the {{ answer.tried }} that promise most were tried.
+      </template>
       <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
     </p>
     <table v-if="rows.length">
       <thead>
         <tr>
           <th scope="col"><span class="readers-only">figure</span></th>
-          <th scope="col">one less</th>
+          <th scope="col">a step less</th>
           <th scope="col"><span class="readers-only">picture</span></th>
-          <th scope="col">one more</th>
+          <th scope="col">a step more</th>
         </tr>
       </thead>
       <tbody>
