@@ -138,7 +138,6 @@ const ABOUT_SETTINGS = {
   setWord: (chart, draw) => fields.setWord(chart, 'over', textOf(draw)),
   setSetting: (chart, { one }) => fields.setSetting(chart, 'breakUp', one([30, 0.5, null, undefined])),
   setGroup: (chart, { one }) => group.setGroup(chart, one(['minors', 'beginners', undefined] as const)),
-  setEndBehind: (chart, { one }) => group.setEndBehind(chart, one([-1, -0.3, 0.2, -3])),
   setProbe: (chart, { one, below }) =>
     probe.setProbe(chart, below(2) ? one(chart.moves).id : null, { lands: one([0.5, 1, 11]), never: below(2) === 0 }),
   copyRuleSet: (chart, { one }) => ruleSets.copyRuleSet(chart, one(BUILT_IN_RULES).id),

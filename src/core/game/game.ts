@@ -39,6 +39,8 @@ export interface Game {
   reachedCount: number
   reached: Uint8Array
   start: number
+  /** What an exchange is worth that reached a terminal. */
+  terminalWorths: TerminalWorths
   /** Longest action, in seconds. */
   maxSeconds: number
 
@@ -50,8 +52,9 @@ export interface Game {
   groupIsReaction: Uint8Array
   /** What an exchange is worth that ends in the group, −1 to 1. */
   groupWorth: Float64Array
-  /** Index into `ENDINGS`. */
+  /** Index into `ENDINGS`; and 1 where a careful coach counts ending there as behind: as worth less than nothing. */
   groupEnding: Uint8Array
+  groupIsBehind: Uint8Array
   /**
    * Chance per second that the exchange breaks up; if it does not, that they finish us; and if not that either, that
    * they are gone, and it is over.
@@ -128,10 +131,10 @@ export interface Meaning {
   outcomeReaction: Int32Array
 }
 
+/** By terminal. */
+export type TerminalWorths = [finish: number, caught: number, goal: number, over: number]
+
 /** What an exchange is worth that reached a terminal. */
-export function terminalWorth({
-  objective,
-  ends,
-}: Pick<Scenario, 'objective' | 'ends'>): [finish: number, caught: number, goal: number, over: number] {
+export function terminalWorth({ objective, ends }: Pick<Scenario, 'objective' | 'ends'>): TerminalWorths {
   return objective === 'careful' ? [1, -1, 1, ends.even] : [1, 0, 1, 0]
 }

@@ -24,7 +24,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
   const reached = new Uint8Array(stateCount)
   for (let found = 0; found < roots.reachedStates; found++) reached[sure(number[found])] = 1
   const perGroup = groupRows(search, scenario)
-  const { actionMove, actionAnswer, ...perAction } = actionRows(actions, groups, perGroup, scenario, number)
+  const { actionMove, actionAnswer, ...perAction } = actionRows(actions, perGroup, scenario, number)
   const { kinds, reactions, ...rows } = outcomeRows(actions, search.outcomes, number)
   const game: Game = {
     scenario,
@@ -32,6 +32,7 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
     reachedCount: roots.reachedStates - TERMINALS,
     reached,
     start: sure(number[roots.start]),
+    terminalWorths: terminalWorth(scenario),
     maxSeconds: actions.reduce((most, { seconds }) => Math.max(most, seconds), 1),
     groupCount: groups.length,
     ...perGroup,
@@ -90,6 +91,7 @@ function groupRows({ groups, index }: Search, scenario: Scenario) {
     groupIsReaction: Uint8Array.from(groups, ({ isReaction }) => Number(isReaction)),
     groupWorth: new Float64Array(count),
     groupEnding: new Uint8Array(count),
+    groupIsBehind: new Uint8Array(count),
     groupBreak: new Float64Array(count),
     groupThreat: new Float64Array(count),
     groupOut: new Float64Array(count),
@@ -102,6 +104,7 @@ function groupRows({ groups, index }: Search, scenario: Scenario) {
     const breakUp = record?.breakUp ?? scenario.breakUp
     rows.groupWorth[g] = scenario.objective === 'careful' ? worth : 0
     rows.groupEnding[g] = ENDINGS.indexOf(ahead)
+    rows.groupIsBehind[g] = Number(worth < 0)
     rows.groupBreak[g] = breakUp === null ? 0 : 1 / breakUp
     const everySecond = (what: Threat | undefined) => (what ? index.holds.left(what, holds, 'ours') / what.every : 0)
     rows.groupThreat[g] = everySecond(record?.threat)
@@ -129,7 +132,6 @@ function stateRows(search: Search, groupStates: Int32Array, groupActions: Int32A
 
 function actionRows(
   actions: DraftAction[],
-  groups: DraftGroup[],
   perGroup: ReturnType<typeof groupRows>,
   scenario: Scenario,
   number: Int32Array,
@@ -142,8 +144,6 @@ function actionRows(
     actionSeconds: new Int32Array(count),
     actionSlips: new Float64Array(count),
     actionSlipsTo: new Int32Array(count),
-    actionToll: new Float64Array(count),
-    actionAlive: new Float64Array(count),
     actionNothing: new Int32Array(count),
   }
   for (let a = 0; a < count; a++) {
@@ -158,19 +158,29 @@ function actionRows(
     rows.actionSlipsTo[a] = action.slipsTo === NONE ? NONE : sure(number[action.slipsTo])
     rows.actionNothing[a] = action.nothing === NONE ? NONE : sure(number[action.nothing])
   }
-  const { groupWorth, groupActions } = perGroup
-  const worths = terminalWorth(scenario)
+  return { ...rows, ...tollsOf({ ...perGroup, ...rows, terminalWorths: terminalWorth(scenario) }) }
+}
+
+type Tolled = Pick<
+  Game,
+  'groupBreak' | 'groupThreat' | 'groupOut' | 'groupWorth' | 'groupActions' | 'actionSeconds' | 'terminalWorths'
+>
+
+/** What may end the exchange while an action is done: the chance that nothing does, and what it is worth if it does. */
+export function tollsOf(game: Tolled): Pick<Game, 'actionToll' | 'actionAlive'> {
+  const { groupWorth, groupActions, actionSeconds, terminalWorths } = game
+  const actionToll = new Float64Array(actionSeconds.length)
+  const actionAlive = new Float64Array(actionSeconds.length)
   const over = remembered()
-  groups.forEach((_, g) => {
-    const ends = endsOfGroup(perGroup, g)
+  groupWorth.forEach((worth, g) => {
+    const ends = endsOfGroup(game, g)
     for (let a = sure(groupActions[g]); a < sure(groupActions[g + 1]); a++) {
-      const { alive, broken, caught, gone } = over(ends, sure(rows.actionSeconds[a]))
-      rows.actionAlive[a] = alive
-      rows.actionToll[a] =
-        broken * sure(groupWorth[g]) + caught * worths[TERMINAL.caught] + gone * worths[TERMINAL.over]
+      const { alive, broken, caught, gone } = over(ends, sure(actionSeconds[a]))
+      actionAlive[a] = alive
+      actionToll[a] = broken * worth + caught * terminalWorths[TERMINAL.caught] + gone * terminalWorths[TERMINAL.over]
     }
   })
-  return rows
+  return { actionToll, actionAlive }
 }
 
 /** The outcomes of each action in a row; an action that stands in several groups has a row in each. */

@@ -1,37 +1,33 @@
 import { sure, present } from '../sure'
-import type { Script, ScriptStep } from './script'
+import { TERMINAL } from '../game/game'
+import type { Solution } from '../solve/solution'
+import type { ScriptStep } from './script'
+import { walkPlan } from './walkPlan'
 
-/**
- * A set of places from each of which the plan comes back to the others, and how an exchange that has entered it ends.
- */
+/** A set of places from each of which the plan comes back to the others. */
 export interface Loop {
   /** Keys of the steps, those come to most first. */
   steps: number[]
-  /**
-   * Chances from the first step on: finished within, led elsewhere in the plan, finished by them, over without either.
-   */
+  /** Of exchanges that come to the first of them, by the whole plan: the chance that they finish in the end; */
   finish: number
-  elsewhere: number
-  caught: number
-  over: number
+  /** and that they leave it and come to it again. */
+  again: number
 }
-
-/** What is left of an exchange in a loop when following it stops. */
-const NEGLIGIBLE = 1e-9
 
 /**
  * The loops of a script, those that exchanges come to most first. Strongly connected components (Tarjan 1972) of its
- * steps.
+ * steps; what comes of them is followed along the whole plan.
  */
-export function loopsOf(script: Script): Loop[] {
-  const steps = new Map(script.steps.map((step) => [step.key, step]))
-  return components(script.steps)
-    .filter((keys) => new Set(keys.map((key) => present(steps.get(key)).position)).size > 1)
+export function loopsOf(solution: Solution, start: number, steps: readonly ScriptStep[]): Loop[] {
+  const byKey = new Map(steps.map((step) => [step.key, step]))
+  const reachOf = (key: number) => present(byKey.get(key)).reach
+  return components(steps)
+    .filter((keys) => new Set(keys.map((key) => present(byKey.get(key)).position)).size > 1)
     .map((keys) => {
-      const sorted = [...keys].sort((a, b) => present(steps.get(b)).reach - present(steps.get(a)).reach)
-      return { steps: sorted, ...endOf(steps, new Set(keys), sure(sorted[0])) }
+      const sorted = [...keys].sort((a, b) => reachOf(b) - reachOf(a))
+      return { steps: sorted, ...whatComesOf(solution, start, sure(sorted[0])) }
     })
-    .sort((a, b) => present(steps.get(sure(b.steps[0]))).reach - present(steps.get(sure(a.steps[0]))).reach)
+    .sort((a, b) => reachOf(sure(b.steps[0])) - reachOf(sure(a.steps[0])))
 }
 
 const targets = ({ ways }: ScriptStep) =>
@@ -59,27 +55,22 @@ function components(steps: readonly ScriptStep[]): number[][] {
   return found
 }
 
-/** Follows one exchange from a step until it has left the loop. */
-function endOf(steps: Map<number, ScriptStep>, inside: ReadonlySet<number>, start: number) {
-  const end = { finish: 0, elsewhere: 0, caught: 0, over: 0 }
-  let now = new Map([[start, 1]])
-  for (let left = 1; left > NEGLIGIBLE;) {
-    const next = new Map<number, number>()
-    for (const [key, chance] of now) {
-      const { ways, alive } = present(steps.get(key))
-      const goesOn = ways.length ? alive : 0
-      end.over += chance * (1 - goesOn)
-      for (const { to, share } of ways) {
-        const flow = chance * goesOn * share
-        if (typeof to === 'number' && inside.has(to)) next.set(to, (next.get(to) ?? 0) + flow)
-        else if (to === 'finish' || to === 'goal') end.finish += flow
-        else if (to === 'caught') end.caught += flow
-        else if (to === 'over') end.over += flow
-        else end.elsewhere += flow
-      }
-    }
-    now = next
-    left = [...now.values()].reduce((sum, chance) => sum + chance, 0)
-  }
-  return end
+/** Where an exchange is: it has not come to the place, is in it, has left it, or has come again. */
+const MARK = { before: 0, inside: 1, left: 2, again: 3 } as const
+
+/** What comes of exchanges that come to a state on their way along the plan. */
+function whatComesOf(solution: Solution, start: number, place: number): Omit<Loop, 'steps'> {
+  let [came, again, finish] = [0, 0, 0]
+  walkPlan(solution, start, {
+    enter: (state, { mark, chance }) => {
+      if (state !== place) return mark === MARK.inside ? MARK.left : mark
+      if (mark === MARK.before) came += chance
+      if (mark === MARK.left) again += chance
+      return mark === MARK.before ? MARK.inside : mark === MARK.left ? MARK.again : mark
+    },
+    end: (terminal, mark, chance) => {
+      if (mark !== MARK.before && (terminal === TERMINAL.finish || terminal === TERMINAL.goal)) finish += chance
+    },
+  })
+  return { finish: finish / came, again: again / came }
 }

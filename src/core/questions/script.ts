@@ -3,6 +3,8 @@ import type { MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { keysOf } from '../typed'
 import { isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
+import { loopsOf, type Loop } from './loops'
+import { walkPlan } from './walkPlan'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
@@ -21,7 +23,7 @@ export interface ScriptStep {
   /** A move, or what is done instead of one. */
   does: MoveId | 'wait' | 'concede' | null
   value: number
-  /** Expected times that an exchange from the script’s start comes here, counted along the script. */
+  /** Expected times that an exchange from the script’s start comes here without having left the script. */
   reach: number
   /** Chance that nothing breaks it off while it is done. */
   alive: number
@@ -44,8 +46,9 @@ export interface Script {
   start: number
   /** Steps in the order in which they are told. */
   steps: ScriptStep[]
-  /** Share of exchanges that stay within it. */
+  /** Share of exchanges that stay within it: that do what is told, and end or time out without leaving it. */
   covered: number
+  loops: Loop[]
 }
 
 /** How long a script is: until it covers `share` of all exchanges, or has `steps` steps. */
@@ -68,80 +71,96 @@ const KINDS: Readonly<Record<number, ScriptWay['kind']>> = {
 }
 
 /**
- * The best plan from a position, most likely places first, with the clock running down along the way. Null where the
- * position is not in the game.
+ * The best plan from a position at the full clock: those places are told to which most exchanges come that have left
+ * nothing told before, until the script covers what was asked. Null where the position is not in the game.
  */
 export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
   const { game } = solution
   const p = game.meaning.index.positionOf.get(position)
   const start = p === undefined ? NONE : sure(game.meaning.ownState[p])
-  return start < TERMINALS ? null : new Telling(solution, length).from(start)
+  return start < TERMINALS ? null : new Telling(solution, length, start).script()
 }
 
+/** A state that is not told yet: the chance to come to it, and the seconds left then in the mean. */
 interface Waiting {
-  reach: number
+  chance: number
   left: number
 }
 
 class Telling {
-  private readonly told = new Map<number, ScriptStep>()
-  private readonly waiting = new Map<number, Waiting>()
+  private readonly told = new Map<number, { step: ScriptStep; action: number }>()
+  private waiting = new Map<number, Waiting>()
+  private outside = 1
   private readonly ways = new Ways()
 
   constructor(
     private readonly solution: Solution,
     private readonly length: ScriptLength,
+    private readonly start: number,
   ) {}
 
-  from(start: number): Script {
-    this.waiting.set(start, { reach: 1, left: fullClock(this.solution) })
-    while (this.told.size < this.length.steps && this.outside() > 1 - this.length.share) {
-      const [state, { reach, left }] = [...this.waiting].reduce((best, one) =>
-        one[1].reach > best[1].reach ? one : best,
-      )
-      this.waiting.delete(state)
-      this.tell(state, reach, left)
+  script(): Script {
+    this.waiting.set(this.start, { chance: 1, left: fullClock(this.solution) })
+    while (this.told.size < this.length.steps && this.waiting.size && this.outside > 1 - this.length.share) {
+      const [state] = [...this.waiting].reduce((best, one) => (one[1].chance > best[1].chance ? one : best))
+      this.tell(state)
+      this.measure()
     }
-    return { start, steps: inOrder(this.told, start), covered: Math.max(0, 1 - this.outside()) }
+    const steps = inOrder(new Map([...this.told].map(([key, { step }]) => [key, step])), this.start)
+    return { start: this.start, steps, covered: 1 - this.outside, loops: loopsOf(this.solution, this.start, steps) }
   }
 
-  /** Chance that an exchange leaves what has been told. */
-  private outside(): number {
-    return [...this.waiting.values()].reduce((sum, { reach }) => sum + reach, 0)
+  /** Follows the plan as far as it is told: how often each step is come to, and where it is left. */
+  private measure(): void {
+    for (const { step } of this.told.values()) step.reach = 0
+    const left = new Map<number, { chance: number; seconds: number }>()
+    this.outside = 0
+    walkPlan(this.solution, this.start, {
+      enter: (state, { chance, left: seconds, action }) => {
+        const told = this.told.get(state)
+        if (told) told.step.reach += chance
+        // With less time the plan may do otherwise than is told.
+        if (told && (told.action === action || action === NONE)) return 0
+        this.outside += chance
+        if (told) return null
+        const before = left.get(state) ?? { chance: 0, seconds: 0 }
+        left.set(state, { chance: before.chance + chance, seconds: before.seconds + chance * seconds })
+        return null
+      },
+    })
+    this.waiting = new Map(
+      [...left].map(([state, { chance, seconds }]) => [state, { chance, left: Math.round(seconds / chance) }]),
+    )
   }
 
-  private tell(state: number, reach: number, left: number): void {
+  private tell(state: number): void {
     const { evaluator, game, values } = this.solution
-    const action = evaluator.bestAction(left, state, tieTolerance(this.solution))
+    const left = this.waiting.get(state)?.left ?? fullClock(this.solution)
+    const action = left === 0 ? NONE : evaluator.bestAction(left, state, tieTolerance(this.solution))
     const step: ScriptStep = {
       ...placeOf(game, state),
       does: nameOf(game, state, action),
       ...(isProbe(game, action) ? { isShown: true } : {}),
       value: sure(values[state]),
-      reach,
+      reach: 0,
       alive: action === NONE ? 0 : sure(game.actionAlive[action]),
       ways: [],
     }
-    this.told.set(state, step)
+    this.told.set(state, { step, action })
+    this.waiting.delete(state)
     if (action === NONE) return
     follow(evaluator, action, left, state, this.ways)
-    const after = this.solution.seconds === null ? left : left - sure(game.actionSeconds[action])
     const { count, outcome, state: to, chance } = this.ways
     const found = Array.from({ length: count }, (_, i) => this.way(sure(outcome[i]), sure(to[i]), sure(chance[i])))
     step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
-    for (let i = 0; i < count; i++)
-      this.expect(sure(to[i]), reach * sure(chance[i]) * sure(game.actionAlive[action]), after, state)
     if (step.isShown) this.tellExpected(step)
   }
 
   /** Tells the reaction that a move is shown for right after it, however seldom it is met. */
   private tellExpected({ ways }: ScriptStep): void {
+    this.measure()
     for (const { kind, share, to } of ways) {
-      if (kind !== 'reaction' || share < EXPECTED || typeof to !== 'number') continue
-      const next = this.waiting.get(to)
-      if (!next) continue
-      this.waiting.delete(to)
-      this.tell(to, next.reach, next.left)
+      if (kind === 'reaction' && share >= EXPECTED && typeof to === 'number' && this.waiting.has(to)) this.tell(to)
     }
   }
 
@@ -153,14 +172,6 @@ class Telling {
     const end = ENDS[to]
     if (end) return { kind: name, ...met, share, to: end, position: end }
     return { kind: name, ...met, share, to, position: placeOf(game, to).position }
-  }
-
-  private expect(to: number, reach: number, left: number, from: number): void {
-    if (to < TERMINALS || reach <= 0 || to === from) return
-    const told = this.told.get(to)
-    if (told) return void (told.reach += reach)
-    const before = this.waiting.get(to)
-    this.waiting.set(to, { reach: (before?.reach ?? 0) + reach, left: Math.max(before?.left ?? 0, left) })
   }
 }
 

@@ -227,14 +227,14 @@ export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[
 /** A checkpoint's words without the braces of its limbs. */
 const plain = (text: string) => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/, '')
 
-/** A loop of the plan in a sentence: what goes round, and how it ends for a hundred that come there. */
+/** A loop of the plan in a sentence: what one cycles between, and how it ends for a hundred that come there. */
 export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
   const steps = new Map(script.steps.map((step) => [step.key, step]))
   const moves = loop.steps.flatMap((key) => lookUp(chart.moves, present(steps.get(key)).does ?? undefined)?.name ?? [])
   const names = [...new Set(moves)].slice(0, 4).map((name) => `“${name}”`)
   const of = (share: number) => Math.round(share * 100)
-  const caught = of(loop.caught) ? `, ${of(loop.caught)} get us finished` : ''
-  return `${listed(names)} go round: of a hundred that come there ${of(loop.finish)} end in a finish, ${of(loop.elsewhere)} lead on elsewhere${caught}, and the others are over before.`
+  const first = `“${names.length ? lowerFirst(sure(moves[0])) : ''}”`
+  return `You will cycle between ${listed(names)}: of a hundred exchanges that come to ${first}, ${of(loop.again)} come round to it again, and ${of(loop.finish)} end in a finish.`
 }
 
 /** The script as a text to save: Markdown, with what every sheet must say. */

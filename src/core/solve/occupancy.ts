@@ -1,4 +1,4 @@
-import { ENDINGS, NONE, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
+import { ENDINGS, NONE, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { endsOfGroup, overSeconds } from '../game/layOut'
 import { Courses } from './courses'
 import { fullClock, tieTolerance, type Solution } from './solution'
@@ -14,6 +14,9 @@ export interface Occupancy {
   /** Chances that the exchange ends so; goals count as finishes. */
   finish: number
   caught: number
+  /** Over, with nobody ahead; and by group, ended there: both are among what ended below. */
+  over: number
+  endedIn: Float64Array
   /** Ended without a finish, by `ENDINGS`; and what those endings are worth in all. */
   ended: [ours: number, even: number, theirs: number]
   endedWorth: [ours: number, even: number, theirs: number]
@@ -56,6 +59,8 @@ class ForwardPass {
       gone: new Float64Array(game.groupCount),
       finish: 0,
       caught: 0,
+      over: 0,
+      endedIn: new Float64Array(game.groupCount),
       ended: [0, 0, 0],
       endedWorth: [0, 0, 0],
     }
@@ -143,7 +148,8 @@ class ForwardPass {
     if (terminal === TERMINAL.caught) this.result.caught += chance
     else if (terminal === TERMINAL.over) {
       this.result.ended[EVEN] += chance
-      this.result.endedWorth[EVEN] += chance * terminalWorth(this.game.scenario)[TERMINAL.over]
+      this.result.endedWorth[EVEN] += chance * this.game.terminalWorths[TERMINAL.over]
+      this.result.over += chance
     } else this.result.finish += chance
   }
 
@@ -154,6 +160,7 @@ class ForwardPass {
 
   private end(group: number, chance: number): void {
     const ending = this.game.groupEnding[group]
+    this.result.endedIn[group] += chance
     this.result.ended[ending] += chance
     this.result.endedWorth[ending] += chance * this.game.groupWorth[group]
   }

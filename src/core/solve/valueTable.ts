@@ -1,4 +1,4 @@
-import { terminalWorth, TERMINALS, type Game } from '../game/game'
+import { TERMINALS, type Game } from '../game/game'
 
 /**
  * Values of states by seconds left: a row of states for each time, so that one step back in time reads and writes
@@ -15,8 +15,7 @@ export class ValueTable {
   ) {
     this.width = game.stateCount
     this.values = new Float64Array(rows * this.width)
-    const worths = terminalWorth(game.scenario)
-    for (let row = 0; row < rows; row++) this.values.set(worths, row * this.width)
+    for (let row = 0; row < rows; row++) this.values.set(game.terminalWorths, row * this.width)
     for (let state = TERMINALS; state < this.width; state++) {
       this.values[state] = game.groupWorth[game.stateGroup[state]]
     }

@@ -2,7 +2,7 @@ import type { Chart } from '../../../src/core/chart/chart'
 import { removeAnswer } from '../../../src/core/chart/edits/answers'
 import * as fields from '../../../src/core/chart/edits/fields'
 import { moveBefore } from '../../../src/core/chart/edits/find'
-import { setEndBehind, setGroup } from '../../../src/core/chart/edits/group'
+import { setGroup } from '../../../src/core/chart/edits/group'
 import { addRound, roundIn, setRoundSeconds, tallyRound } from '../../../src/core/chart/edits/positionalRounds'
 import { setProbe } from '../../../src/core/chart/edits/probe'
 import * as records from '../../../src/core/chart/edits/records'
@@ -91,12 +91,6 @@ describe('settings', () => {
     expect(chart.settings).toEqual({ group: 'beginners' })
     setGroup(chart, undefined)
     expect(chart).not.toHaveProperty('settings')
-  })
-
-  it('say what ending behind is worth, beside the other ends', () => {
-    fields.setSetting(chart, 'ends', { ours: 0.3 })
-    setEndBehind(chart, -0.6)
-    expect(chart.settings).toEqual({ ends: { ours: 0.3, theirs: -0.6 } })
   })
 
   it('keep places put by hand and the order of bands, until they are let go', () => {

@@ -1,50 +1,78 @@
-import { produce } from 'immer'
-import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
-import type { Chart } from '../../../src/core/chart/chart'
-import { figuresOf } from '../../../src/core/insight/figures'
+import { scenarioOf } from '../../../src/core/game/scenario'
 import { limitBehind } from '../../../src/core/questions/limit'
+import { sayChangedUse } from '../../../src/core/say/limited'
+import { startWorth } from '../../../src/core/questions/solved'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { finished } from '../../reference/finished'
+import { PlainGame } from '../../reference/plainGame'
+import { bestPlanOf } from '../../reference/planProgramme'
 import { randomChart, randomScenario } from '../../reference/randomChart'
-import { taken } from '../../reference/taken'
-
-const behind = (chart: Chart, scenario: Scenario, theirs: number) => {
-  const { endings } = taken(figuresOf(chart, { ...scenario, ends: { ...scenario.ends, theirs } })).figures
-  return endings.theirs + endings.caught
-}
 
 describe('never risking more than so much', () => {
-  it.each([2, 5, 9, 13, 18, 22, 29, 37])(
-    'counts ending behind for as little less as keeps the limit, on chart %i',
-    (seed) => {
-      const chart = produce(randomChart(seed, false), (draft) => draft.positions.forEach((one) => delete one.endWorth))
-      const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), objective: 'careful', sharpness: 0 })
-      const now = behind(chart, scenario, scenario.ends.theirs)
-      const limit = now * 0.8
+  const seen = { mixed: 0, refused: 0, kept: 0 }
+
+  it.each(Array.from({ length: 40 }, (_, i) => i + 1))(
+    'loses as little worth as any plan that keeps it, on chart %i',
+    async (seed) => {
+      const chart = randomChart(seed, seed % 4 === 0)
+      const scenario = scenarioOf(chart, {
+        ...randomScenario(chart, seed, true),
+        seconds: 20 + (seed % 21),
+        sharpness: 0,
+      })
+      const best = await bestPlanOf(new PlainGame(chart, scenario))
+      const least = -best({ most: 'less risk' })!
+      const free = finished(limitBehind(chart, scenario, 1))!
+      expect(free.isKeptAlready).toBe(true)
+      expect(free.now.worth).toBeCloseTo(best({ most: 'worth' })!, 7)
+      const limit = least + (free.now.risk - least) * [0.5, 0.2, -0.1, 0.9][seed % 4]
       const found = finished(limitBehind(chart, scenario, limit))!
-      expect(found.behind.now).toBeCloseTo(now, 12)
-      // Brute force: every hundredth, from what it counts now down to the worst.
-      const grid = Array.from({ length: 81 }, (_, i) => scenario.ends.theirs - i / 100)
-      const first = grid.find((theirs) => behind(chart, scenario, theirs) <= limit)
-      if (found.isKeptAlready) expect(now).toBeLessThanOrEqual(limit)
-      else if (found.theirs === null) expect(first).toBeUndefined()
-      else {
-        expect(behind(chart, scenario, found.theirs)).toBeLessThanOrEqual(limit + 1e-12)
-        expect(Math.abs(found.theirs - first!)).toBeLessThan(0.0301)
+      expect(found.least.risk).toBeCloseTo(least, 7)
+      if (limit < least - 1e-7) {
+        seen.refused++
+        expect([found.kept, best({ most: 'worth', limit })]).toEqual([null, null])
+        return
       }
+      const { outcome, mixed } = found.kept!
+      expect(outcome.risk).toBeLessThan(limit + 1e-7)
+      expect(outcome.worth).toBeCloseTo(best({ most: 'worth', limit: limit + 1e-9 })!, 6)
+      if (!mixed) return void seen.kept++
+      seen.mixed++
+      const [first, second, share] = mixed
+      expect([first.risk <= limit, second.risk > limit, share > 0 && share < 1]).toEqual([true, true, true])
+      expect(share * first.worth + (1 - share) * second.worth).toBeCloseTo(outcome.worth, 12)
     },
   )
 
-  it('says that the demo plan keeps a wide limit, and that no plan keeps none at all', () => {
+  it('was asked in every way', () => expect(Object.values(seen).every((times) => times > 2)).toBe(true))
+
+  it('says that the demo plan keeps a wide limit, and the least that any plan risks where none keeps a narrow one', () => {
     const demo = demoPlan()
     const scenario = scenarioOf(demo, { seconds: 60 })
-    expect(finished(limitBehind(demo, scenario, 0.5))).toMatchObject({
-      isKeptAlready: true,
-      theirs: scenario.ends.theirs,
-    })
-    const none = finished(limitBehind(demo, scenario, 0))!
-    expect(none.theirs).toBeNull()
-    expect(none.behind.then).toBeLessThanOrEqual(none.behind.now)
+    const wide = finished(limitBehind(demo, scenario, 0.5))!
+    expect(wide).toMatchObject({ isKeptAlready: true, kept: { mixed: null } })
+    expect(wide.now.worth).toBeCloseTo(startWorth(demo, scenario)!, 9)
+    const { id: start } = demo.positions.find(({ ahead, threat }) => ahead === 'theirs' && threat)!
+    const none = finished(limitBehind(demo, { ...scenario, start }, 0))!
+    expect(none.kept).toBeNull()
+    expect(none.least.risk).toBeGreaterThan(0)
+    expect(none.least.risk).toBeLessThanOrEqual(none.now.risk)
     expect(finished(limitBehind(demo, scenarioOf(demo, { seconds: null, breakUp: null }), 0.1))).toBeNull()
+  })
+
+  it('is found without a clock, too', () => {
+    const demo = demoPlan()
+    const scenario = scenarioOf(demo, { seconds: null })
+    const { now, least } = finished(limitBehind(demo, scenario, 0))!
+    const limit = (now.risk + least.risk) / 2
+    const { kept } = finished(limitBehind(demo, scenario, limit))!
+    expect(kept!.outcome.risk).toBeLessThan(limit + 1e-6)
+    expect(kept!.outcome.worth).toBeGreaterThan(least.worth - 1e-6)
+    expect(kept!.outcome.worth).toBeLessThan(now.worth)
+    const { differs } = finished(limitBehind(demo, scenario, limit))!
+    expect(differs.length).toBeGreaterThan(0)
+    const change = differs.map(({ now, then }) => Math.abs(then - now))
+    expect(change).toEqual([...change].sort((a, b) => b - a))
+    expect(sayChangedUse(demo, differs[0])).toMatch(/^[A-Z].+: [\d.]+ times in a hundred, now [\d.]+\.$/)
   })
 })

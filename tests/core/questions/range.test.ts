@@ -87,7 +87,7 @@ describe('how sure the value is', () => {
     const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), seconds: 12, sharpness: 0 })
     const found = rangeOf([sample(chart, scenario, WHOLE, 600)])
     const plan = solved(openToAll(chart), scenario, { everySecond: true })!
-    // Counts are whole here: a gamma variate of shape n is a sum of n exponential ones, one of ½ half a normal one squared.
+    // Counts are whole here: a gamma variate of shape n is a sum of n exponential ones, of ½ half a squared normal.
     const random = seeded(99 + seed)
     const exponentials = (n: number) =>
       Array.from({ length: n }, () => -Math.log(1 - random())).reduce((a, b) => a + b, 0)

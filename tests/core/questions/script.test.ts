@@ -6,7 +6,11 @@ import { figuresOf } from '../../../src/core/insight/figures'
 import { sayScript, scriptAsMarkdown, watchOf } from '../../../src/core/say/script'
 import { scriptFrom, type Script } from '../../../src/core/questions/script'
 import { commitTo, showMove } from '../../../src/core/say/speech'
+import { seeded } from '../../../bench/generate'
+import { actionName, isProbe } from '../../../src/core/game/describe'
+import { TERMINALS } from '../../../src/core/game/game'
 import { demoPlan } from '../../fixtures/demoPlan'
+import { playOut } from '../../reference/dice'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 
@@ -51,6 +55,29 @@ describe('the plan as a script', () => {
     for (const { key, stalled, does } of found.steps)
       if (key !== found.start && stalled) expect(does).not.toBeUndefined()
     expect(sayScript(chart, found).every(({ says }) => says.join(' ').length > 10)).toBe(true)
+  })
+
+  it.each([0.5, 0.8])('covers as many exchanges as are played within it with dice, asked for %d', (share) => {
+    const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
+    const { steps, covered } = scriptFrom(solution, start, { share, steps: 60 })!
+    const does = new Map(steps.map((step) => [step.key, `${step.does} ${step.isShown}`]))
+    const random = seeded(3)
+    let inside = 0
+    for (let i = 0; i < 4000; i++) {
+      let [state, stays] = [solution.game.start, true]
+      playOut(solution, random, {
+        tried: (action) => {
+          const name = `${actionName(solution.game, action)} ${isProbe(solution.game, action) || undefined}`
+          if (does.get(state) !== name) stays = false
+        },
+        arrived: (next) => {
+          state = next
+          if (next >= TERMINALS && !does.has(next)) stays = false
+        },
+      })
+      if (stays) inside++
+    }
+    expect(Math.abs(inside / 4000 - covered)).toBeLessThan(5 * Math.sqrt((covered * (1 - covered)) / 4000))
   })
 
   it('is nothing from a position that is a goal', () => {

@@ -7,8 +7,3 @@ export function setGroup(chart: Chart, group: Group | undefined): void {
   setSetting(chart, 'group', group)
   setSetting(chart, 'shownBecause', undefined)
 }
-
-/** What ending an exchange behind is worth. */
-export function setEndBehind(chart: Chart, worth: number): void {
-  setSetting(chart, 'ends', { ...chart.settings?.ends, theirs: worth })
-}

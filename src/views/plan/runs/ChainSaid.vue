@@ -9,7 +9,6 @@ import { addRun } from '../../../core/chart/edits/runs'
 import { bestRunFrom } from '../../../core/insight/bestRun'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Script } from '../../../core/questions/script'
-import { loopsOf } from '../../../core/questions/loops'
 import { sayClose } from '../../../core/say/range'
 import { sayLoop, sayScript, scriptAsMarkdown } from '../../../core/say/script'
 import { useCharts } from '../../../stores/charts'
@@ -68,11 +67,7 @@ const told = computed(() => {
   }))
 })
 const loops = computed(() =>
-  script.value
-    ? loopsOf(script.value)
-        .slice(0, 2)
-        .map((loop) => sayLoop(chart.value, present(script.value), loop))
-    : [],
+  (script.value?.loops ?? []).slice(0, 2).map((loop) => sayLoop(chart.value, present(script.value), loop)),
 )
 const cautions = computed(() =>
   cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),

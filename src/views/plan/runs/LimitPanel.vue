@@ -1,31 +1,28 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
+import { ref } from 'vue'
 import { present } from '../../../core/sure'
-import { computed, ref } from 'vue'
-import { share } from '../../../core/say/figureText'
+import { sayChangedUse } from '../../../core/say/limited'
+import { hundred, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import { setEndBehind } from '../../../core/chart/edits/group'
+import type { PlanOutcome } from '../../../core/questions/limit'
 import { useCharts } from '../../../stores/charts'
-import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
 
 /** Never risk more than so much of ending behind: what it costs, and the plan that keeps it. */
 const charts = useCharts()
-const figures = useFigures()
+const FEW = 6
 const limit = ref<number | null>(null)
 const { answer, progress } = useQuestion(() =>
   limit.value === null ? null : { of: 'limit' as const, limit: limit.value },
 )
-const theirs = computed(() => present(figures.scenario).ends.theirs)
+const sayPlan = ({ worth, risk }: PlanOutcome) => `${share(risk)} end behind or caught, worth ${hundred(worth)}`
 
 function setLimit(event: Event) {
   const text = valueOf(event).replace(',', '.').trim()
   const per = Number(text)
   if (text && !(per >= 0 && per <= 100)) return void charts.tell('Say how many of a hundred exchanges, from 0 to 100.')
   limit.value = text ? per / 100 : null
-}
-function plan(worth: number) {
-  charts.edit('Never risk more', (draft) => setEndBehind(draft, worth))
 }
 </script>
 
@@ -44,19 +41,32 @@ function plan(worth: number) {
     </p>
     <template v-if="answer && progress === null">
       <p v-if="answer.isKeptAlready" class="says">
-        The plan keeps that already: {{ share(answer.behind.now) }} of a hundred.
+        The plan keeps that already: {{ share(answer.now.risk) }} of a hundred.
       </p>
-      <p v-else-if="answer.theirs === null" class="says">
-        No plan keeps that: at the most careful it is {{ share(answer.behind.then) }} of a hundred instead of
-        {{ share(answer.behind.now) }}. Chart a safer answer where you end behind.
+      <p v-else-if="!answer.kept" class="says">
+        No plan keeps that: the safest still ends behind or caught in {{ share(answer.least.risk) }} of a hundred, and
+        is worth {{ hundred(answer.least.worth) }} instead of {{ hundred(answer.now.worth) }}. Chart a safer answer
+        where you end behind.
       </p>
       <template v-else>
         <p class="says">
-          The plan keeps it once ending behind counts {{ answer.theirs }} instead of {{ theirs }}: then
-          {{ share(answer.behind.then) }} of a hundred end behind or caught instead of {{ share(answer.behind.now) }},
-          and {{ share(answer.finish.then) }} are finished instead of {{ share(answer.finish.now) }}.
+          It can be kept: {{ share(answer.kept.outcome.risk) }} of a hundred end behind or caught instead of
+          {{ share(answer.now.risk) }}, {{ share(answer.kept.outcome.finish) }} are finished instead of
+          {{ share(answer.now.finish) }}, and the start is worth {{ hundred(answer.kept.outcome.worth) }} instead of
+          {{ hundred(answer.now.worth) }}.
         </p>
-        <button type="button" class="button primary" @click="plan(answer.theirs)">Plan so</button>
+        <p v-if="answer.kept.mixed" class="says">
+          No single plan does just that: follow the safer one ({{ sayPlan(answer.kept.mixed[0]) }}) in
+          {{ Math.round(answer.kept.mixed[2] * 100) }} of a hundred exchanges, the bolder one ({{
+            sayPlan(answer.kept.mixed[1])
+          }}) in the others.
+        </p>
+        <h3>{{ answer.kept.mixed ? 'What the safer one does more and less' : 'What it does more and less' }}</h3>
+        <ul>
+          <li v-for="one in answer.differs.slice(0, FEW)" :key="`${one.move} ${one.answer}`">
+            {{ sayChangedUse(present(charts.chart), one) }}
+          </li>
+        </ul>
       </template>
     </template>
   </section>
