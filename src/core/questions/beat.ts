@@ -1,5 +1,6 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
+import type { ReactionId } from '../chart/ids'
 import type { Scenario } from '../game/scenario'
 import { unansweredOf } from '../insight/looseEnds'
 import { VariantSolver } from '../insight/variantSolver'
@@ -8,9 +9,9 @@ import type { Solution } from '../solve/solution'
 import { withDrilled, withNewAnswer, type Gain } from './gains'
 import { promiseOfMet } from './shortlist'
 import type { MetWhere } from '../insight/looseEnds'
-import { allMet, keyOfMet, withUsedMore } from './met'
+import { allMet, keyOfMet, timesPossible, withUsedMore, withUsedMoreEverywhere } from './met'
 import type { Job } from '../job'
-import { solved } from './solved'
+import { solved, startWorth } from './solved'
 
 /**
  * One reaction that they use twice as often, and what that costs the start’s value once we play our best against it.
@@ -19,12 +20,22 @@ export interface Blow extends MetWhere {
   cost: number
   /** The start's value afterwards. */
   worth: number
+  /** How much more often: twice, or as often as is possible. */
+  times: number
+}
+
+/** One reaction that they use twice as often whatever we do, and what that alone costs. */
+export interface Shift {
+  reaction: ReactionId
+  cost: number
 }
 
 /** How they would beat us, and what would cost them most. */
 export interface Beaten {
   worth: number
   blows: Blow[]
+  /** The reaction that costs most where they do it wherever they can; null where none costs anything. */
+  shift: Shift | null
   /** The repair that brings back most while they still do all of it. */
   repair: Gain | null
 }
@@ -60,12 +71,35 @@ export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> 
     }
     const before = blows.at(-1)?.worth ?? worth
     if (!worst || before - worst.worth < LEAST) break
-    blows.push({ ...worst.met, cost: before - worst.worth, worth: worst.worth })
+    const times = timesPossible(now, worst.met, TIMES)
+    blows.push({ ...worst.met, cost: before - worst.worth, worth: worst.worth, times })
     now = worst.chart
     solution = solved(now, scenario, { everySecond: true })
     yield Math.min(0.99, ++done / steps)
   }
-  return { worth, blows, repair: yield* bestRepair(now, scenario, blows, done, steps) }
+  const shift = yield* worstShift(chart, scenario, worth, done, steps)
+  return { worth, blows, shift, repair: yield* bestRepair(now, scenario, blows, done, steps) }
+}
+
+/** Of the reactions that promise most in all, the one that costs most when it is used more wherever it is met. */
+function* worstShift(chart: Chart, scenario: Scenario, worth: number, done: number, steps: number): Job<Shift | null> {
+  const solution = solved(chart, scenario, { everySecond: true })
+  if (!solution) return null
+  const promise = promiseOfMet(solution, occupancyOf(solution))
+  const inAll = new Map<ReactionId, number>()
+  for (const met of allMet(chart)) {
+    const own = Math.max(0, promise.get(keyOfMet(met)) ?? 0)
+    inAll.set(met.reaction, (inAll.get(met.reaction) ?? 0) + own)
+  }
+  const promising = [...inAll].sort((a, b) => b[1] - a[1]).slice(0, TRIED)
+  let worst: Shift | null = null
+  for (const [reaction] of promising) {
+    yield Math.min(0.99, done / steps)
+    const left = startWorth(withUsedMoreEverywhere(chart, reaction, TIMES), scenario)
+    const cost = left === null ? 0 : worth - left
+    if (cost > Math.max(LEAST, worst?.cost ?? 0)) worst = { reaction, cost }
+  }
+  return worst
 }
 
 function shortlisted(chart: Chart, solution: Solution, blows: readonly MetWhere[]): MetWhere[] {

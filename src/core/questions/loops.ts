@@ -1,8 +1,16 @@
 import { sure, present } from '../sure'
 import { TERMINAL } from '../game/game'
 import type { Solution } from '../solve/solution'
-import type { ScriptStep } from './script'
 import { walkPlan } from './walkPlan'
+
+/** What of a step of the script says where it leads. */
+interface LoopStep {
+  key: number
+  position: string
+  reach: number
+  /** `to`: the key of a step, or how it ends. */
+  ways: readonly { to: number | string; share: number }[]
+}
 
 /** A set of places from each of which the plan comes back to the others. */
 export interface Loop {
@@ -18,7 +26,7 @@ export interface Loop {
  * The loops of a script, those that exchanges come to most first. Strongly connected components (Tarjan 1972) of its
  * steps; what comes of them is followed along the whole plan.
  */
-export function loopsOf(solution: Solution, start: number, steps: readonly ScriptStep[]): Loop[] {
+export function loopsOf(solution: Solution, start: number, steps: readonly LoopStep[]): Loop[] {
   const byKey = new Map(steps.map((step) => [step.key, step]))
   const reachOf = (key: number) => present(byKey.get(key)).reach
   return components(steps)
@@ -30,10 +38,10 @@ export function loopsOf(solution: Solution, start: number, steps: readonly Scrip
     .sort((a, b) => reachOf(sure(b.steps[0])) - reachOf(sure(a.steps[0])))
 }
 
-const targets = ({ ways }: ScriptStep) =>
+const targets = ({ ways }: LoopStep) =>
   ways.flatMap(({ to, share }) => (typeof to === 'number' && share > 0 ? [to] : []))
 
-function components(steps: readonly ScriptStep[]): number[][] {
+function components(steps: readonly LoopStep[]): number[][] {
   const byKey = new Map(steps.map((step) => [step.key, step]))
   const index = new Map<number, number>()
   const low = new Map<number, number>()

@@ -1,4 +1,4 @@
-import { toReactionId, type MoveId, type PositionId } from '../chart/ids'
+import { toReactionId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MetWhere } from '../insight/looseEnds'
@@ -24,6 +24,25 @@ export function usedMore(guess: Tries, reaction: string, times: number): Tries {
   )
   return { ...tries, stalls: stalls * keep - (others > 0 ? 0 : more), reactions: scaled }
 }
+
+/** How often at most they can use a reaction more, where it is met: less than `times` where nothing else is left. */
+export function timesPossible(chart: Chart, { met, position, reaction }: MetWhere, times: number): number {
+  if (met.by === 'unprompted') {
+    const { every, reactions } = present(chart.positions.find(({ id }) => id === position)?.unprompted)
+    const now = reactions[reaction] ?? 0
+    return Math.min(times, 1 + ((every - 1) * sum(reactions)) / now)
+  }
+  const tries =
+    met.by === 'move' ? chart.moves.find(({ id }) => id === met.move)?.tries : chart.answers[met.answer]?.tries
+  const now = present(tries).reactions?.[reaction] ?? 0
+  return (usedMore(present(tries), reaction, times).reactions?.[reaction] ?? 0) / now
+}
+
+/** The chart if they use a reaction `times` as often wherever it is met. */
+export const withUsedMoreEverywhere = (chart: Chart, reaction: ReactionId, times: number): Chart =>
+  allMet(chart)
+    .filter((met) => met.reaction === reaction)
+    .reduce((now, met) => withUsedMore(now, met, times), chart)
 
 /** The chart if they use a reaction `times` as often where it is met. Unprompted, it comes so much sooner. */
 export function withUsedMore(chart: Chart, { met, position, reaction }: MetWhere, times: number): Chart {

@@ -3,7 +3,7 @@ import { NONE, TERMINALS } from '../game/game'
 import { follow, Ways } from '../solve/follow'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
-/** What is heard of exchanges that follow the plan. A mark is a number that an exchange carries along; it begins at 0. */
+/** What is heard of exchanges that follow the plan. A mark is a number that an exchange carries along, 0 at first. */
 export interface Walk {
   /**
    * Exchanges come to a state with `left` seconds on the clock, and the plan does `action` there (NONE: time is up).

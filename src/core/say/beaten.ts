@@ -17,23 +17,40 @@ export function whereMet(chart: Chart, { met, position }: MetWhere): string {
 /** A repair that brings back less is none, in worth. */
 const LITTLE = 0.0005
 
-/** How they would beat us, in at most five sentences. `say`: a difference of worth in words. */
-export function sayBeaten(chart: Chart, { worth, blows, repair }: Beaten, say: (worth: number) => string): string[] {
-  if (!blows.length) return ['Nothing that they already do would cost us much if they did it twice as often.']
+/** How they would beat us, in at most six sentences. `say`: a difference of worth in words. */
+export function sayBeaten(
+  chart: Chart,
+  { worth, blows, shift, repair }: Beaten,
+  say: (worth: number) => string,
+): string[] {
+  const everywhere = shift
+    ? [`If ${whenThey(nameOf(chart, shift.reaction))} twice as often whatever we do, that costs us ${say(shift.cost)}.`]
+    : []
+  if (!blows.length) {
+    return ['Nothing that they already do would cost us much if they did it twice as often there.', ...everywhere]
+  }
   const openings = ['First', 'Then', 'And']
   const sentences = blows.map((blow, i) => `${openings[i]} ${blowSaid(chart, blow)}: that costs us ${say(blow.cost)}.`)
   const last = sure(blows[blows.length - 1]).worth
   const together = `${blows.length > 1 ? 'With all of it' : 'With that'} the start is worth ${say(last)} instead of ${say(worth)}, as well as we can play it.`
-  if (!repair || repair.gain < LITTLE) return [...sentences, together, 'None of our answers to these brings much back.']
+  if (!repair || repair.gain < LITTLE)
+    return [...sentences, together, ...everywhere, 'None of our answers to these brings much back.']
   return [
     ...sentences,
     together,
+    ...everywhere,
     `What would cost them most of our answers to these: ${repairSaid(chart, repair)} brings back ${say(repair.gain)} while they do this.`,
   ]
 }
 
 const blowSaid = (chart: Chart, blow: Blow) =>
-  `${whenThey(lookUp(chart.reactions, blow.reaction)?.name ?? '')} twice as often ${whereMet(chart, blow)}`
+  `${whenThey(nameOf(chart, blow.reaction))} ${timesText(blow.times)} ${whereMet(chart, blow)}`
+
+const nameOf = (chart: Chart, reaction: string) => lookUp(chart.reactions, reaction)?.name ?? ''
+
+/** 2 -> "twice as often", 1.44 -> "1.4 times as often, which is all there is to it,". */
+const timesText = (times: number) =>
+  times > 1.95 ? 'twice as often' : `${times.toFixed(1)} times as often, which is all there is to it,`
 
 function repairSaid(chart: Chart, repair: Gain): string {
   const { head } = sayGain(chart, repair)

@@ -2,7 +2,7 @@ import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { GiveUp } from '../questions/giveUp'
-import { inPlace, tellMove, upperFirst } from './speech'
+import { inPlace, listed, tellMove, upperFirst } from './speech'
 
 const NEARLY_ALWAYS = 0.95
 const ofTen = (share: number) => `${Math.round(share * 100) / 10} of ten`
@@ -23,9 +23,9 @@ export function sayGiveUp(chart: Chart, { move, position, wrong, limit, instead 
 const LOST = 0.03
 
 /**
- * After which step of a run letting go loses the position: the first from which on it is worth clearly less than
- * letting go at the start, in a sentence. `letGo`: by step, the start first; `stepName`: what a step is called. `say`:
- * a worth in words.
+ * From which step of a run on letting go loses the position: from there to its end it is worth clearly less than letting
+ * go at the start; steps before where it dips are named. `letGo`: by step, the start first; `stepName`: what a step is
+ * called. `say`: a worth in words.
  */
 export function sayLetGo(
   letGo: readonly (number | null)[],
@@ -34,8 +34,17 @@ export function sayLetGo(
 ): string {
   const [first] = letGo
   if (first === null || first === undefined) return ''
-  const at = letGo.findIndex((worth) => worth !== null && worth < first - LOST)
-  if (at < 0) return `It can be let go at any step for what that is worth at its start, ${say(first)}, or more.`
-  const before = at === 1 ? 'Only before its first step' : `Up to step ${at - 1}`
-  return `${before} it can be let go as at its start, for ${say(first)}; after step ${at}, “${stepName(at)}”, letting go loses the position: ${say(present(letGo[at]))}.`
+  const loses = (worth: number | null) => worth !== null && worth < first - LOST
+  const dips = letGo.flatMap((worth, step) => (loses(worth) ? [step] : []))
+  if (!dips.length) return `It can be let go at any step for what that is worth at its start, ${say(first)}, or more.`
+  const lastKept = letGo.findLastIndex((worth) => worth !== null && !loses(worth))
+  const from = dips.find((step) => step > lastKept)
+  const named = (step: number) => `step ${step}, “${stepName(step)}”`
+  const early = dips.filter((step) => step < lastKept)
+  const but = early.length
+    ? `, but not at ${listed(early.map((step) => `${named(step)} (${say(present(letGo[step]))})`))}`
+    : ''
+  if (from === undefined) return `It can be let go for what that is worth at its start, ${say(first)}, or more${but}.`
+  const before = from === 1 ? 'Only before its first step' : `Up to step ${from - 1}`
+  return `${before} it can be let go as at its start, for ${say(first)}${but}; from ${named(from)} on, letting go loses the position: ${say(present(letGo[from]))}.`
 }

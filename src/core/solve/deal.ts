@@ -1,3 +1,6 @@
+/** Values within this are equal, and differ by rounding alone. */
+const TIE = 1e-12
+
 /**
  * A defender who reads us deals his reactions out worst for us first: a fractional knapsack, filled in the order
  * of value (Dantzig 1957). Each reaction takes at most chance / (1 - sharpness), doing nothing at most
@@ -32,7 +35,7 @@ export class Dealer {
     for (let i = 0; i < count; i++) {
       const outcome = from + order[i]
       const value = values[row + outcomeState[outcome]]
-      if (!nothingDealt && nothingValue < value) {
+      if (!nothingDealt && nothingValue < value - TIE) {
         nothingDealt = true
         this.nothing = Math.min(left, sharpness * mass)
         left -= this.nothing
@@ -50,13 +53,13 @@ export class Dealer {
     return total
   }
 
-  /** Insertion sort: rows are short, and ties keep the order of the chart's reactions. */
+  /** Insertion sort: rows are short, and ties keep the order of the chart's reactions, whatever rounding did to them. */
   private sort(values: Float64Array, row: number, from: number, count: number): void {
     const { order, outcomeState } = this
     for (let i = 0; i < count; i++) {
       const value = values[row + outcomeState[from + i]]
       let at = i
-      for (; at > 0 && values[row + outcomeState[from + order[at - 1]]] > value; at--) {
+      for (; at > 0 && values[row + outcomeState[from + order[at - 1]]] > value + TIE; at--) {
         order[at] = order[at - 1]
       }
       order[at] = i
@@ -65,7 +68,7 @@ export class Dealer {
 
   /** A single reaction, which is the usual case: either it or nothing is worse for us and comes first. */
   private dealOne(value: number, mass: number, nothingValue: number): number {
-    this.nothing = nothingValue < value ? this.sharpness * mass : 0
+    this.nothing = nothingValue < value - TIE ? this.sharpness * mass : 0
     this.dealt[0] = mass - this.nothing
     return this.nothing * nothingValue + this.dealt[0] * value
   }

@@ -39,4 +39,12 @@ describe('the worked examples', () => {
     const dealer = new Dealer(Int32Array.of(0, 1), Float64Array.of(0.2, 0.2), 0.5)
     expect(dealer.deal(Float64Array.of(0.1, 0.5), 0, 0, 2, 0.4, 0.3)).toBeCloseTo(0.04, 12)
   })
+
+  it('a sharp defender to whom it is all the same takes them in the order of the chart, nothing last', () => {
+    const dealer = new Dealer(Int32Array.of(0, 1), Float64Array.of(0.2, 0.2), 0.5)
+    for (const noise of [0, 1e-15, -1e-15]) {
+      dealer.deal(Float64Array.of(0.1, 0.1 + noise), 0, 0, 2, 0.4, 0.1 - noise)
+      expect([...dealer.dealt.slice(0, 2), dealer.nothing]).toEqual([0.4, 0, 0])
+    }
+  })
 })

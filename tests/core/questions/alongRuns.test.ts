@@ -84,13 +84,16 @@ describe('letting a run go', () => {
     expect(found[1].letGo).toHaveLength(second.steps.length + 1)
   })
 
-  it('is said by the step after which the position is lost', () => {
+  it('is said by the step from which on the position is lost, and the steps before where it dips', () => {
     const hundred = (worth: number) => String(Math.round(worth * 100))
     const name = (n: number) => `step ${n}`
-    expect(sayLetGo([0.2, 0.21, 0.19, 0.05, 0.3], name, hundred)).toBe(
-      'Up to step 2 it can be let go as at its start, for 20; after step 3, “step 3”, letting go loses the position: 5.',
+    expect(sayLetGo([0.2, 0.21, 0.19, 0.05, 0.3, null], name, hundred)).toBe(
+      'It can be let go for what that is worth at its start, 20, or more, but not at step 3, “step 3” (5).',
     )
-    expect(sayLetGo([0.2, 0.1], name, hundred)).toMatch(/^Only before its first step it can be let go .+ after step 1/)
+    expect(sayLetGo([0.2, 0.1, 0.19, 0.05, 0.1, null], name, hundred)).toBe(
+      'Up to step 2 it can be let go as at its start, for 20, but not at step 1, “step 1” (10); from step 3, “step 3” on, letting go loses the position: 5.',
+    )
+    expect(sayLetGo([0.2, 0.1], name, hundred)).toMatch(/^Only before its first step it can be let go .+ from step 1/)
     expect(sayLetGo([0.2, 0.3, null], name, hundred)).toBe(
       'It can be let go at any step for what that is worth at its start, 20, or more.',
     )

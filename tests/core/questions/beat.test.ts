@@ -5,7 +5,7 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
 import { withDrilled, withNewAnswer } from '../../../src/core/questions/gains'
-import { allMet, keyOfMet, usedMore, withUsedMore } from '../../../src/core/questions/met'
+import { allMet, keyOfMet, usedMore, withUsedMore, timesPossible } from '../../../src/core/questions/met'
 import type { MetWhere } from '../../../src/core/insight/looseEnds'
 import { sayBeaten } from '../../../src/core/say/beaten'
 import { solve } from '../../../src/core/solve/solve'
@@ -92,19 +92,42 @@ describe('how they would beat us', () => {
     expect(beaten.repair!.gain).toBeGreaterThan(0)
   })
 
-  it('is said in five sentences', () => {
+  it('names what costs most when it is done whatever we do, of those that promise most', () => {
+    const everywhere = (id: ReactionId) => {
+      const chart = allMet(demo).reduce((now, met) => (met.reaction === id ? withUsedMore(now, met, 2) : now), demo)
+      return worth(demo, minute) - worth(chart, minute)
+    }
+    const { reaction, cost } = beaten.shift!
+    expect(cost).toBeCloseTo(everywhere(reaction), 9)
+    const most = Math.max(...demo.reactions.map(({ id }) => everywhere(id)))
+    expect(cost).toBeGreaterThan(most - 0.005)
+  })
+
+  it('says how much more often where twice is not possible', () => {
+    for (const met of allMet(demo)) {
+      const times = timesPossible(demo, met, 2)
+      expect(times).toBeGreaterThanOrEqual(1)
+      expect(times).toBeLessThanOrEqual(2)
+    }
+    const one = beaten.blows[0]
+    const said = sayBeaten(demo, { ...beaten, blows: [{ ...one, times: 1.44 }] }, String)
+    expect(said[0]).toContain('1.4 times as often, which is all there is to it,')
+  })
+
+  it('is said in six sentences', () => {
     const said = sayBeaten(demo, beaten, (value) => (value * 100).toFixed(1))
-    expect(said).toHaveLength(5)
+    expect(said).toHaveLength(6)
+    expect(said[4]).toMatch(/^If they [a-z ]+ twice as often whatever we do, that costs us \d+\.\d\.$/)
     expect(said[0]).toMatch(/^First they [a-z ]+ twice as often (against|while) .+: that costs us \d+\.\d\.$/)
     expect(said[3]).toMatch(
       /^With all of it the start is worth \d+\.\d instead of \d+\.\d, as well as we can play it\.$/,
     )
-    expect(said[4]).toMatch(
+    expect(said[5]).toMatch(
       /^What would cost them most of our answers to these: (drilling|an answer to) “.+ brings back \d+\.\d while they do this\.$|^None of our answers to these brings much back\.$/,
     )
-    const nothing = { worth: 0.4, blows: [], repair: null }
+    const nothing = { worth: 0.4, blows: [], shift: null, repair: null }
     expect(sayBeaten(demo, nothing, String)).toEqual([expect.stringContaining('Nothing that they already do')])
-    const one = { ...beaten, blows: beaten.blows.slice(0, 1), repair: null }
+    const one = { ...beaten, blows: beaten.blows.slice(0, 1), shift: null, repair: null }
     expect(sayBeaten(demo, one, String).slice(1)).toEqual([
       expect.stringMatching(/^With that the start/),
       expect.stringMatching(/^None of our answers to these/),
