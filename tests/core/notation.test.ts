@@ -33,6 +33,23 @@ describe('a line', () => {
       )
   })
 
+  it('makes of a new answer a move that is only in reply, and a guess of tries that were not said', () => {
+    const chart = sound()
+    say(chart, side, 'Americana (finish): 3 land; 4 turns in (turtle) > take the back (back control) 6 of 10')
+    say(chart, side, 'Kimura (finish): 3 land; 2 shrugs > armbar (finish)')
+    const move = (id: string) => chart.moves.find((one) => one.id === id)!
+    const answer = (id: string) => chart.answers.find((one) => one.move === id)!
+    expect([move('take-the-back'), move('armbar')]).toMatchObject([{ reply: true }, { reply: true }])
+    for (const id of ['take-the-back', 'armbar']) expect(move(id)).not.toHaveProperty('tries')
+    expect(answer('take-the-back').tries).toEqual({ lands: 6, stalls: 4 })
+    expect(answer('armbar').tries).toEqual({ lands: 5, stalls: 5, weight: 1 })
+    expect(move('kimura')).not.toHaveProperty('reply')
+    expect(writeFork(chart, move('armbar'))).toBe('Armbar (finish) only in reply:')
+    say(chart, side, 'Armbar (finish): 2 land; 8 nothing')
+    expect(move('armbar')).toMatchObject({ tries: { lands: 2, stalls: 8 } })
+    expect(move('armbar')).not.toHaveProperty('reply')
+  })
+
   it('needs to know where a new move leads', () => {
     const said = say(sound(), side, 'Americana: 3 land')
     expect(said.ok ? [] : said.errors).toEqual([

@@ -201,6 +201,8 @@ const ABOUT_RECORDS = {
   setFact: (chart, { one }) => records.setFact(chart, one(chart.positions).id, 'over', one(['left', ''])),
   setLanding: (chart, { one, below }) =>
     records.setLanding(chart, one(chart.moves).id, below(2) ? 'finish' : one(chart.positions).id),
+  setOut: (chart, { one }) => records.setOut(chart, one(chart.positions).id, one([20, 0, undefined])),
+  setReply: (chart, { one, below }) => records.setReply(chart, one(chart.moves).id, below(2) === 0),
   setThreat: (chart, { one }) => records.setThreat(chart, one(chart.positions).id, one([20, 0, undefined])),
   setTurn: (chart, { one, below }) => records.setTurn(chart, one(chart.moves).id, 'over', below(2) === 0),
   sayLines: (chart, { one }) => {

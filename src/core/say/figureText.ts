@@ -48,7 +48,7 @@ export function costText(value: number): string {
 /** How often an exchange comes to something, as a coach counts: 2 -> "2 times in each", 0.08 -> "about once in 12". */
 export function howOften(times: number): string {
   if (times < 0.002) return 'hardly ever comes up'
-  if (times < 0.75) return `comes up about once in ${Math.round(1 / times)}`
+  if (times < 2 / 3) return `comes up about once in ${Math.round(1 / times)}`
   const whole = Math.round(times)
   return whole === 1 ? 'comes up about once in each exchange' : `comes up about ${whole} times in each exchange`
 }

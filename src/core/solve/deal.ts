@@ -53,7 +53,7 @@ export class Dealer {
     return total
   }
 
-  /** Insertion sort: rows are short, and ties keep the order of the chart's reactions, whatever rounding did to them. */
+  /** Insertion sort, as rows are short. Ties keep the order of the chart's reactions, whatever rounding did to them. */
   private sort(values: Float64Array, row: number, from: number, count: number): void {
     const { order, outcomeState } = this
     for (let i = 0; i < count; i++) {

@@ -168,6 +168,22 @@ describe('what a record says of bodies', () => {
     for (const field of ['orientation', 'threat']) expect(chart.positions[0]).not.toHaveProperty(field)
   })
 
+  it('a position is left after so many seconds, and a move is tried cold or only in reply', () => {
+    records.setOut(chart, side, 25)
+    chart.positions[0].out!.uses = ['bridge']
+    records.setOut(chart, side, 30)
+    expect(chart.positions[0].out).toEqual({ every: 30, uses: ['bridge'] })
+    records.setOut(chart, side, undefined)
+    expect(chart.positions[0]).not.toHaveProperty('out')
+    const { tries } = chart.moves[0]
+    records.setReply(chart, step, true)
+    expect(chart.moves[0]).toMatchObject({ reply: true, tries })
+    delete chart.moves[0].tries
+    records.setReply(chart, step, false)
+    expect(chart.moves[0]).not.toHaveProperty('reply')
+    expect(chart.moves[0].tries).toEqual({ lands: 3, stalls: 7, weight: 1 })
+  })
+
   it('they no longer do one thing unprompted; the last takes all of it along', () => {
     const turns = records.addReaction(chart, step, 'Turns in', side)
     records.dropUnprompted(chart, side, bridge)

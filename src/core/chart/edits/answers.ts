@@ -5,8 +5,8 @@ import type { Tries } from '../tries'
 import { answerPlace, Gone, moveBefore, moveIn, reactionIn, type AnswerRef } from './find'
 import { addMove } from './records'
 
-/** How a new answer goes until the coach says otherwise: better than cold, and not surely. */
-export const NEW_ANSWER: Tries = { lands: 5, stalls: 5 }
+/** How a new answer goes until the coach says otherwise: a guess, which counts for one real try. */
+export const NEW_ANSWER: Tries = { lands: 5, stalls: 5, weight: 1 }
 
 /**
  * Answers a reaction with a charted move, after the answers that there are. Refuses one that answers it already. An
@@ -26,12 +26,12 @@ export function addAnswer(chart: Chart, reaction: ReactionId, move: MoveId, trie
   return at
 }
 
-/** Answers a reaction with a move that is not charted yet, from where the reaction ends. */
+/** Answers a reaction with a move that is not charted yet, from where the reaction ends. It is only in reply. */
 export function addNewAnswer(chart: Chart, reaction: ReactionId, name: string, to: PositionId | 'finish'): number {
   const { endsIn } = reactionIn(chart, reaction)
   if (isEndId(endsIn)) throw new Gone('position', endsIn)
   const kind = to === 'finish' ? 'submission' : 'advance'
-  const move = addMove(chart, { name, kind, from: endsIn, to, tries: { lands: 3, stalls: 7 } })
+  const move = addMove(chart, { name, kind, from: endsIn, to, reply: true })
   return addAnswer(chart, reaction, move, { ...NEW_ANSWER })
 }
 

@@ -4,6 +4,7 @@ import type { Chart } from '../chart'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
+import type { Tries } from '../tries'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
 import { unbreak } from './checkpoints'
 import { dropRounds } from './positionalRounds'
@@ -150,6 +151,26 @@ export function setThreat(chart: Chart, id: PositionId, every: number | undefine
   const position = positionIn(chart, id)
   if (every === undefined) delete position.threat
   else position.threat = { ...position.threat, every }
+}
+
+/** Mean seconds until a good partner is gone from a position; undefined: nobody gets out but by what is charted. */
+export function setOut(chart: Chart, id: PositionId, every: number | undefined): void {
+  const position = positionIn(chart, id)
+  if (every === undefined) delete position.out
+  else position.out = { ...position.out, every }
+}
+
+/** How a move goes that nobody has tried cold yet: a guess, which counts for one real try. */
+const COLD_GUESS: Tries = { lands: 3, stalls: 7, weight: 1 }
+
+/** Whether a move is tried only as an answer. One that is tried cold as well gets tries to begin with. */
+export function setReply(chart: Chart, id: MoveId, isReply: boolean): void {
+  const move = moveIn(chart, id)
+  if (isReply) move.reply = true
+  else {
+    delete move.reply
+    move.tries ??= { ...COLD_GUESS }
+  }
 }
 
 /** They no longer do it in a position while we hold still. */

@@ -11,6 +11,7 @@ import { sure, present } from '../../sure'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
 import { idFromName } from '../../document/ids'
+import { NEW_ANSWER } from '../../chart/edits/answers'
 import type { Move } from '../../chart/move'
 import type { Reaction } from '../../chart/reaction'
 import { comesToSomething, totalOf, type Tries } from '../../chart/tries'
@@ -197,19 +198,23 @@ class Speaker {
       reaction: reaction.id,
       move: move.id,
     }
-    if (!tries) return had
+    if (!tries) return move.tries ? had : { ...had, tries: hadTries ?? { ...NEW_ANSWER } }
     const own = this.tries(tries, move, hadTries)
     if (!comesToSomething(own)) this.fail(name, 'at least one try must land or meet a reaction')
     return { ...had, tries: own }
   }
 
+  /** A move that is named as an answer is only in reply: how it goes cold, nobody has said. */
   private newAnswerMove(name: Name, place: Name | undefined, reaction: Reaction): Move {
-    if (isEndId(reaction.endsIn)) {
-      const why = reaction.endsIn === WORDS.caught ? 'they finish us there' : 'it is over there'
+    const { endsIn } = reaction
+    if (isEndId(endsIn)) {
+      const why = endsIn === WORDS.caught ? 'they finish us there' : 'it is over there'
       this.fail(name, `${why}: it can only be answered by a move charted elsewhere`)
-      return this.newMove(name, place, this.position)
     }
-    return this.newMove(name, place, reaction.endsIn)
+    const move = this.newMove(name, place, isEndId(endsIn) ? this.position : endsIn)
+    move.reply = true
+    delete move.tries
+    return move
   }
 
   private fail({ at, end }: Name, message: string): void {

@@ -6,10 +6,11 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
+import SteadyInput from '../../../components/SteadyInput.vue'
 import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
-import { setLanding } from '../../../core/chart/edits/records'
+import { setLanding, setReply } from '../../../core/chart/edits/records'
 import { holder } from '../../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
 import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
@@ -46,6 +47,16 @@ const setKind = (kind: string) =>
     KINDS.find((one) => one === kind),
   )
 const setStall = (place: string) => set('Stalling', 'stallsIn', place ? toPositionId(place) : undefined)
+
+function setOnlyReply(isReply: boolean) {
+  const { id, name } = props.move
+  charts.edit(isReply ? `${name}: only in reply` : `${name}: tried cold, too`, (draft) => setReply(draft, id, isReply))
+}
+
+function setSlips(event: Event) {
+  const value = valueOf(event)
+  set('Slips', 'slips', value === '' ? undefined : Number(value) / 100)
+}
 
 function toggleTag(tag: string) {
   const tags = props.move.tags ?? []
@@ -109,6 +120,22 @@ function setAliases(text: string) {
             {{ name }}
           </option>
         </select>
+      </label>
+      <label class="across tick">
+        <input type="checkbox" :checked="move.reply ?? false" @change="setOnlyReply(!move.reply)" />
+        Only in reply: never tried without what they do first
+      </label>
+      <label v-if="!move.reply"
+        ><span class="label">Slips, of 100 failed tries</span>
+        <SteadyInput
+          class="field"
+          type="number"
+          min="0"
+          max="100"
+          placeholder="as usual"
+          :value="move.slips === undefined ? undefined : Math.round(move.slips * 100)"
+          @change="setSlips"
+        />
       </label>
       <label
         ><span class="label">Kind</span>

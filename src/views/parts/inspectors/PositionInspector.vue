@@ -4,11 +4,13 @@ import { computed } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import NotesField from '../../../components/NotesField.vue'
 import { setField } from '../../../core/chart/edits/fields'
-import { removePosition, setThreat } from '../../../core/chart/edits/records'
+import { removePosition, setOut, setThreat } from '../../../core/chart/edits/records'
 import { setUnprompted } from '../../../core/chart/edits/tries'
 import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
+import { isEndId, toPositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
+import { END_WORDS } from '../../../core/say/places'
 import { useCharts } from '../../../stores/charts'
 import { counted } from '../../../core/say/figureText'
 import { useRouter } from 'vue-router'
@@ -55,6 +57,21 @@ function setEvery(event: Event) {
   const every = value === '' ? undefined : Number(value)
   charts.edit(`Threat of ${name}`, (draft) => setThreat(draft, id, every))
 }
+
+function setOutEvery(event: Event) {
+  const value = valueOf(event)
+  const { id, name } = props.position
+  const every = value === '' ? undefined : Number(value)
+  charts.edit(`Getting out of ${name}`, (draft) => setOut(draft, id, every))
+}
+
+/** Where the position is ours, over is what an empty field means. */
+const slipEnds = computed((): Partial<typeof END_WORDS> => {
+  const { over: _, ...others } = END_WORDS
+  return props.position.ahead === 'theirs' ? END_WORDS : others
+})
+const setSlipsTo = (place: string) =>
+  set('What slips', 'slipsTo', place === '' ? undefined : isEndId(place) ? place : toPositionId(place))
 
 function setStill(every: number, reactions: Record<string, number>) {
   const { id, name } = props.position
@@ -125,6 +142,27 @@ async function remove() {
           :value="position.threat?.every"
           @change="setEvery"
         />
+      </label>
+      <label class="across"
+        ><span class="label">A good partner is out of here after about … seconds</span>
+        <SteadyInput
+          class="field"
+          type="number"
+          min="1"
+          placeholder="not but by what is charted"
+          :value="position.out?.every"
+          @change="setOutEvery"
+        />
+      </label>
+      <label class="across"
+        ><span class="label">A failed try that loses the position leads to</span>
+        <select class="field" :value="position.slipsTo ?? ''" @change="setSlipsTo(valueOf($event))">
+          <option value="">{{ position.ahead === 'theirs' ? 'nowhere: nothing is lost' : END_WORDS.over }}</option>
+          <option v-for="(words, end) in slipEnds" :key="end" :value="end">{{ words }}</option>
+          <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== position.id)" :key="id" :value="id">
+            {{ name }}
+          </option>
+        </select>
       </label>
       <NotesField :value="position.notes" @change="(notes) => set('Notes', 'notes', notes)" />
     </div>

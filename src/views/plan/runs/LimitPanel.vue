@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { present } from '../../../core/sure'
 import { sayChangedUse } from '../../../core/say/limited'
-import { hundred, share } from '../../../core/say/figureText'
+import { finer, share } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import type { PlanOutcome } from '../../../core/questions/limit'
 import { useCharts } from '../../../stores/charts'
@@ -12,11 +12,18 @@ import { useQuestion } from '../../../stores/questions'
 /** Never risk more than so much of ending behind: what it costs, and the plan that keeps it. */
 const charts = useCharts()
 const FEW = 6
+/** A smaller difference of risk is none. */
+const TELLING_APART = 0.001
 const limit = ref<number | null>(null)
 const { answer, progress } = useQuestion(() =>
   limit.value === null ? null : { of: 'limit' as const, limit: limit.value },
 )
-const sayPlan = ({ worth, risk }: PlanOutcome) => `${share(risk)} end behind or caught, worth ${hundred(worth)}`
+/** Two plans to be mixed, where they are not as good as one. */
+const mix = computed(() => {
+  const mixed = answer.value?.kept?.mixed
+  return mixed && mixed[1].risk - mixed[0].risk >= TELLING_APART ? mixed : null
+})
+const sayPlan = ({ worth, risk }: PlanOutcome) => `${share(risk)} end behind or caught, worth ${finer(worth)}`
 
 function setLimit(event: Event) {
   const text = valueOf(event).replace(',', '.').trim()
@@ -45,23 +52,21 @@ function setLimit(event: Event) {
       </p>
       <p v-else-if="!answer.kept" class="says">
         No plan keeps that: the safest still ends behind or caught in {{ share(answer.least.risk) }} of a hundred, and
-        is worth {{ hundred(answer.least.worth) }} instead of {{ hundred(answer.now.worth) }}. Chart a safer answer
-        where you end behind.
+        is worth {{ finer(answer.least.worth) }} instead of {{ finer(answer.now.worth) }}. Chart a safer answer where
+        you end behind.
       </p>
       <template v-else>
         <p class="says">
           It can be kept: {{ share(answer.kept.outcome.risk) }} of a hundred end behind or caught instead of
           {{ share(answer.now.risk) }}, {{ share(answer.kept.outcome.finish) }} are finished instead of
-          {{ share(answer.now.finish) }}, and the start is worth {{ hundred(answer.kept.outcome.worth) }} instead of
-          {{ hundred(answer.now.worth) }}.
+          {{ share(answer.now.finish) }}, and the start is worth {{ finer(answer.kept.outcome.worth) }} instead of
+          {{ finer(answer.now.worth) }}.
         </p>
-        <p v-if="answer.kept.mixed" class="says">
-          No single plan does just that: follow the safer one ({{ sayPlan(answer.kept.mixed[0]) }}) in
-          {{ Math.round(answer.kept.mixed[2] * 100) }} of a hundred exchanges, the bolder one ({{
-            sayPlan(answer.kept.mixed[1])
-          }}) in the others.
+        <p v-if="mix" class="says">
+          No single plan does just that: follow the safer one ({{ sayPlan(mix[0]) }}) in
+          {{ Math.round(mix[2] * 100) }} of a hundred exchanges, the bolder one ({{ sayPlan(mix[1]) }}) in the others.
         </p>
-        <h3>{{ answer.kept.mixed ? 'What the safer one does more and less' : 'What it does more and less' }}</h3>
+        <h3>{{ mix ? 'What the safer one does more and less' : 'What it does more and less' }}</h3>
         <ul>
           <li v-for="one in answer.differs.slice(0, FEW)" :key="`${one.move} ${one.answer}`">
             {{ sayChangedUse(present(charts.chart), one) }}

@@ -28,6 +28,7 @@ const charts = useCharts()
 const move = computed(() => present(lookUp(chart.value.moves, props.answer.move)))
 const place = computed(() => answerRefAt(present(charts.chart), props.index))
 const name = computed(() => `${move.value.name} in answer`)
+const GUESS = 'Nobody has set these tries: they count for little, until you set them'
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 
 /**
@@ -75,6 +76,7 @@ function onKey(event: KeyboardEvent) {
     <span v-if="answer.tries?.tallies" class="muted small" title="Rounds on the mat in which it worked">
       {{ rounds.worked }} of {{ rounds.worked + rounds.failed }} rounds
     </span>
+    <span v-if="answer.tries?.weight !== undefined" class="muted small" :title="GUESS">guess</span>
     <TenTries
       v-if="answer.tries"
       class="strip"
@@ -88,7 +90,7 @@ function onKey(event: KeyboardEvent) {
     </button>
     <span class="tools">
       <button
-        v-if="answer.tries"
+        v-if="answer.tries && move.tries"
         type="button"
         class="plain"
         title="As tried cold"

@@ -5,10 +5,11 @@ import { computed, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import InlineText from '../../../components/InlineText.vue'
 import TenTries from '../../../components/TenTries.vue'
-import { moveMove, removeMove, rename } from '../../../core/chart/edits/records'
+import { moveMove, removeMove, rename, setReply } from '../../../core/chart/edits/records'
 import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
+import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
 import { triesOf, weightOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
@@ -51,6 +52,18 @@ const first = computed(() =>
     .filter((id) => !position.value?.holds?.includes(id))
     .map((id) => lookUp(chart.value.holds, id)?.name),
 )
+/** What it answers. */
+const inReplyTo = computed(() => {
+  const answered = chart.value.answers.filter((answer) => answer.move === props.move.id)
+  const names = answered.flatMap(({ reaction }) => lookUp(chart.value.reactions, reaction)?.name ?? [])
+  return names.length ? ` to “${names.map(lowerFirst).join('”, “')}”` : ''
+})
+
+function tryCold() {
+  const { id, name } = props.move
+  charts.edit(`${name}: tried cold, too`, (draft) => setReply(draft, id, false))
+}
+
 const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
 function remove() {
@@ -105,6 +118,7 @@ function onKey(event: KeyboardEvent) {
         move.to === 'finish' ? 'to a finish' : move.to === move.from ? 'stays here' : `to ${nameOf(move.to)}`
       }}</span>
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
+      <span v-if="move.reply" class="small muted">only in reply{{ inReplyTo }}</span>
       <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
       <span v-if="isBest" class="tag">{{ best?.isShown ? 'best here, only shown' : 'best here' }}</span>
       <span v-else-if="figure?.isShown" class="small muted">worth more only shown</span>
@@ -151,10 +165,11 @@ function onKey(event: KeyboardEvent) {
     <p v-if="move.tries?.weight !== undefined" class="muted small">
       A guess: it counts for {{ weightOf(move.tries) }} real tries, until you set it yourself.
     </p>
+    <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">Also tried cold?</button>
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
     </ul>
-    <AddReaction :move="move" />
+    <AddReaction v-if="!move.reply" :move="move" />
   </article>
 </template>
 
@@ -182,6 +197,14 @@ function onKey(event: KeyboardEvent) {
 
 .forbidden {
   color: var(--caution);
+}
+
+.cold {
+  justify-self: start;
+  min-height: 26px;
+  margin-left: -6px;
+  padding: 0 6px;
+  font-size: 14px;
 }
 
 .selected {

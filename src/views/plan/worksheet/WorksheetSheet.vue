@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { isTyping } from '../../frame/shortcuts'
 import ForkCard from './ForkCard.vue'
 import FromShelf from '../../parts/add/FromShelf.vue'
@@ -13,6 +13,8 @@ import ShelfSays from './ShelfSays.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 
 const { position, moves, selected } = provideWorksheet()
+/** What is tried only in reply stands below what is tried cold. */
+const coldFirst = computed(() => moves.value.toSorted((a, b) => Number(a.reply ?? false) - Number(b.reply ?? false)))
 const list = ref<{ search: () => void }>()
 const say = ref<{ focus: () => void }>()
 
@@ -45,7 +47,7 @@ useEventListener(document, 'keydown', (event) => {
     <PositionList ref="list" />
     <section v-if="position" class="sheet" :aria-label="position.name">
       <PositionHead />
-      <ForkCard v-for="move in moves" :key="move.id" :move="move" />
+      <ForkCard v-for="move in coldFirst" :key="move.id" :move="move" />
       <HoldStill />
       <SayMoves ref="say" :key="position.id" />
       <ShelfSays :key="`says ${position.id}`" />
