@@ -47,7 +47,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.getByRole('link', { name: 'How they would beat us' }).click()
   const beat = page.getByRole('region', { name: 'How they would beat us' })
   await expect(beat.locator('.said')).toContainText('First they close the guard twice as often')
-  await expect(beat.locator('.said')).toContainText('one more of ten landing of “open it standing” brings back')
+  await expect(beat.locator('.said')).toContainText('drilling “open it standing” brings back')
   const beaten = await worth(page)
   await beat.getByRole('link', { name: 'Repair it on the Worksheet' }).click()
   const lands = page.getByRole('spinbutton', { name: 'Open it standing: lands' })

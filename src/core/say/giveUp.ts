@@ -24,8 +24,8 @@ const LOST = 0.03
 
 /**
  * From which step of a run on letting go loses the position: from there to its end it is worth clearly less than
- * letting go at the start; steps before where it dips are named. `letGo`: by step, the start first; `stepName`: what a step is
- * called. `say`: a worth in words.
+ * letting go at the start; steps before where it dips are named. `letGo`: by step, the start first; `stepName`: what a
+ * step is called. `say`: a worth in words.
  */
 export function sayLetGo(
   letGo: readonly (number | null)[],
