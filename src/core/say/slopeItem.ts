@@ -31,7 +31,7 @@ function sayPlace(chart: Chart, figures: Figures | null, place: string): string 
   const position = lookUp(chart.positions, place)
   if (!position) {
     const leading = chart.moves.filter(({ name, to }) => to === 'finish' && finishPlace(name) === place)
-    if (!leading.length) return 'They finish us.'
+    if (!leading.length) return place === 'over' ? 'It is over, and nobody is ahead.' : 'They finish us.'
     return `${sure(leading[0]).name}, a finish, from ${list(leading.map(({ from }) => placeName(chart, from)))}.`
   }
   const figure = figures?.positions[position.id]

@@ -1,11 +1,10 @@
 import { bandsOf, FOOT } from '../chart/bands'
 import type { Chart } from '../chart/chart'
+import { END_IDS, type EndId } from '../chart/ids'
 import { triesOf } from '../chart/tries'
 
 /** Key of the band of finishes at the crest. */
 export const CREST = 'finishes'
-/** Key of the place at the foot, where they finish us. */
-export const CAUGHT_PLACE = 'caught'
 
 /** A band of the Slope, with its places in the chart's order. */
 export interface SlopeBand {
@@ -46,18 +45,20 @@ export function slopeGraph(chart: Chart): SlopeGraph {
     places: positions.map(({ id }) => id),
   }))
   if (finishes.size) bands.unshift({ key: CREST, name: 'Finishes', places: [...finishes] })
-  if (mayBeCaught(chart)) {
+  const ends = END_IDS.filter((end) => mayEndIn(chart, end))
+  if (ends.length) {
     const foot = bands.find(({ key }) => key === FOOT)
-    if (foot) foot.places.push(CAUGHT_PLACE)
-    else bands.push({ key: FOOT, name: 'Theirs', places: [CAUGHT_PLACE] })
+    if (foot) foot.places.push(...ends)
+    else bands.push({ key: FOOT, name: 'Theirs', places: [...ends] })
   }
   return { bands, edges: edgesOf(chart) }
 }
 
-function mayBeCaught({ moves, reactions }: Chart): boolean {
+/** Whether it is charted that an exchange may end so; each such end is a place at the foot, with its id for a key. */
+function mayEndIn({ moves, reactions }: Chart, end: EndId): boolean {
   return (
-    reactions.some(({ endsIn }) => endsIn === 'caught') ||
-    moves.some(({ stallsIn, tries }) => stallsIn === 'caught' || tries?.elsewhere?.caught !== undefined)
+    reactions.some(({ endsIn }) => endsIn === end) ||
+    moves.some(({ stallsIn, tries }) => stallsIn === end || tries?.elsewhere?.[end] !== undefined)
   )
 }
 

@@ -1,9 +1,17 @@
-import { toMoveId, toPositionId, toReactionId, type MoveId, type PositionId, type ReactionId } from '../chart/ids'
+import {
+  isEndId,
+  toMoveId,
+  toPositionId,
+  toReactionId,
+  type MoveId,
+  type PositionId,
+  type ReactionId,
+} from '../chart/ids'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
-import { CAUGHT_PLACE, finishPlace, landingOf } from './graph'
+import { finishPlace, landingOf } from './graph'
 
 /** Something on the Slope that can be selected with the keys, in the order in which a chain is read. */
 export type Item =
@@ -27,7 +35,7 @@ export function itemOf(chart: Chart, key: string): Item | undefined {
     const place = rest.join(' ')
     const isThere =
       lookUp(chart.positions, place) ||
-      place === CAUGHT_PLACE ||
+      isEndId(place) ||
       chart.moves.some(({ name, to }) => to === 'finish' && finishPlace(name) === place)
     return isThere ? { kind, place } : undefined
   }

@@ -1,7 +1,8 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { CAUGHT_PLACE, CREST, finishPlace, type SlopeGraph } from './graph'
+import { isEndId, type EndId } from '../chart/ids'
+import { CREST, finishPlace, type SlopeGraph } from './graph'
 import type { LayoutTask, SlopeLayout } from './places'
 
 /** Width of a text in pixels, in the face that places are named in. */
@@ -25,7 +26,7 @@ const VALUE_ROOM = 34
 /** A place to stand on. Boxes are in pixels of the picture; `fill` is the part of the bar that says the value. */
 export interface Ledge {
   id: string
-  kind: 'position' | 'finish' | 'caught'
+  kind: 'position' | 'finish' | EndId
   name: string
   band: string
   /** Rows of the whole picture, from the crest down. */
@@ -79,7 +80,7 @@ function widthOf(name: string, band: string, measure: Measure): number {
 function placeNames(chart: Chart): Map<string, string> {
   const names = new Map<string, string>(chart.positions.map(({ id, name }) => [id, name]))
   for (const { name, to } of chart.moves) if (to === 'finish') names.set(finishPlace(name), name)
-  return names.set(CAUGHT_PLACE, 'They finish us')
+  return names.set('caught', 'They finish us').set('over', 'It is over')
 }
 
 export interface Stood {
@@ -113,9 +114,9 @@ export function standLedges(
           const position = lookUp(chart.positions, id)
           return {
             ...{ id, name: names.get(id) ?? id, band: key, row: stood.rows.length, y, width, height },
-            kind: id === CAUGHT_PLACE ? 'caught' : position ? 'position' : 'finish',
+            kind: isEndId(id) ? id : position ? 'position' : 'finish',
             x: MARGIN + sure(layout.places[id]).x - width / 2,
-            isTheirs: position ? position.ahead === 'theirs' : id === CAUGHT_PLACE,
+            isTheirs: position ? position.ahead === 'theirs' : id === 'caught',
             value: null,
           }
         })

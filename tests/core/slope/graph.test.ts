@@ -7,6 +7,9 @@ import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { positionFromName } from '../../../src/core/notation/families'
 import { escapesOf } from '../../../src/core/slope/escapes'
+import { itemOf } from '../../../src/core/slope/items'
+import { layOutSlope } from '../../../src/core/slope/layout'
+import { layoutTask, standLedges } from '../../../src/core/slope/ledges'
 import { finishPlace, landingOf, slopeGraph } from '../../../src/core/slope/graph'
 import { sayItem } from '../../../src/core/say/slopeItem'
 import { taken } from '../../reference/taken'
@@ -49,6 +52,25 @@ describe('what is drawn where', () => {
     expect(tie(side, under)?.weight).toBe(1)
     expect(tie(side, side)).toBeUndefined()
     for (const move of chart.moves) expect(tie(move.from, landingOf(move))).toBeDefined()
+  })
+
+  it('has a place at the foot for each way in which it may end', () => {
+    const ending = produce(chart, (draft) => {
+      draft.reactions[1].endsIn = 'over'
+      draft.moves[0].tries!.elsewhere = { caught: 1 }
+    })
+    const graph = slopeGraph(ending)
+    expect(graph.bands.at(-1)!.places).toEqual([under, 'caught', 'over'])
+    expect(graph.edges).toContainEqual({ from: side, to: 'over', weight: 1 })
+    const measure = (text: string) => 7 * text.length
+    const layout = layOutSlope(layoutTask(ending, graph, measure))
+    const { ledges } = standLedges(ending, graph, layout, { measure, folded: new Set() })
+    expect([ledges.get('caught'), ledges.get('over')]).toMatchObject([
+      { kind: 'caught', name: 'They finish us', isTheirs: true },
+      { kind: 'over', name: 'It is over', isTheirs: false },
+    ])
+    expect(itemOf(ending, 'place over')).toEqual({ kind: 'place', place: 'over' })
+    expect(sayItem(ending, null, { kind: 'place', place: 'over' })).toBe('It is over, and nobody is ahead.')
   })
 
   it('leaves out what is not there', () => {

@@ -51,6 +51,7 @@ const barY = LEDGE_HEIGHT - BAR
     </template>
     <template v-else>
       <rect v-if="ledge.kind === 'finish'" class="capsule" :width="ledge.width" :height="ledge.height" rx="11" />
+      <rect v-else-if="ledge.kind === 'over'" class="capsule" :width="ledge.width" :height="ledge.height" rx="2" />
       <path v-else class="capsule" :d="`M0 0H${ledge.width - 8}L${ledge.width} 8V${ledge.height}H0Z`" />
       <text v-if="level === 'near'" class="name" :x="ledge.width / 2" :y="ledge.height / 2 + 5">{{ ledge.name }}</text>
     </template>
