@@ -175,9 +175,9 @@ class ScoringPass {
 
   /** Adds the seconds of control during an action, or until it is broken off. */
   private dwell(state: number, a: number, here: Float64Array): void {
-    const { groupBreak, groupThreat, stateGroup, actionSeconds } = this.game
+    const { groupBreak, groupThreat, groupOut, stateGroup, actionSeconds } = this.game
     const g = sure(stateGroup[state])
-    const alive = (1 - sure(groupBreak[g])) * (1 - sure(groupThreat[g]))
+    const alive = (1 - sure(groupBreak[g])) * (1 - sure(groupThreat[g])) * (1 - sure(groupOut[g]))
     const seconds = alive === 1 ? sure(actionSeconds[a]) : (1 - alive ** sure(actionSeconds[a])) / (1 - alive)
     this.result.ours.controlSeconds += sure(here[WE_HOLD]) * seconds
     this.result.theirs.controlSeconds += sure(here[THEY_HOLD]) * seconds
