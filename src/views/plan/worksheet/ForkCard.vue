@@ -9,6 +9,7 @@ import { moveMove, removeMove, rename, setReply } from '../../../core/chart/edit
 import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
+import { counted } from '../../../core/say/figureText'
 import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
 import { triesOf, weightOf } from '../../../core/chart/tries'
@@ -163,7 +164,7 @@ function onKey(event: KeyboardEvent) {
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
     <p v-if="move.tries?.weight !== undefined" class="muted small">
-      A guess: it counts for {{ weightOf(move.tries) }} real tries, until you set it yourself.
+      A guess: it counts for {{ counted(weightOf(move.tries), 'real try', 'real tries') }}, until you set it yourself.
     </p>
     <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">Also tried cold?</button>
     <ul>

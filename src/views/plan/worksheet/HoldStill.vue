@@ -30,7 +30,8 @@ const reactions = computed(() => Object.keys(position.value?.unprompted?.reactio
     <p v-if="position?.out" class="out">
       <LooseRing text="Gets out" />
       <span class="muted small">
-        a good partner is gone after about {{ position.out.every }} seconds, and it is over; chart how, and this goes
+        a good partner is gone after about {{ position.out.every }} seconds, and it is over; chart how they do it, then
+        take this off
       </span>
       <AskedFigure
         v-if="typeof cost === 'number'"
