@@ -1,5 +1,6 @@
 import { sure, present } from '../sure'
-import { TERMINAL } from '../game/game'
+import { toPositionId, type PositionId } from '../chart/ids'
+import { NONE, TERMINAL, type Game } from '../game/game'
 import type { Solution } from '../solve/solution'
 import { walkPlan } from './walkPlan'
 
@@ -7,6 +8,7 @@ import { walkPlan } from './walkPlan'
 interface LoopStep {
   key: number
   position: string
+  reaction?: string
   reach: number
   /** `to`: the key of a step, or how it ends. */
   ways: readonly { to: number | string; share: number }[]
@@ -16,7 +18,9 @@ interface LoopStep {
 export interface Loop {
   /** Keys of the steps, those come to most first. */
   steps: number[]
-  /** Of exchanges that come to the first of them, by the whole plan: the chance that they finish in the end; */
+  /** The position of it that exchanges come to most. */
+  position: PositionId
+  /** Of exchanges that come to that position, by the whole plan: the chance that they finish in the end; */
   finish: number
   /** and that they leave it and come to it again. */
   again: number
@@ -31,9 +35,12 @@ export function loopsOf(solution: Solution, start: number, steps: readonly LoopS
   const reachOf = (key: number) => present(byKey.get(key)).reach
   return components(steps)
     .filter((keys) => new Set(keys.map((key) => present(byKey.get(key)).position)).size > 1)
-    .map((keys) => {
+    .flatMap((keys): Loop[] => {
       const sorted = [...keys].sort((a, b) => reachOf(b) - reachOf(a))
-      return { steps: sorted, ...whatComesOf(solution, start, sure(sorted[0])) }
+      const most = sorted.map((key) => present(byKey.get(key))).find(({ reaction }) => reaction === undefined)
+      if (!most) return []
+      const position = toPositionId(most.position)
+      return [{ steps: sorted, position, ...whatComesOf(solution, start, position) }]
     })
     .sort((a, b) => reachOf(sure(b.steps[0])) - reachOf(sure(a.steps[0])))
 }
@@ -66,12 +73,13 @@ function components(steps: readonly LoopStep[]): number[][] {
 /** Where an exchange is: it has not come to the place, is in it, has left it, or has come again. */
 const MARK = { before: 0, inside: 1, left: 2, again: 3 } as const
 
-/** What comes of exchanges that come to a state on their way along the plan. */
-function whatComesOf(solution: Solution, start: number, place: number): Omit<Loop, 'steps'> {
+/** What comes of exchanges that come to a position on their way along the plan. */
+function whatComesOf(solution: Solution, start: number, position: PositionId): Pick<Loop, 'finish' | 'again'> {
+  const isThere = statesOf(solution.game, position)
   let [came, again, finish] = [0, 0, 0]
   walkPlan(solution, start, {
     enter: (state, { mark, chance }) => {
-      if (state !== place) return mark === MARK.inside ? MARK.left : mark
+      if (!isThere[state]) return mark === MARK.inside ? MARK.left : mark
       if (mark === MARK.before) came += chance
       if (mark === MARK.left) again += chance
       return mark === MARK.before ? MARK.inside : mark === MARK.left ? MARK.again : mark
@@ -81,4 +89,14 @@ function whatComesOf(solution: Solution, start: number, place: number): Omit<Loo
     },
   })
   return { finish: finish / came, again: again / came }
+}
+
+/** By state: 1 in the position, whatever is on and has stalled. What they do that ends there does not leave it. */
+function statesOf({ stateGroup, groupIsReaction, meaning }: Game, position: PositionId): Uint8Array {
+  const wanted = present(meaning.index.positionOf.get(position))
+  return Uint8Array.from(stateGroup, (g) => {
+    if (g === NONE) return 0
+    const place = sure(meaning.groupPlace[g])
+    return Number((groupIsReaction[g] ? sure(meaning.index.reactions[place]).endsIn : place) === wanted)
+  })
 }

@@ -233,8 +233,8 @@ export function sayLoop(chart: Chart, script: Script, loop: Loop): string {
   const moves = loop.steps.flatMap((key) => lookUp(chart.moves, present(steps.get(key)).does ?? undefined)?.name ?? [])
   const names = [...new Set(moves)].slice(0, 4).map((name) => `“${name}”`)
   const of = (share: number) => Math.round(share * 100)
-  const first = `“${names.length ? lowerFirst(sure(moves[0])) : ''}”`
-  return `You will cycle between ${listed(names)}: of a hundred exchanges that come to ${first}, ${of(loop.again)} come round to it again, and ${of(loop.finish)} end in a finish.`
+  const place = lookUp(chart.positions, loop.position)?.name ?? ''
+  return `You will cycle between ${listed(names)}: of a hundred exchanges that come to “${place}”, ${of(loop.again)} come round to it again, and ${of(loop.finish)} end in a finish.`
 }
 
 /** The script as a text to save: Markdown, with what every sheet must say. */

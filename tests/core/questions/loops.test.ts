@@ -1,5 +1,5 @@
 import { seeded } from '../../../bench/generate'
-import { TERMINAL } from '../../../src/core/game/game'
+import { TERMINAL, TERMINALS, type Game } from '../../../src/core/game/game'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { scriptFrom } from '../../../src/core/questions/script'
@@ -8,6 +8,14 @@ import { demoPlan } from '../../fixtures/demoPlan'
 import { playOut } from '../../reference/dice'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
+
+/** Id of the position that a state is in, or that what they do there ends in. */
+function placeOf({ stateGroup, groupIsReaction, meaning }: Game, state: number): string | undefined {
+  if (state < TERMINALS) return undefined
+  const { record } =
+    meaning.index[groupIsReaction[stateGroup[state]] ? 'reactions' : 'positions'][meaning.groupPlace[stateGroup[state]]]
+  return 'endsIn' in record ? record.endsIn : record.id
+}
 
 const EXCHANGES = 4000
 
@@ -19,13 +27,14 @@ describe('loops of the plan', () => {
     const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), seconds: 60 })
     const { solution } = taken(figuresOf(chart, scenario))
     const script = scriptFrom(solution, scenario.start, { share: 0.99, steps: 40 })
-    for (const { steps, finish, again } of script?.loops ?? []) {
+    for (const { position, finish, again } of script?.loops ?? []) {
       const random = seeded(seed)
       let [came, finished, back] = [0, 0, 0]
       for (let i = 0; i < EXCHANGES; i++) {
         const visited = [solution.game.start]
         const { terminal } = playOut(solution, random, { arrived: (state) => void visited.push(state) })
-        const entries = visited.filter((state, n) => state === steps[0] && visited[n - 1] !== steps[0]).length
+        const there = visited.map((state) => placeOf(solution.game, state) === position)
+        const entries = there.filter((isThere, n) => isThere && !there[n - 1]).length
         if (!entries) continue
         came++
         if (terminal === TERMINAL.finish || terminal === TERMINAL.goal) finished++
