@@ -37,6 +37,12 @@ const FAULTS: Record<Exclude<RemarkKind, 'sides'>, (sequence: Sequence) => strin
     chart.moves[n].needs = [lost]
     return `missing ${n + 1}`
   },
+  'needs-nothing': ({ chart }) => {
+    const last = chart.moves[LENGTH - 1]
+    last.to = 'finish'
+    delete last.needs
+    return `needs-nothing ${LENGTH}`
+  },
   'too-early': ({ chart }) => {
     const n = chart.moves.findIndex(({ drops }, i) => drops?.length && i < LENGTH - 1)
     if (n < 0) return null

@@ -1,6 +1,7 @@
 export const REMARK_KINDS = [
   'two-jobs',
   'missing',
+  'needs-nothing',
   'too-early',
   'frame',
   'sides',

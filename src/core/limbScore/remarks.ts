@@ -20,6 +20,7 @@ export function remarksOn(chart: Chart, run: Run, played: Played = play(chart, r
   const found = steps.flatMap((step) => [
     ...twoJobs(chart, step),
     ...missing(chart, step, steps),
+    ...needsNothing(step),
     ...frameRemarks(chart, step),
     ...sidesRemarks(chart, step),
     ...escapeRemarks(chart, table, step),
@@ -70,6 +71,18 @@ function missing(chart: Chart, step: Taken, steps: readonly Taken[]): Remark[] {
       },
     ]
   })
+}
+
+/** A finish for which nothing has to be on: it stays worth the same whatever is let go. */
+function needsNothing({ move, number, lands }: Taken): Remark[] {
+  if (move?.to !== 'finish' || !lands || move.needs?.length) return []
+  return [
+    {
+      ...{ kind: 'needs-nothing', key: `needs-nothing ${move.id}`, step: number },
+      says: `${move.name} is a finish, and needs nothing: what must be on?`,
+      fix: 'Say which holds it needs. As long as it needs none, letting go costs nothing.',
+    },
+  ]
 }
 
 /**
