@@ -230,7 +230,7 @@ describe('a position in detail', () => {
     ['Breaks up, seconds', '0', 'must be a number of seconds, at least 1'],
     ['Worth of ending here', '2', 'must be a number from -1 to 1'],
     ['They finish us here', '0.5', 'must be a number of seconds, at least 1'],
-    ['Family', '  ', 'is missing'],
+    ['Family', '  ', 'must be a text of 1 to 200 characters'],
   ])('refuses %s of %j', async (field, typed, reason) => {
     const { wrapper, charts, position } = await positionOnScreen()
     await labelled(wrapper, field).setValue(typed)

@@ -19,9 +19,9 @@ const { figures, solution } = taken(figuresOf(chart, scenario))
 describe('what a coach would say of the plan', () => {
   it('tells how a hundred exchanges end, what to begin with and where it leaks', () => {
     expect(headline(chart, scenario, figures)).toBe(
-      'From Underhook, head clear, of a hundred exchanges we finish about 32 times, come out ahead 40 times and are ' +
-        'worse off or caught 3 times. Begin with Snap from the underhook. It leaks most when they answer Shoot the ' +
-        'high crotch with “Sprawls on us”.',
+      'From Underhook, head clear, of a hundred exchanges we finish about 29 times, come out ahead 13 times and are ' +
+        'worse off or caught 9 times. Begin with Shoot the high crotch. It leaks most when they answer Hip-sit to ' +
+        'guard with “Puts a hook in”.',
     )
   })
 
@@ -109,8 +109,8 @@ describe('a figure taken apart', () => {
 
   it('says the clock and the defender behind it', () => {
     expect(conditions(scenario)).toBe(
-      '4:00 on the clock; they read us 20 %; breaks up about every 60 s; a move that came to nothing lands 50 % as ' +
-        'often at once again.',
+      '4:00 on the clock; they read us 20 %; breaks up about every 120 s; a move that came to nothing lands 50 % as ' +
+        'often at once again; of 100 tries that come to nothing, 15 lose the position.',
     )
     expect(conditions({ ...scenario, seconds: null, breakUp: null, sharpness: 0 })).toMatch(
       /^no clock; they react as usual; nothing breaks it up;/,

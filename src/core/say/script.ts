@@ -7,7 +7,19 @@ import { END_WORDS } from './places'
 import type { Loop } from '../questions/loops'
 import type { Move } from '../chart/move'
 import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from '../questions/script'
-import { commitTo, inPlace, listed, lowerFirst, showMove, tellMove, timesOfTen, upperFirst, whenThey } from './speech'
+import {
+  commitTo,
+  inPlace,
+  listed,
+  lowerFirst,
+  showMove,
+  tellMove,
+  timesOfTen,
+  upperFirst,
+  weAreIn,
+  whenIn,
+  whenThey,
+} from './speech'
 
 /** A paragraph of the script: what is done in one position, what they do about it and what is answered. */
 export interface Told {
@@ -90,7 +102,7 @@ class Saying {
 
   private lead(step: ScriptStep, number: number): string {
     const name = this.placeName(step.position)
-    const place = upperFirst(inPlace(name))
+    const place = whenIn(name)
     const does = this.telling(step, true)
     if (step.stalled)
       return `${place}, once ${step.does === step.stalled ? 'that' : 'the other'} came to nothing, ${does}.`
@@ -128,7 +140,7 @@ class Saying {
     return [
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
       ...told.map((way) => this.answered(way, 1, step.isShown)),
-      ...rest.map((way) => `${upperFirst(timesOfTen(way.share))} it ends elsewhere: ${this.whereTo(way)}.`),
+      ...rest.map((way) => this.elsewhere(way)),
       ...(step.does === 'wait' ? [] : nothing.map((way) => this.otherwise(step, way))),
       ...(seldom.length
         ? [
@@ -139,6 +151,11 @@ class Saying {
           ]
         : []),
     ]
+  }
+
+  private elsewhere(way: ScriptWay): string {
+    const often = upperFirst(timesOfTen(way.share))
+    return way.to === 'over' ? `${often} ${this.whereTo(way)}.` : `${often} it ends elsewhere: ${this.whereTo(way)}.`
   }
 
   /** "If they turn in (twice in ten), follow to the back, into …; if they then …" */
@@ -162,7 +179,7 @@ class Saying {
       ? this.whereTo(sure(ways[0]))
       : isEndId(position)
         ? END_WORDS[position]
-        : `we are ${inPlace(this.placeName(position))}`
+        : weAreIn(this.placeName(position))
     const hasAnswer = this.chart.answers.some(({ reaction }) => reaction === way.reaction)
     return hasAnswer ? `let it go: ${where}` : `we have no answer yet: ${where}`
   }
@@ -177,7 +194,7 @@ class Saying {
       return next.isShown === step.isShown
         ? 'Otherwise try it again.'
         : next.isShown
-          ? 'Otherwise show it once more, no more than that.'
+          ? 'Otherwise only show it the next time.'
           : 'Otherwise commit to it.'
     if (next.does === 'wait') return 'Otherwise hold still.'
     return `Otherwise ${this.telling(next, false)}${this.onAt(next.key)}.`
@@ -187,7 +204,7 @@ class Saying {
     if (to === 'finish') return 'that is the finish'
     if (to === 'goal') return 'that is what we wanted'
     if (typeof to === 'string') return END_WORDS[to]
-    return `we are ${inPlace(this.placeName(position))}${this.onAt(to)}`
+    return `${weAreIn(this.placeName(position))}${this.onAt(to)}`
   }
 
   private onAt(key: number): string {

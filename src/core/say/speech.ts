@@ -7,7 +7,7 @@ import { sure } from '../sure'
 
 /** Verbs that names of moves and of what they do begin with. */
 const VERBS = new Set(
-  `add answer attack bail bait base block break bridge bring bump bury catch change circle clamp clasp clear climb clock close collapse
+  `add answer attack bail bait base bend block break bridge bring bump bury catch change circle clamp clasp clear climb clock close collapse
   come cover cross cuff cup deny dig do draw drag drive drop duck enter escape expect face fall feel fight flatten float fold follow
   force frame free freeze gather get give glue go grab grip guard hang have help hide hitch hold hook hop hug hunt jam jerk join
   jump keep kick lay lean leave let lie lift lock lower make meet mount move open overhook palm parry peel pin place plant
@@ -97,9 +97,24 @@ function baseOf(word: string, next = ''): string | null {
   return base ? base + tail : null
 }
 
-/** A position as a place: "Mount" -> "in mount". A name that begins with a preposition stays: "Under side control". */
-export const inPlace = (name: string): string =>
-  /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
+/** A name that is a sentence: "They have our back". */
+const isSentence = (name: string) => /^(they|we|he|she) /i.test(name)
+
+/**
+ * A position as a place: "Mount" -> "in mount". A name that begins with a preposition stays: "Under side control". One
+ * that is a sentence is quoted: "in “They have our back”".
+ */
+export const inPlace = (name: string): string => {
+  if (isSentence(name)) return `in “${name}”`
+  return /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
+}
+
+/** Being there: "we are in mount"; "they have our back". */
+export const weAreIn = (name: string): string => (isSentence(name) ? lowerFirst(name) : `we are ${inPlace(name)}`)
+
+/** The beginning of what is done there: "In mount", "When they have our back". */
+export const whenIn = (name: string): string =>
+  isSentence(name) ? `When ${lowerFirst(name)}` : upperFirst(inPlace(name))
 
 /** "a", "a and b", "a, b and c". */
 export const listed = (parts: readonly string[], and = 'and'): string =>

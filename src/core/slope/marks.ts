@@ -40,8 +40,8 @@ export interface MarkWords {
 }
 
 /**
- * Puts the marks on the ways of their moves, those that weigh most first, largest and where nothing is in the way; what
- * comes later takes the room that is left, with less of a label or none.
+ * Puts the marks on the ways of their moves, those that weigh most among their kind first, largest and where nothing is
+ * in the way; what comes later takes the room that is left, with less of a label or none.
  */
 export function placeMarks(
   escapes: readonly Escape[],
@@ -50,16 +50,18 @@ export function placeMarks(
   taken: Boxes,
   words: MarkWords,
 ): EscapeMark[] {
-  const inOrder = [...escapes].sort((a, b) => Number(words.isInFocus(b)) - Number(words.isInFocus(a)))
   const heaviest = { loose: 0, leak: 0, trap: 0, even: 0 }
   for (const { kind, weight } of escapes) heaviest[kind] = Math.max(heaviest[kind], weight)
+  const partOf = ({ kind, weight }: Escape) => Math.sqrt(weight / (heaviest[kind] || 1))
+  const inOrder = escapes.toSorted(
+    (a, b) => Number(words.isInFocus(b)) - Number(words.isInFocus(a)) || partOf(b) - partOf(a),
+  )
   const met = new Map<string, number>()
   return inOrder.flatMap((escape): EscapeMark[] => {
     const spots = spotsOf(escape, lines, ledges, met)
     if (!spots.length) return []
-    const part = Math.sqrt(escape.weight / (heaviest[escape.kind] || 1))
     const { [escape.kind]: least } = LEAST_SIZE
-    const size = least + (MAX_SIZE[escape.kind] - least) * part
+    const size = least + (MAX_SIZE[escape.kind] - least) * partOf(escape)
     const texts = words.of(escape)
     for (const text of [...texts, '']) {
       const width = text ? words.measure(text) * SMALL_TEXT + 4 : 0

@@ -62,7 +62,7 @@ describe('what the start depends on', () => {
     const { found } = finished(dependsOn(demo, minute))
     const said = found.map((one) => sayDependence(demo, one))
     expect(said.length).toBeGreaterThan(8)
-    expect(said).toContainEqual({ head: 'Arm-in choke', detail: 'lands 1 of ten' })
+    expect(said).toContainEqual({ head: 'Step across and lift', detail: 'lands 3 of ten' })
     expect(said.some(({ detail }) => /^meets “[a-z ]+” \d of ten/.test(detail))).toBe(true)
   })
 })

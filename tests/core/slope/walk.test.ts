@@ -60,10 +60,10 @@ describe('walking along the chains', () => {
     const say = (item: Item) => sayItem(chart, figures, item)
     const at = { move: 'americana' as MoveId, position: 'side-control-head-and-far-arm' as PositionId }
     expect(say({ kind: 'place', place: at.position })).toBe(
-      'Side control, head and far arm, worth 76, ours. 5 moves. Best: Kimura.',
+      'Side control, head and far arm, worth 79, ours. 5 moves. Best: Step-around armbar.',
     )
     expect(say({ kind: 'move', move: at.move })).toMatch(
-      /^Americana from Side control, head and far arm, worth 71.*\. 3 of 10 land in a finish\. They have 3 reactions\.$/,
+      /^Americana from Side control, head and far arm, worth 73.*\. 3 of 10 land in a finish\. They have 3 reactions\.$/,
     )
     expect(say({ kind: 'escape', ...at, reaction: 'bridges-over-us' as ReactionId })).toBe(
       'They: Bridges over us, 1 of 10, into Under side control. A leak, minus 78. No answer yet.',
