@@ -1,4 +1,5 @@
 import { emptyChart, type Chart } from '../core/chart/chart'
+import { NEW_SETTINGS } from '../core/chart/guesses'
 import { CHART_KIND } from '../core/chart/chartKind'
 import { present } from '../core/sure'
 import type { Store } from '../storage/connection'
@@ -22,7 +23,7 @@ export function useAddingCharts(
     return added.id
   }
 
-  const create = (title: string) => add(emptyChart(list.freshId(title), title))
+  const create = (title: string) => add({ ...emptyChart(list.freshId(title), title), settings: NEW_SETTINGS })
 
   async function duplicate(id: string): Promise<void> {
     const { value: open } = current.document

@@ -14,6 +14,7 @@ import * as ways from '../../src/core/chart/edits/ways'
 import type { Chart } from '../../src/core/chart/chart'
 import { BUILT_IN_RULES } from '../../src/core/chart/rules/builtInRules'
 import type { RunStep } from '../../src/core/chart/run'
+import { AHEAD, KINDS } from '../../src/core/chart/words'
 import * as scenario from '../../src/core/game/edits/scenario'
 import { play } from '../../src/core/limbScore/play'
 import * as bars from '../../src/core/limbScore/edits/editBars'
@@ -50,16 +51,7 @@ type Modules = typeof answers &
 
 /** Exports that edit nothing, or that are only a part of edits. */
 type NoEdit =
-  | (
-      | 'NEW_ANSWER'
-      | 'GUESS_WEIGHT'
-      | 'answersTo'
-      | 'partsOf'
-      | 'partCount'
-      | 'withPart'
-      | 'survivingTries'
-      | 'triesWithout'
-    )
+  | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'survivingTries' | 'triesWithout')
   | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
   | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'nameHead')
 
@@ -201,6 +193,9 @@ const ABOUT_RECORDS = {
   setFact: (chart, { one }) => records.setFact(chart, one(chart.positions).id, 'over', one(['left', ''])),
   setLanding: (chart, { one, below }) =>
     records.setLanding(chart, one(chart.moves).id, below(2) ? 'finish' : one(chart.positions).id),
+  setAhead: (chart, { one }) => records.setAhead(chart, one(chart.positions).id, one(AHEAD)),
+  setFamily: (chart, { one }) => records.setFamily(chart, one(chart.positions).id, one(['side', 'clinch', 'guard'])),
+  setKind: (chart, { one }) => records.setKind(chart, one(chart.moves).id, one(KINDS)),
   setOut: (chart, { one }) => records.setOut(chart, one(chart.positions).id, one([20, 0, undefined])),
   setReply: (chart, { one, below }) => records.setReply(chart, one(chart.moves).id, below(2) === 0),
   setThreat: (chart, { one }) => records.setThreat(chart, one(chart.positions).id, one([20, 0, undefined])),

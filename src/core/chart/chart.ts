@@ -93,7 +93,7 @@ export class Chart {
   @Optional() @Records(() => PositionalRound) cards?: PositionalRound[]
 }
 
-/** A chart with nothing in it yet. */
+/** A chart with nothing in it. */
 export function emptyChart(id: string, title: string): Chart {
   return {
     format: CHART_FORMAT,

@@ -6,7 +6,7 @@ import { Hazard } from './hazard'
 import type { HoldId, MoveId, PlaceId, PositionId } from './ids'
 import { Probe } from './probe'
 import { Tries } from './tries'
-import { KINDS, type Kind } from './words'
+import { GUESSED, KINDS, type Guessed, type Kind } from './words'
 
 export const DEFAULT_MOVE_SECONDS = 5
 
@@ -67,5 +67,7 @@ export class Move {
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
   @Optional() @OneRecord(() => Hazard) hazard?: Hazard
   @Optional() @Records(() => Fit) fit?: Fit[]
+  /** The fields that nobody has set: what stands there is the product's guess. */
+  @Optional() @IsArray() @IsIn(GUESSED, { each: true }) guessed?: Guessed[]
   @Optional() @IsString() notes?: string
 }

@@ -2,7 +2,7 @@ import { IsArray, IsIn, IsObject, IsString } from 'class-validator'
 import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
 import { IsMeanSeconds, IsPositionId, IsReactionMap, IsWorth } from './constraints'
 import type { HoldId, PlaceId, PositionId } from './ids'
-import { AHEAD, type Ahead } from './words'
+import { AHEAD, GUESSED, type Ahead, type Guessed } from './words'
 
 /** What they do while we hold still: one of `reactions` about once every `every` seconds. */
 export class Unprompted {
@@ -40,6 +40,8 @@ export class Position {
   @Optional() @IsWorth() endWorth?: number
   /** Where a try that slips leads; absent: it is over, or nothing slips where the position is theirs. */
   @Optional() @IsWord() slipsTo?: PlaceId
+  /** The fields that nobody has set: what stands there is the product's guess. */
+  @Optional() @IsArray() @IsIn(GUESSED, { each: true }) guessed?: Guessed[]
   @Optional() @IsRecordId() mirror?: PositionId
   @Optional() @IsString() notes?: string
 }

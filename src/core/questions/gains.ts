@@ -1,7 +1,7 @@
 import { toMoveId, type HoldId, type PositionId } from '../chart/ids'
 import { present, sure } from '../sure'
 import type { Chart } from '../chart/chart'
-import { NEW_ANSWER } from '../chart/edits/answers'
+import { NEW_ANSWER } from '../chart/guesses'
 import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Scenario } from '../game/scenario'

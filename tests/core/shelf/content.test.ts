@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { NEW_ANSWER } from '../../../src/core/chart/edits/answers'
+import { NEW_ANSWER } from '../../../src/core/chart/guesses'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { totalOf } from '../../../src/core/chart/tries'
 import { readChart } from '../../../src/core/files/chartFile'

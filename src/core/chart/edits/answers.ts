@@ -1,12 +1,10 @@
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import { isEndId, type MoveId, type PositionId, type ReactionId } from '../ids'
+import { NEW_ANSWER, newMove } from '../guesses'
 import type { Tries } from '../tries'
 import { answerPlace, Gone, moveBefore, moveIn, reactionIn, type AnswerRef } from './find'
 import { addMove } from './records'
-
-/** How a new answer goes until the coach says otherwise: a guess, which counts for one real try. */
-export const NEW_ANSWER: Tries = { lands: 5, stalls: 5, weight: 1 }
 
 /**
  * Answers a reaction with a charted move, after the answers that there are. Refuses one that answers it already. An
@@ -31,7 +29,7 @@ export function addNewAnswer(chart: Chart, reaction: ReactionId, name: string, t
   const { endsIn } = reactionIn(chart, reaction)
   if (isEndId(endsIn)) throw new Gone('position', endsIn)
   const kind = to === 'finish' ? 'submission' : 'advance'
-  const move = addMove(chart, { name, kind, from: endsIn, to, reply: true })
+  const move = addMove(chart, newMove({ name, kind, from: endsIn, to, reply: true }))
   return addAnswer(chart, reaction, move, { ...NEW_ANSWER })
 }
 

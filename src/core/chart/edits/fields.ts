@@ -1,6 +1,8 @@
 import { fieldsOf } from '../../document/fields'
 import { Refusal } from '../../problem'
 import type { Chart, Settings } from '../chart'
+import { markGuess } from '../guesses'
+import { GUESSED } from '../words'
 import { Gone } from './find'
 
 /** The lists whose records have ids. */
@@ -22,7 +24,8 @@ const isNothing = (value: unknown): boolean =>
 
 /**
  * Sets one field of a record, or takes it away where the value says nothing. What a record may not do without, the
- * check of the edit says. Throws `Gone` where the record is no longer there.
+ * check of the edit says. A field that was a guess is the coach's own from now on. Throws `Gone` where the record is no
+ * longer there.
  */
 export function setField<L extends WithIds, F extends keyof RecordOf<L> & string>(
   chart: Chart,
@@ -34,6 +37,7 @@ export function setField<L extends WithIds, F extends keyof RecordOf<L> & string
   if (field === 'id') throw new Refusal(`an id stays what it is: "${id}"`)
   const record = (chart[list] as RecordOf<L>[] | undefined)?.find((one) => one.id === id)
   if (!record) throw new Gone(ONE_OF[list], id)
+  if ('guessed' in record) for (const guess of GUESSED) if (guess === field) markGuess(record, guess, false)
   if (isNothing(value)) delete record[field]
   else record[field] = value as RecordOf<L>[F]
 }

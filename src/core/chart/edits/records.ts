@@ -4,7 +4,9 @@ import type { Chart } from '../chart'
 import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
-import type { Tries } from '../tries'
+import { COLD_GUESS, guessOut, isGuess, markGuess, setKindOf } from '../guesses'
+import { triesOf } from '../tries'
+import type { Ahead, Kind } from '../words'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
 import { unbreak } from './checkpoints'
 import { dropRounds } from './positionalRounds'
@@ -25,19 +27,31 @@ export function addMove(chart: Chart, fields: Omit<Move, 'id'>): MoveId {
   return id
 }
 
-/** Charts a reaction and has the move meet it `count` times of ten. */
-export function addReaction(chart: Chart, move: MoveId, name: string, endsIn: PositionId, count = 2): ReactionId {
+/** Charts a reaction and has the move meet it: see `meetReaction`. */
+export function addReaction(chart: Chart, move: MoveId, name: string, endsIn: PositionId, count?: number): ReactionId {
   const id = toReactionId(idFromName(name, idsIn(chart.reactions)))
   chart.reactions.push({ id, name, endsIn })
   meetReaction(chart, move, id, count)
   return id
 }
 
-/** The move meets a charted reaction too. */
-export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, count = 2): void {
+const USUAL_MEETING = 2
+
+/**
+ * The move meets a charted reaction too, in `count` of the tries of which nothing came so far, or beside them where
+ * there are not so many. Without a count it is a guess, and so are the tries then.
+ */
+export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, count?: number): void {
   reactionIn(chart, reaction)
   const record = moveIn(chart, move)
-  record.tries = { ...record.tries, reactions: { ...record.tries?.reactions, [reaction]: count } }
+  const { stalls = 0, ...tries } = triesOf(record)
+  const n = count ?? USUAL_MEETING
+  record.tries = {
+    ...tries,
+    ...(stalls > n || record.tries?.stalls !== undefined ? { stalls: Math.max(0, stalls - n) } : {}),
+    reactions: { ...tries.reactions, [reaction]: n },
+    ...(count === undefined ? { weight: tries.weight ?? 1 } : {}),
+  }
 }
 
 /** The move no longer meets the reaction; a reaction that nothing meets any more goes too. */
@@ -125,7 +139,26 @@ export function swapPositions(chart: Chart, id: PositionId, other: PositionId): 
 export function setLanding(chart: Chart, id: MoveId, to: PositionId | 'finish'): void {
   const move = moveIn(chart, id)
   move.to = to
-  if (to === 'finish') move.kind = 'submission'
+  if (to === 'finish') setKindOf(move, 'submission')
+}
+
+/** What kind of move it is. */
+export const setKind = (chart: Chart, id: MoveId, kind: Kind): void => setKindOf(moveIn(chart, id), kind)
+
+/** Who is ahead in a position; how long a good partner stays follows as long as that is a guess. */
+export function setAhead(chart: Chart, id: PositionId, ahead: Ahead): void {
+  const position = positionIn(chart, id)
+  const follows = isGuess(position, 'ahead') || isGuess(position, 'out')
+  position.ahead = ahead
+  markGuess(position, 'ahead', false)
+  if (follows) guessOut(position)
+}
+
+/** The family of a position; how long a good partner stays follows as long as that is a guess. */
+export function setFamily(chart: Chart, id: PositionId, family: string): void {
+  const position = positionIn(chart, id)
+  position.family = family
+  if (isGuess(position, 'out')) guessOut(position)
 }
 
 /** Whether a move does something to the sides (`turns`). */
@@ -156,12 +189,10 @@ export function setThreat(chart: Chart, id: PositionId, every: number | undefine
 /** Mean seconds until a good partner is gone from a position; undefined: nobody gets out but by what is charted. */
 export function setOut(chart: Chart, id: PositionId, every: number | undefined): void {
   const position = positionIn(chart, id)
+  markGuess(position, 'out', false)
   if (every === undefined) delete position.out
   else position.out = { ...position.out, every }
 }
-
-/** How a move goes that nobody has tried cold yet: a guess, which counts for one real try. */
-const COLD_GUESS: Tries = { lands: 3, stalls: 7, weight: 1 }
 
 /** Whether a move is tried only as an answer. One that is tried cold as well gets tries to begin with. */
 export function setReply(chart: Chart, id: MoveId, isReply: boolean): void {

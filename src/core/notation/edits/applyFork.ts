@@ -11,11 +11,12 @@ import { sure, present } from '../../sure'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
 import { idFromName } from '../../document/ids'
-import { NEW_ANSWER } from '../../chart/edits/answers'
+import { COLD_GUESS, NEW_ANSWER, newMove, positionFromName } from '../../chart/guesses'
 import type { Move } from '../../chart/move'
+import { lookUp } from '../../chart/lookUp'
 import type { Reaction } from '../../chart/reaction'
+import type { Kind } from '../../chart/words'
 import { comesToSomething, totalOf, type Tries } from '../../chart/tries'
-import { guessFamily } from '../families'
 import {
   nameKey,
   WORDS,
@@ -55,6 +56,8 @@ export function nameHead(chart: Chart, position: PositionId, { move, place }: Fo
   created.push(...speaker.created)
 }
 
+const ON_THE_FEET = ['standing', 'clinch']
+
 const isWord = ({ byId, text }: Name, word: string): boolean => !byId && nameKey(text) === word
 
 class Speaker {
@@ -86,21 +89,23 @@ class Speaker {
       this.fail(name, `"${name.text}" is new: say where it leads behind it, such as (mount) or (finish)`)
     }
     const to = place ? this.landing(place) : from
-    const here = this.chart.positions.find(({ id }) => id === from)
-    const kind =
-      to === WORDS.finish ? 'submission' : here?.ahead === 'theirs' ? 'escape' : to === from ? 'hold' : 'advance'
+    const kind = this.kindOf(from, to)
     const id = toMoveId(idFromName(name.text, idsOf(this.chart.moves)))
-    const move: Move = {
-      id,
-      name: asTitle(name.text),
-      kind,
-      from,
-      to,
-      tries: { lands: 5, stalls: 5 },
-    }
+    const fields = newMove({ name: asTitle(name.text), kind, from, to, tries: { ...COLD_GUESS } })
+    const move: Move = { id, ...fields }
     this.chart.moves.push(move)
     this.created.push({ kind: 'move', name: move.name })
     return sure(this.chart.moves[this.chart.moves.length - 1])
+  }
+
+  /** What kind of move leads from here to there. */
+  private kindOf(from: PositionId, to: Move['to']): Kind {
+    if (to === WORDS.finish) return 'submission'
+    const here = lookUp(this.chart.positions, from)
+    if (here?.ahead === 'theirs') return 'escape'
+    if (to === from) return 'hold'
+    const isOnTheFeet = (id: string) => ON_THE_FEET.includes(lookUp(this.chart.positions, id)?.family ?? '')
+    return isOnTheFeet(from) && !isOnTheFeet(to) ? 'takedown' : 'advance'
   }
 
   /** Where a move of ours lands: a position, charted or new, or the finish. */
@@ -127,10 +132,8 @@ class Speaker {
       this.fail(name, `there is no position #${name.text}`)
       return this.position
     }
-    const here = this.chart.positions.find(({ id }) => id === this.position)
     const id = toPositionId(idFromName(name.text, idsOf(this.chart.positions)))
-    const family = guessFamily(name.text) ?? here?.family ?? 'standing'
-    this.chart.positions.push({ id, name: asTitle(name.text), family, ahead: here?.ahead ?? 'even' })
+    this.chart.positions.push({ id, ...positionFromName(asTitle(name.text)) })
     this.created.push({ kind: 'position', name: asTitle(name.text) })
     return id
   }

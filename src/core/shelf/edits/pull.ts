@@ -2,6 +2,7 @@ import { copyOf } from '../../typed'
 import { isEndId, toHoldId, toMoveId, toPositionId, toReactionId, type MoveId, type PlaceId } from '../../chart/ids'
 import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
+import { guessOut } from '../../chart/guesses'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
 import type { Tries } from '../../chart/tries'
@@ -66,11 +67,13 @@ class Pull {
     if (own) return own.id
     const holds = record.holds?.map((hold) => this.hold(hold))
     const slipsTo = record.slipsTo && this.end(record.slipsTo)
-    this.chart.positions.push({
+    const position = {
       ...bare(record),
       ...(holds ? { holds: holds.map(toHoldId) } : {}),
       ...(slipsTo ? { slipsTo } : {}),
-    })
+    }
+    if (!position.unprompted) guessOut(position)
+    this.chart.positions.push(position)
     return id
   }
 

@@ -10,7 +10,7 @@ import SteadyInput from '../../../components/SteadyInput.vue'
 import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
-import { setLanding, setReply } from '../../../core/chart/edits/records'
+import { setKind, setLanding, setReply } from '../../../core/chart/edits/records'
 import { holder } from '../../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
 import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
@@ -40,12 +40,11 @@ function set<F extends keyof Move>(label: string, field: F, value: Move[F] | und
   charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'moves', id, field, value))
 }
 
-const setKind = (kind: string) =>
-  set(
-    'Kind',
-    'kind',
-    KINDS.find((one) => one === kind),
-  )
+function pickKind(picked: string) {
+  const { id, name } = props.move
+  const kind = KINDS.find((one) => one === picked)
+  if (kind) charts.edit(`Kind of ${name}`, (draft) => setKind(draft, id, kind))
+}
 const setStall = (place: string) => set('Stalling', 'stallsIn', place ? toPositionId(place) : undefined)
 
 function setOnlyReply(isReply: boolean) {
@@ -139,7 +138,7 @@ function setAliases(text: string) {
       </label>
       <label
         ><span class="label">Kind</span>
-        <select class="field" :value="move.kind" @change="setKind(valueOf($event))">
+        <select class="field" :value="move.kind" @change="pickKind(valueOf($event))">
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
       </label>

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import NotesField from '../../../components/NotesField.vue'
 import { setField } from '../../../core/chart/edits/fields'
-import { removePosition, setOut, setThreat } from '../../../core/chart/edits/records'
+import { removePosition, setAhead, setFamily, setOut, setThreat } from '../../../core/chart/edits/records'
 import { setUnprompted } from '../../../core/chart/edits/tries'
 import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
@@ -38,12 +38,16 @@ function set<F extends keyof Position>(label: string, field: F, value: Position[
   charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'positions', id, field, value))
 }
 
-const setAhead = (ahead: string) =>
-  set(
-    'Ahead',
-    'ahead',
-    AHEAD.find((one) => one === ahead),
-  )
+function pickAhead(picked: string) {
+  const { id, name } = props.position
+  const ahead = AHEAD.find((one) => one === picked)
+  if (ahead) charts.edit(`Ahead of ${name}`, (draft) => setAhead(draft, id, ahead))
+}
+
+function pickFamily(family: string) {
+  const { id, name } = props.position
+  charts.edit(`Family of ${name}`, (draft) => setFamily(draft, id, family))
+}
 
 /** A number, or nothing; what it may be, the chart says. */
 function setNumber(label: string, field: 'breakUp' | 'endWorth', event: Event) {
@@ -98,13 +102,13 @@ async function remove() {
           class="field"
           list="families"
           :value="position.family"
-          @change="set('Family', 'family', valueOf($event).trim())"
+          @change="pickFamily(valueOf($event).trim())"
         />
         <datalist id="families"><option v-for="family in FAMILIES" :key="family" :value="family" /></datalist>
       </label>
       <label
         ><span class="label">Who is ahead</span>
-        <select class="field" :value="position.ahead" @change="setAhead(valueOf($event))">
+        <select class="field" :value="position.ahead" @change="pickAhead(valueOf($event))">
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
       </label>

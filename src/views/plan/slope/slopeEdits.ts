@@ -14,7 +14,7 @@ import {
 } from '../../../core/chart/edits/records'
 import { putByHand } from '../../../core/chart/edits/slope'
 import { lookUp } from '../../../core/chart/lookUp'
-import { positionFromName } from '../../../core/notation/families'
+import { COLD_GUESS, newMove, positionFromName } from '../../../core/chart/guesses'
 import { counted } from '../../../core/say/figureText'
 import { placeName } from '../../../core/say/slopeItem'
 import { wholeOfItem, type Item } from '../../../core/slope/items'
@@ -29,9 +29,6 @@ export type Asking =
   | { for: 'landing' | 'name'; item: Item; to?: string }
 
 type Slope = Pick<ReturnType<typeof useSlope>, 'chart' | 'at' | 'goTo' | 'selection' | 'layout'>
-
-/** The tries of a new move until the coach changes them. */
-const NEW_MOVE = { lands: 3, stalls: 7 }
 
 /** The edits of the chart on the Slope; each is one step of undo. */
 export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
@@ -62,7 +59,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     let id: MoveId | undefined
     charts.edit(`New move ${name}`, (draft) => {
       const from = toPositionId(item.place)
-      id = addMove(draft, { name, kind, from, to: toPositionId(to), tries: { ...NEW_MOVE } })
+      id = addMove(draft, newMove({ name, kind, from, to: toPositionId(to), tries: { ...COLD_GUESS } }))
     })
     if (id) goTo({ kind: 'move', move: id })
   }
