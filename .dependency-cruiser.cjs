@@ -17,7 +17,7 @@ module.exports = {
     only('chart-knows-itself', '^src/core/chart', [...core('chart'), ...RECORDS]),
     only('sides-know-charts', '^src/core/sides', [...core('sides', 'chart'), ...npm('immer')]),
     only('holds-know-charts', '^src/core/holds', core('holds', 'chart')),
-    only('notation-knows-charts', '^src/core/notation', core('notation', 'chart')),
+    only('notation-knows-charts', '^src/core/notation', [...core('notation', 'chart'), ...npm('fastest-levenshtein')]),
     only('game-knows-charts-and-holds', '^src/core/game', core('game', 'chart', 'holds')),
     only('solve-knows-games', '^src/core/solve', core('solve', 'game')),
     only('insight-reads-solutions', '^src/core/insight', core('insight', 'solve', 'game', 'holds', 'chart')),

@@ -11,7 +11,7 @@ const props = defineProps<{
   complete: (line: string, caret: number) => Completion
   error: { line: number; at: number; end: number; message: string } | null
 }>()
-const emit = defineEmits<{ say: [text: string]; cancel: []; typed: [] }>()
+const emit = defineEmits<{ say: [text: string]; cancel: []; typed: [text: string] }>()
 
 const text = ref(props.value)
 const field = ref<HTMLTextAreaElement>()
@@ -47,7 +47,7 @@ function offer() {
   const typed = caret > 0 && line.slice(0, caret).trim() !== ''
   offered.value = typed ? props.complete(line, caret) : { from: 0, options: [] }
   chosen.value = -1
-  emit('typed')
+  emit('typed', text.value)
 }
 
 async function take(i: number) {
@@ -59,7 +59,7 @@ async function take(i: number) {
   await nextTick()
   field.value?.setSelectionRange(from + insert.length, from + insert.length)
   field.value?.focus()
-  if (line) emit('typed')
+  if (line) emit('typed', text.value)
 }
 
 function onKey(event: KeyboardEvent) {
@@ -79,7 +79,26 @@ function onKey(event: KeyboardEvent) {
   event.preventDefault()
 }
 
-defineExpose({ focus: () => field.value?.focus(), clear: () => (text.value = '') })
+/** Puts text where the caret is, as if it had been typed. */
+async function insert(added: string) {
+  const at = field.value?.selectionStart ?? text.value.length
+  text.value = text.value.slice(0, at) + added + text.value.slice(at)
+  await nextTick()
+  field.value?.focus()
+  field.value?.setSelectionRange(at + added.length, at + added.length)
+  offer()
+}
+
+/** Sets the whole text, with the caret at its end. */
+async function replace(all: string) {
+  text.value = all
+  await nextTick()
+  field.value?.focus()
+  field.value?.setSelectionRange(all.length, all.length)
+  offer()
+}
+
+defineExpose({ focus: () => field.value?.focus(), insert, replace })
 </script>
 
 <template>

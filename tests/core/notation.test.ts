@@ -3,7 +3,9 @@ import type { Chart } from '../../src/core/chart/chart'
 import type { PositionId } from '../../src/core/chart/ids'
 import { parseChart, readChart } from '../../src/core/files/chartFile'
 import { applyFork } from '../../src/core/notation/edits/applyFork'
-import { sayLines } from '../../src/core/notation/edits/sayLines'
+import { sayLines, sayStill } from '../../src/core/notation/edits/sayLines'
+import { setUnprompted } from '../../src/core/chart/edits/tries'
+import { nearlyNamed, nearMisses } from '../../src/core/notation/near'
 import { completeFork } from '../../src/core/notation/complete'
 import { readFork } from '../../src/core/notation/readFork'
 import { writeFork } from '../../src/core/notation/writeFork'
@@ -51,10 +53,47 @@ describe('a line', () => {
   })
 
   it('needs to know where a new move leads', () => {
-    const said = say(sound(), side, 'Americana: 3 land')
+    const said = say(sound(), side, 'Step across: 3 land')
     expect(said.ok ? [] : said.errors).toEqual([
-      { at: 0, end: 9, message: expect.stringContaining('say where it leads') },
+      { at: 0, end: 11, message: expect.stringContaining('say where it leads') },
     ])
+  })
+
+  it.each(['Americana', 'Arm-in choke', 'Straight armlock', 'kimura', 'Inside heel hook'])('%s is a finish', (name) => {
+    const chart = sound()
+    expect(say(chart, side, `${name}: 3 land`).ok).toBe(true)
+    expect(chart.moves.at(-1)).toMatchObject({ to: 'finish', kind: 'submission', seconds: 10, guessed: ['seconds'] })
+  })
+
+  it.each(['Kimura grip', 'Body lock', 'Armbar control', 'Step over the leg'])('%s is none', (name) => {
+    expect(say(sound(), side, `${name}: 3 land`).ok).toBe(false)
+  })
+
+  it('comes to nothing as far as nothing else is said, up to ten tries or as many as were said', () => {
+    const tries = (line: string) => {
+      const chart = sound()
+      expect(say(chart, side, line).ok).toBe(true)
+      return chart.moves.find(({ name }) => name === 'Americana')!.tries
+    }
+    expect(tries('Americana: 4 land')).toEqual({ lands: 4, stalls: 6 })
+    expect(tries('Americana 4 of 10')).toEqual({ lands: 4, stalls: 6 })
+    expect(tries('Americana (finish) 40 %; 3 bridges')).toEqual({ lands: 4, stalls: 3, reactions: { bridge: 3 } })
+    expect(tries('Americana: 4; 30% bridges')).toEqual({ lands: 4, stalls: 3, reactions: { bridge: 3 } })
+    expect(tries('Americana: 3 of 5 land; 1 of 5 bridges')).toEqual({ lands: 3, stalls: 1, reactions: { bridge: 1 } })
+    expect(tries('Americana 6 of 20; 4 bridges')).toEqual({ lands: 6, stalls: 10, reactions: { bridge: 4 } })
+    expect(tries('Americana: 8 land; 4 bridges')).toEqual({ lands: 8, reactions: { bridge: 4 } })
+    expect(tries('Americana: 3 land; 2 nothing')).toEqual({ lands: 3, stalls: 2 })
+  })
+
+  it('has answers in any form of so many of so many', () => {
+    const own = (answer: string) => {
+      const chart = sound()
+      expect(say(chart, side, `Step over: 3 bridges > step over ${answer}`).ok).toBe(true)
+      return chart.answers[0].tries
+    }
+    expect(own('60%')).toEqual({ lands: 6, stalls: 4 })
+    expect(own('3 of 5')).toEqual({ lands: 3, stalls: 2 })
+    expect(own('[40 %; 2 bridges]')).toEqual({ lands: 4, stalls: 4, elsewhere: undefined, reactions: { bridge: 2 } })
   })
 
   it('uses what is charted, by name or alias, and keeps what it does not speak of', () => {
@@ -107,15 +146,16 @@ describe('a line', () => {
     ['Step over: 3 50/50 roll', 13, /stands in quotes/],
     ['Step over: 3 bridges > step over 6', 34, /stands in quotes/],
     ['Step over: ٣ land', 11, /"٣" is not read as a digit/],
-    ['Step over', 9, /colon/],
+    ['Step over', 9, /how ten tries go/],
+    ['Step over: 140 % land', 11, /at most 100 %/],
     ['Step over: land', 11, /how many/],
-    ['Step over: 3', 12, /what they do/],
+    ['Step over: 3 (mount)', 13, /what they do/],
     ['Step over: 3 land, 2 nothing', 17, /semicolon/],
     ['Step over: 3 bridges >', 22, /which move/],
     ['Step over (mount: 3 land', 24, /close the bracket/],
     ['Step over: 3 bridges > step over 6 of', 37, /of how many/],
     ['Step over: 3 bridges > fly home', 23, /say where it leads/],
-    ['Step over: 3 bridges > step over 6 of 4', 33, /6 of 4/],
+    ['Step over: 3 bridges > step over 6 of 4', 33, /6 of 4 is too many/],
     ['Step over: 9999 land', 11, /at most 1000/],
     ['Step over: 3 nothing', 0, /must land or meet/],
     ['Step over (caught): 3 land', 11, /lands in a position/],
@@ -128,6 +168,64 @@ describe('a line', () => {
       expect(said.errors[0].message).toMatch(says)
       expect(said.errors[0].at).toBe(at)
     }
+  })
+})
+
+describe('what they do while we hold still', () => {
+  const still = (chart: Chart, line: string) => sayStill(chart, side, line)
+
+  it('is said with its answers, beside what is charted of it, and asks for no move of ours', () => {
+    const chart = sound()
+    const moves = chart.moves.length
+    expect(still(chart, '3 push the knee > underhook (mount) 6 of 10; 1 bridges (turtle) > ?')).toMatchObject({
+      ok: true,
+      value: { reactions: ['push-the-knee', 'bridges'] },
+    })
+    const here = () => chart.positions.find(({ id }) => id === side)!
+    expect(here()).toMatchObject({
+      unprompted: { every: 10, reactions: { 'push-the-knee': 3, bridges: 1 } },
+      guessed: ['unprompted'],
+    })
+    expect(chart.moves.slice(moves)).toMatchObject([{ name: 'Underhook', from: side, to: 'mount', reply: true }])
+    setUnprompted(chart, side, 8, here().unprompted!.reactions)
+    expect(here().guessed).toBeUndefined()
+    still(chart, '2 push the knee')
+    expect(here().unprompted).toEqual({ every: 8, reactions: { 'push-the-knee': 2, bridges: 1 } })
+    expect(chart.answers.filter(({ reaction }) => reaction === 'push-the-knee')).toHaveLength(1)
+  })
+
+  it.each(['', '3', '3 land', 'push the knee', '3 push the knee > fly home', '2 caught'])('refuses %j', (line) => {
+    const chart = sound()
+    const before = structuredClone(chart)
+    expect(still(chart, line).ok).toBe(false)
+    expect(chart).toEqual(before)
+  })
+})
+
+describe('a near miss', () => {
+  const turns = [{ name: 'Turns in', aliases: ['Rolls to the knees'] }, { name: 'Hides it at the hip' }]
+
+  it.each([
+    ['turn in', 'Turns in'],
+    ['Truns in', 'Turns in'],
+    ['roll to knees', 'Rolls to the knees'],
+    ['hides at hip', undefined],
+    ['hides it at hip', 'Hides it at the hip'],
+    ['turns in', undefined],
+    ['turns out', undefined],
+    ['bridges', undefined],
+  ])('%s: %s', (name, meant) => expect(nearlyNamed(name, turns)).toBe(meant))
+
+  it('is told of every record that a line would create', () => {
+    const created = [
+      { kind: 'move' as const, name: 'Step ovr' },
+      { kind: 'position' as const, name: 'Mounts' },
+      { kind: 'reaction' as const, name: 'Rolls away' },
+    ]
+    expect(nearMisses(sound(), created)).toEqual([
+      { kind: 'move', said: 'Step ovr', meant: 'Step over' },
+      { kind: 'position', said: 'Mounts', meant: 'Mount' },
+    ])
   })
 })
 

@@ -60,3 +60,10 @@ export function aheadFromName(name: string): Ahead | undefined {
 }
 
 const plain = (name: string) => name.normalize('NFKC').replace(/[’‘]/g, "'").trim().toLowerCase()
+
+const FINISHES =
+  /\b(choke|strangle|arm ?bar|arm ?lock|(leg|ankle|foot|wrist|key|knee|straight|bent) ?lock|lock|kimura|americana|keylock|triangle|guillotine|knee ?bar|heel hook|toe hold|crank|hammerlock)\b/
+const NO_FINISH = /\b(body lock|lock down|grip|control|trap|threat|entry|set ?up|position|to the|into)\b/
+
+/** Whether a move of this name ends the exchange: it is one of the locks and chokes. */
+export const finishesByName = (name: string): boolean => FINISHES.test(plain(name)) && !NO_FINISH.test(plain(name))

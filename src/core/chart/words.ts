@@ -34,7 +34,7 @@ export type Limb = (typeof LIMBS)[number]
 export const limbNamed = (name: string): Limb | undefined => LIMBS.find((limb) => limb === name)
 
 /** The fields of a position or a move that may be guesses of the product. */
-export const GUESSED = ['ahead', 'out', 'seconds'] as const
+export const GUESSED = ['ahead', 'out', 'unprompted', 'seconds'] as const
 export type Guessed = (typeof GUESSED)[number]
 
 /** Families in the order of their bands, from the crest down; any other word gets a band of its own. */

@@ -20,7 +20,7 @@ export function completeFork(chart: Chart, position: PositionId, line: string, c
   if (!part) return { from: caret, options: [] }
   const before = typed.slice(0, typed.length - sure(part[1]).length).trimEnd()
   const sign = before.slice(-1)
-  const counted = /^\s*\d+(\.\d+)?\s+/.exec(sure(part[1]))
+  const counted = /^\s*\d+([.,]\d+)?(\s*%|\s+of\s+\d+)?\s+/.exec(sure(part[1]))
   const word = sure(part[1]).slice(counted?.[0].length ?? present(/^\s*/.exec(sure(part[1])))[0].length)
   const from = caret - word.length
   return { from, options: optionsFor(chart, position, before, sign, Boolean(counted), word) }

@@ -4,7 +4,9 @@
  *   Americana (finish): 3 land; 2 nothing; 4 turns in (turtle) > take the back 6 of 10; 1 bridges > ?
  *
  * A move and where it leads; of about ten tries, how many land, come to nothing or meet which reaction; where that
- * ends, and behind `>` our answers, best first, each with tries of its own where it has any. `?` is a loose end.
+ * ends, and behind `>` our answers, best first, each with tries of its own where it has any. `?` is a loose end. How
+ * many land may stand right behind the name ("Americana 4 of 10; ..."), and any count as a percentage. What is not said
+ * comes to nothing, up to ten tries in all or as many as were said.
  */
 export interface Fork {
   move: Name

@@ -51,7 +51,12 @@ export function findMove(chart: Chart, position: PositionId, name: Name): Move |
  * A reaction by name. `endsIn`: only reactions that end there; undefined: any. Reactions that `move` meets already come
  * before others.
  */
-export function findReaction(chart: Chart, name: Name, endsIn: string | undefined, move?: Move): Reaction | undefined {
+export function findReaction(
+  chart: Chart,
+  name: Name,
+  endsIn: string | undefined,
+  move?: { tries?: { reactions?: Record<string, number> } | undefined },
+): Reaction | undefined {
   const candidates = chart.reactions.filter((reaction) => endsIn === undefined || reaction.endsIn === endsIn)
   return find(candidates, name, ({ id }) => move?.tries?.reactions?.[id] !== undefined)
 }

@@ -18,15 +18,27 @@ const OTHER_DIGIT = /^[\d.,]*(?!\d)(\p{Nd})/u
 
 /** Parses one line as a fork. Returns the first error with its place where it is not one. */
 export function readFork(line: string): ForkResult<Fork> {
+  return caught(() => new Reader(scan(line)).fork())
+}
+
+/** Parses what they do while we hold still: reactions with counts and answers, as in a fork. */
+export function readStill(line: string): ForkResult<ForkReaction[]> {
+  return caught(() => new Reader(scan(line)).still())
+}
+
+/** How many tries there are where nobody says another number. */
+const TRIES = 10
+
+function caught<T>(read: () => T): ForkResult<T> {
   try {
-    return { ok: true, value: new Reader(scan(line)).fork() }
+    return { ok: true, value: read() }
   } catch (error) {
     if (error instanceof Misread) return { ok: false, errors: [error.error] }
     throw error
   }
 }
 
-/** Ends the parsing at the first error. It is caught in `readFork`, which returns the error as a value. */
+/** Ends the parsing at the first error. It is caught, and the error returned as a value. */
 class Misread extends Error {
   constructor(readonly error: ForkError) {
     super(error.message)
@@ -42,29 +54,53 @@ class Reader {
     const move = this.name('begin with the name of a move')
     const place = this.place()
     const isReply = this.takeWord(WORDS.reply)
-    this.expect(':', 'put a colon after the move, then how ten tries go')
+    if (!this.takeSign(':') && this.peek().kind !== 'number') {
+      this.fail('say how ten tries go, such as "4 of 10"')
+    }
     const body = this.body()
     if (this.peek().kind !== 'end') this.fail('expected a semicolon before this, or the end of the line')
     return { move, ...(place ? { place } : {}), ...(isReply ? { isReply } : {}), body }
   }
 
-  /** Parses items separated by `;` up to the end of the line or a closing bracket. */
+  /** What they do while we hold still: reactions alone, as in a fork. */
+  still(): ForkReaction[] {
+    const body = this.body()
+    const { end } = this.peek()
+    if (this.peek().kind !== 'end') this.fail('expected a semicolon before this, or the end of the line')
+    if (body.lands || body.elsewhere.length) this.failAt(0, end, 'say what they do, such as "3 push the knee"')
+    if (!body.reactions.length) this.failAt(0, Math.max(1, end), 'say what they do, such as "3 push the knee"')
+    return body.reactions
+  }
+
+  /**
+   * Parses items separated by `;` up to the end of the line or a closing bracket. What is not said comes to nothing, up
+   * to as many tries as were said, or ten.
+   */
   private body(): Body {
     const body: Body = { lands: 0, stalls: 0, elsewhere: [], reactions: [] }
+    const tries = { all: TRIES, isNothingSaid: false }
     do {
       if (this.isSign(']') || this.peek().kind === 'end') break
-      this.item(body)
+      this.item(body, tries)
     } while (this.takeSign(';'))
+    const said = [...body.elsewhere, ...body.reactions].reduce((sum, { count }) => sum + count, body.lands)
+    if (!tries.isNothingSaid && said > 0) body.stalls = Math.max(0, Math.round((tries.all - said) * 1e6) / 1e6)
     return body
   }
 
-  private item(body: Body): void {
-    const count = this.count('say how many of ten first, such as "3 land"')
+  private item(body: Body, tries: { all: number; isNothingSaid: boolean }): void {
+    const { count, of } = this.share('say how many of ten first, such as "3 land"', tries.all)
     const token = this.peek()
     const word = token.kind === 'name' && !token.quoted && !token.byId ? token.text.toLowerCase() : ''
-    if (word === 'land' || word === 'lands') body.lands += count
-    else if (word === WORDS.nothing) body.stalls += count
-    else if (word === WORDS.caught || word === WORDS.over) {
+    const isBare = token.kind === 'end' || (token.kind === 'sign' && (token.text === ';' || token.text === ']'))
+    if (isBare || word === 'land' || word === 'lands') {
+      body.lands += of === undefined ? count : (count * of) / tries.all
+      if (of !== undefined) tries.all = of
+      if (isBare) return
+    } else if (word === WORDS.nothing) {
+      body.stalls += count
+      tries.isNothingSaid = true
+    } else if (word === WORDS.caught || word === WORDS.over) {
       body.elsewhere.push({ count, place: { text: word, at: token.at, end: token.end } })
     } else if (word.startsWith(`${WORDS.endsIn} `) || word === WORDS.endsIn) {
       body.elsewhere.push({ count, place: this.endsIn(token) })
@@ -107,17 +143,34 @@ class Reader {
       this.expect(']', 'close the bracket')
       return body
     }
-    if (this.peek().kind !== 'number') return undefined
     const from = this.peek()
-    const lands = this.count('')
-    const of = this.peek()
-    if (of.kind !== 'name' || of.text !== 'of') {
+    if (from.kind !== 'number') return undefined
+    const { text } = sure(this.tokens[this.next + 1])
+    if (!from.isPercent && text !== 'of') {
+      this.next++
       this.fail('say "of" how many, such as "6 of 10"; a name that ends in a number stands in quotes')
     }
+    const { count, of = TRIES } = this.share('', TRIES)
+    const lands = (count * of) / TRIES
+    return { lands, stalls: of - lands, elsewhere: [], reactions: [] }
+  }
+
+  /**
+   * A count of tries, of `all`; "3 of 5" is the same share of `all`, and `of` is then 5; a percentage is so much of it.
+   */
+  private share(otherwise: string, all: number): { count: number; of?: number } {
+    const from = this.peek()
+    const n = this.count(otherwise)
+    if (from.kind === 'number' && from.isPercent) {
+      if (n > TRIES) this.failAt(from.at, from.end, 'at most 100 %')
+      return { count: (n * all) / TRIES }
+    }
+    const of = this.peek()
+    if (of.kind !== 'name' || of.text !== 'of') return { count: n }
     this.next++
-    const all = this.count('say of how many, such as "6 of 10"')
-    if (all < lands) this.failAt(from.at, sure(this.tokens[this.next - 1]).end, `${lands} of ${all} cannot land`)
-    return { lands, stalls: all - lands, elsewhere: [], reactions: [] }
+    const whole = this.count('say of how many, such as "6 of 10"')
+    if (whole < n) this.failAt(from.at, sure(this.tokens[this.next - 1]).end, `${n} of ${whole} is too many`)
+    return { count: whole ? (n * all) / whole : 0, of: whole }
   }
 
   private place(): Name | undefined {

@@ -3,13 +3,17 @@ import { SIGNS } from './fork'
 
 export type Token =
   | { kind: 'sign'; text: string; at: number; end: number }
-  | { kind: 'number'; value: number; text: string; at: number; end: number }
+  /** `value`: in tries; a percentage is of ten tries. */
+  | { kind: 'number'; value: number; isPercent: boolean; text: string; at: number; end: number }
   /** Words in a row, a quoted name, or (with `byId`) an id written as #id. */
   | { kind: 'name'; text: string; quoted: boolean; byId: boolean; at: number; end: number }
   | { kind: 'end'; text: ''; at: number; end: number }
 
 /** With a point or a comma before the tenths. */
-const NUMBER = /^\d+([.,]\d+)?(?![\p{L}\p{N}])/u
+const NUMBER = /^(\d+(?:[.,]\d+)?)(\s*%)?(?![\p{L}\p{N}])/u
+/** How many of how many, at the end of the words of a name: "6 of 10", "60 %", and for an answer "6 of" or "6", too. */
+const OF_TEN = /\s+\d+([.,]\d+)?(\s*%|\s+of\s+\d+([.,]\d+)?)(\s+lands?)?\s*$/
+const OF_TEN_BEGUN = /\s+\d+([.,]\d+)?(\s*%|\s+of(\s+\d+([.,]\d+)?)?)?\s*$/
 const ID = /^#[a-z][a-z0-9-]*/
 const QUOTED = /^"[^"]*"?/
 
@@ -42,14 +46,11 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
     return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
   }
   const number = NUMBER.exec(rest)
-  if (number)
-    return {
-      kind: 'number',
-      value: Number(number[0].replace(',', '.')),
-      text: number[0],
-      at,
-      end: at + number[0].length,
-    }
+  if (number) {
+    const isPercent = Boolean(number[2])
+    const value = Number(sure(number[1]).replace(',', '.')) / (isPercent ? 10 : 1)
+    return { kind: 'number', value, isPercent, text: number[0], at, end: at + number[0].length }
+  }
   const quoted = QUOTED.exec(rest)
   if (quoted) {
     const text = quoted[0].replace(/^"|"$/g, '')
@@ -61,7 +62,7 @@ function nextToken(rest: string, at: number, before: Token | undefined): Token {
   return bareName(rest, at, before)
 }
 
-/** The words before the next sign. After an answer's name a trailing "N of N" is left out: these are its tries. */
+/** The words before the next sign. After the name of a move or an answer, how it goes is left out: "6 of 10". */
 function bareName(rest: string, at: number, before: Token | undefined): Token {
   if (before?.kind === 'number' && /^of\s+\d/.test(rest)) {
     return { kind: 'name', text: 'of', quoted: false, byId: false, at, end: at + 2 }
@@ -70,7 +71,7 @@ function bareName(rest: string, at: number, before: Token | undefined): Token {
   while (length < rest.length && !SIGNS.includes(sure(rest[length]))) length++
   const words = rest.slice(0, length)
   const isAnswer = before?.kind === 'sign' && (before.text === '>' || before.text === ',')
-  const tries = isAnswer ? /\s+\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?\s*$/.exec(words) : null
+  const tries = isAnswer ? OF_TEN_BEGUN.exec(words) : before ? null : OF_TEN.exec(words)
   const text = (tries ? words.slice(0, tries.index) : words).trimEnd()
   return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
 }

@@ -4,7 +4,7 @@ import type { Chart } from '../chart/chart'
 import { END_IDS, isEndId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
-import { triesOf, type Tries } from '../chart/tries'
+import { totalOf, triesOf, type Tries } from '../chart/tries'
 import { nameKey, SIGNS, WORDS, type Name } from './fork'
 import { findAnswer, findMove, findPosition, findReaction } from './names'
 
@@ -29,7 +29,7 @@ export function bareOrQuoted(name: string): string {
   const isPlain =
     ![...SIGNS].some((sign) => clean.includes(sign)) &&
     !/^\d/.test(clean) &&
-    !/\s\d+(\.\d+)?(\s+of(\s+\d+(\.\d+)?)?)?$/.test(clean) &&
+    !/\s\d+([.,]\d+)?(\s*%|\s+of(\s+\d+([.,]\d+)?)?)?(\s+lands?)?$/.test(clean) &&
     !/\s{2}/.test(clean) &&
     !KEYWORD.test(clean)
   return isPlain ? clean : `"${clean}"`
@@ -66,6 +66,7 @@ function body(chart: Chart, tries: Tries, move: Move, withAnswers: boolean): str
     if (n > 0 && reaction) items.push(`${count(n)} ${reactionText(chart, reaction, move, withAnswers)}`)
   }
   if (tries.stalls) items.push(`${count(tries.stalls)} ${WORDS.nothing}`)
+  else if (items.length && totalOf(tries) < 10) items.push(`0 ${WORDS.nothing}`)
   return items.join('; ')
 }
 

@@ -45,13 +45,17 @@ export function costText(value: number): string {
   return (Math.abs(per) < 0.05 ? per.toFixed(2) : per.toFixed(1)).replace('-', '−')
 }
 
-/** How often an exchange comes to something, as a coach counts: 2 -> "2 times in each", 0.08 -> "about once in 12". */
-export function howOften(times: number): string {
-  if (times < 0.002) return 'hardly ever comes up'
-  if (times < 2 / 3) return `comes up about once in ${Math.round(1 / times)}`
+/** How often an exchange comes to something, as a coach counts: 0.08 -> "about once in 12". */
+export function onceIn(times: number): string {
+  if (times < 0.002) return 'hardly ever'
+  if (times < 2 / 3) return `about once in ${Math.round(1 / times)}`
   const whole = Math.round(times)
-  return whole === 1 ? 'comes up about once in each exchange' : `comes up about ${whole} times in each exchange`
+  return whole === 1 ? 'about once in each exchange' : `about ${whole} times in each exchange`
 }
+
+/** The same as a sentence's end: "comes up about once in 12". */
+export const howOften = (times: number): string =>
+  times < 0.002 ? 'hardly ever comes up' : `comes up ${onceIn(times)}`
 
 /** 240 -> "4:00"; null -> "none". */
 export function clockText(seconds: number | null): string {

@@ -10,6 +10,7 @@ import {
 import { sure } from '../../sure'
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
+import { markGuess } from '../guesses'
 import { comesToSomething, withoutReaction, type Tries } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
 
@@ -78,8 +79,12 @@ export function setUnprompted(
 ): void {
   const record = positionIn(chart, position)
   const some = Object.fromEntries(Object.entries(reactions).filter(([, n]) => n > 0))
+  if (every !== record.unprompted?.every) markGuess(record, 'unprompted', false)
   if (Object.keys(some).length) record.unprompted = { ...record.unprompted, every, reactions: some }
-  else delete record.unprompted
+  else {
+    delete record.unprompted
+    markGuess(record, 'unprompted', false)
+  }
 }
 
 /** The tries once a reaction is gone. */

@@ -10,8 +10,10 @@ import {
 import { sure, present } from '../../sure'
 import type { Answer } from '../../chart/answer'
 import type { Chart } from '../../chart/chart'
+import { positionIn } from '../../chart/edits/find'
 import { idFromName } from '../../document/ids'
-import { COLD_GUESS, NEW_ANSWER, newMove, positionFromName } from '../../chart/guesses'
+import { finishesByName } from '../../chart/fromName'
+import { markGuess, NEW_ANSWER, newMove, positionFromName } from '../../chart/guesses'
 import type { Move } from '../../chart/move'
 import { lookUp } from '../../chart/lookUp'
 import type { Reaction } from '../../chart/reaction'
@@ -48,9 +50,29 @@ export function applyFork(chart: Chart, position: PositionId, fork: Fork): ForkR
   return { ok: true, value: { move, created: speaker.created } }
 }
 
+/**
+ * Sets what they do in a position while we hold still, in place, beside what is charted of it already: how often each,
+ * and our answers. How often one of them comes is a guess until it is said. Errors as of `applyFork`.
+ */
+export function applyStill(chart: Chart, position: PositionId, said: ForkReaction[]): ForkResult<StillSaid> {
+  const speaker = new Speaker(chart, position)
+  const reactions = speaker.sayStill(said)
+  if (speaker.errors.length) return { ok: false, errors: speaker.errors }
+  return { ok: true, value: { reactions, created: speaker.created } }
+}
+
+/** What saying what they do made: their reactions, and the records that were created. */
+export interface StillSaid {
+  reactions: ReactionId[]
+  created: Said['created']
+}
+
+/** Mean seconds until they do something while we hold still, until the coach says it. */
+const STILL_EVERY = 10
+
 /** Creates the move that a fork begins with, if it is new and the fork says where it leads; adds it to `created`. */
 export function nameHead(chart: Chart, position: PositionId, { move, place }: Fork, created: Said['created']): void {
-  if (move.byId || !place || findMove(chart, position, move)) return
+  if (move.byId || !(place || finishesByName(move.text)) || findMove(chart, position, move)) return
   const speaker = new Speaker(chart, position)
   speaker.newMove(move, place, position)
   created.push(...speaker.created)
@@ -59,6 +81,13 @@ export function nameHead(chart: Chart, position: PositionId, { move, place }: Fo
 const ON_THE_FEET = ['standing', 'clinch']
 
 const isWord = ({ byId, text }: Name, word: string): boolean => !byId && nameKey(text) === word
+
+/** What meets a reaction: a move, or the holding still of a position. */
+interface Meeting {
+  id?: MoveId
+  from: PositionId
+  tries?: { reactions?: Record<string, number> } | undefined
+}
 
 class Speaker {
   readonly errors: ForkError[] = []
@@ -79,19 +108,32 @@ class Speaker {
     if (comesToSomething(tries)) move.tries = tries
     else if (isReply && !totalOf(tries)) delete move.tries
     else this.fail(name, 'at least one try must land or meet a reaction')
-    for (const reaction of body.reactions) if (reaction.answers) this.setAnswers(reaction, move)
+    for (const said of body.reactions) if (said.answers) this.setAnswers(said, this.reaction(said, move))
     return move.id
   }
 
+  sayStill(said: ForkReaction[]): ReactionId[] {
+    const here = positionIn(this.chart, this.position)
+    return said.map((one) => {
+      const reaction = this.reaction(one, { from: this.position, tries: here.unprompted })
+      if (!here.unprompted) markGuess(here, 'unprompted', true)
+      const { every = STILL_EVERY, reactions } = here.unprompted ?? {}
+      here.unprompted = { every, reactions: { ...reactions, [reaction.id]: one.count } }
+      if (one.answers) this.setAnswers(one, reaction)
+      return reaction.id
+    })
+  }
+
   newMove(name: Name, place: Name | undefined, from: PositionId): Move {
+    const finishes = finishesByName(name.text)
     if (name.byId) this.fail(name, `there is no move #${name.text} here`)
-    else if (!place) {
+    else if (!place && !finishes) {
       this.fail(name, `"${name.text}" is new: say where it leads behind it, such as (mount) or (finish)`)
     }
-    const to = place ? this.landing(place) : from
+    const to = place ? this.landing(place) : finishes ? WORDS.finish : from
     const kind = this.kindOf(from, to)
     const id = toMoveId(idFromName(name.text, idsOf(this.chart.moves)))
-    const fields = newMove({ name: asTitle(name.text), kind, from, to, tries: { ...COLD_GUESS } })
+    const fields = newMove({ name: asTitle(name.text), kind, from, to, tries: { lands: 1 } })
     const move: Move = { id, ...fields }
     this.chart.moves.push(move)
     this.created.push({ kind: 'move', name: move.name })
@@ -147,10 +189,12 @@ class Speaker {
     for (const field of ['elsewhere', 'reactions'] as const) {
       if (!Object.keys(present(tries[field])).length && !before?.[field]) delete tries[field]
     }
+    // What the coach says is the coach's own; a line that changes no count leaves the guess a guess.
+    if (before && !sameCounts(before, tries)) delete tries.weight
     return tries
   }
 
-  private reaction({ name, place }: ForkReaction, move: Move): Reaction {
+  private reaction({ name, place }: ForkReaction, move: Meeting): Reaction {
     const endsIn = place && this.end(place)
     const known = findReaction(this.chart, name, endsIn, move)
     if (known) return known
@@ -167,18 +211,17 @@ class Speaker {
   }
 
   /** Whether anything besides this move meets the reaction, so that it must not be changed for both. */
-  private isShared(id: ReactionId, move: Move): boolean {
-    const meets = (tries: Tries | undefined) => tries?.reactions?.[id] !== undefined
+  private isShared(id: ReactionId, move: Meeting): boolean {
+    const meets = (tries: Meeting['tries']) => tries?.reactions?.[id] !== undefined
     return (
       this.chart.moves.some((other) => other.id !== move.id && meets(other.tries)) ||
       this.chart.answers.some(({ tries }) => meets(tries)) ||
-      this.chart.positions.some(({ unprompted }) => unprompted?.reactions[id] !== undefined)
+      this.chart.positions.some(({ unprompted }) => unprompted !== move.tries && meets(unprompted))
     )
   }
 
   /** Sets a reaction's answers to those in the line, in that order. Fields that the line cannot express are kept. */
-  private setAnswers(said: ForkReaction, move: Move): void {
-    const reaction = this.reaction(said, move)
+  private setAnswers(said: ForkReaction, reaction: Reaction): void {
     const before = this.chart.answers.filter((answer) => answer.reaction === reaction.id)
     const answers = (said.answers ?? []).map((answer) => this.answer(answer, reaction, before))
     answers.forEach(({ move: id }, i) => {
@@ -236,5 +279,9 @@ function asTitle(name: string): string {
 function add(counts: Record<string, number>, id: string, n: number): void {
   if (n > 0) counts[id] = (counts[id] ?? 0) + n
 }
+
+const countsOf = ({ lands = 0, stalls = 0, elsewhere = {}, reactions = {} }: Tries) =>
+  JSON.stringify([lands, stalls, ...[elsewhere, reactions].map((map) => Object.entries(map).toSorted())])
+const sameCounts = (a: Tries, b: Tries) => countsOf(a) === countsOf(b)
 
 const sameAnswers = (a: Answer[], b: Answer[]) => JSON.stringify(a) === JSON.stringify(b)

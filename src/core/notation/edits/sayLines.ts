@@ -1,9 +1,9 @@
 import { copyOf } from '../../typed'
 import type { Chart } from '../../chart/chart'
 import type { MoveId, PositionId } from '../../chart/ids'
-import { applyFork, nameHead, type Said } from './applyFork'
-import type { Fork, ForkError } from '../fork'
-import { readFork } from '../readFork'
+import { applyFork, applyStill, nameHead, type Said, type StillSaid } from './applyFork'
+import type { Fork, ForkError, ForkResult } from '../fork'
+import { readFork, readStill } from '../readFork'
 
 export interface LineError extends ForkError {
   /** Index of the line, from 0. */
@@ -40,11 +40,29 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
     }
   }
   if (errors.length) return { ok: false, errors }
+  take(chart, copy)
+  return { ok: true, value: { moves, created } }
+}
+
+/**
+ * Says what they do in a position while we hold still, in one line. If it has an error, the chart is not changed and
+ * the errors are returned.
+ */
+export function sayStill(chart: Chart, position: PositionId, line: string): ForkResult<StillSaid> {
+  const read = readStill(line)
+  if (!read.ok) return read
+  const copy = copyOf(chart)
+  const said = applyStill(copy, position, read.value)
+  if (said.ok) take(chart, copy)
+  return said
+}
+
+/** Takes over what a copy of the chart says. */
+function take(chart: Chart, copy: Chart): void {
   chart.positions = keeping(chart.positions, copy.positions)
   chart.moves = keeping(chart.moves, copy.moves)
   chart.reactions = keeping(chart.reactions, copy.reactions)
   chart.answers = keeping(chart.answers, copy.answers)
-  return { ok: true, value: { moves, created } }
 }
 
 /** The copied records, with those that did not change replaced by the original objects. */

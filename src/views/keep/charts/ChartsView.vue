@@ -24,6 +24,11 @@ const entries = computed(() =>
   }),
 )
 
+async function begin() {
+  await charts.create('New plan')
+  await router.push('/worksheet')
+}
+
 async function show(id: string) {
   if (await charts.open(id)) await router.push('/desk')
 }
@@ -48,7 +53,7 @@ async function remove(id: string, title: string) {
       <p class="muted">They are kept in this browser only. Export what you would not want to lose.</p>
     </header>
     <p class="actions">
-      <button type="button" class="button primary" @click="charts.create('New plan')">New chart</button>
+      <button type="button" class="button primary" @click="begin">New chart</button>
       <FileButton>Import a file</FileButton>
       <button type="button" class="button" @click="openDemo()">Open the demo plan</button>
       <span class="muted small">or drop a file anywhere</span>

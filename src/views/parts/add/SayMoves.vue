@@ -1,20 +1,68 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import NotationInput from '../../../components/NotationInput.vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { finishesByName } from '../../../core/chart/fromName'
 import { completeFork } from '../../../core/notation/complete'
-import { useSaying } from './saying'
+import type { NearMiss as Miss } from '../../../core/notation/near'
+import { present } from '../../../core/sure'
+import WhoIsAhead from '../inspectors/WhoIsAhead.vue'
 import { useWorksheet } from '../inspectors/sheet'
+import NearMiss from './NearMiss.vue'
+import { previewOf, usePreview } from './preview'
+import SayPreview from './SayPreview.vue'
+import { useHalfTyped, useSaying } from './saying'
 
-/** New moves said in lines; a whole position may be pasted. */
+/** New moves said in lines; a whole position may be pasted. What would come of a line is drawn while it is typed. */
 const emit = defineEmits<{ said: []; cancel: [] }>()
 const { chart, position } = useWorksheet()
-const { error, say } = useSaying()
-const field = ref<{ focus: () => void; clear: () => void }>()
+const { error, born, say } = useSaying()
+const text = useHalfTyped('ours')
+const preview = usePreview(text)
+const field = ref<InstanceType<typeof NotationInput>>()
+/** The question that is open: a name that is nearly a charted one. */
+const asking = ref<Miss | null>(null)
+/** Names that were said to be new. */
+const fresh = new Set<string>()
+const newPositions = computed(() => born.value.flatMap((id) => lookUp(chart.value.positions, id) ?? []))
+const isBegun = computed(() => text.value.trim() !== '')
 
-function onSay(text: string) {
-  if (!say(text)) return
-  field.value?.clear()
+function onTyped(typed: string) {
+  text.value = typed
+  error.value = null
+  asking.value = null
+}
+
+async function onSay(typed: string) {
+  text.value = typed
+  if (isBareName(typed)) return void field.value?.replace(`${typed.trim()}${leads(typed) ? ' ' : ' ('}`)
+  const { near } = previewOf(chart.value, present(position.value).id, typed)
+  asking.value = near.find(({ said }) => !fresh.has(said)) ?? null
+  if (asking.value || !say(typed)) return
+  text.value = ''
+  await nextTick()
+  field.value?.focus()
   emit('said')
+}
+
+/** A name alone makes no move yet: its tries are asked for, or where it leads. */
+const isBareName = (typed: string) => /^[^\d:;>()[\]\n]+$/.test(typed.trim())
+const leads = (name: string) =>
+  finishesByName(name) ||
+  chart.value.moves.some(
+    (move) => move.from === position.value?.id && move.name.toLowerCase() === name.trim().toLowerCase(),
+  )
+
+function meant({ said, meant: charted }: Miss) {
+  const at = text.value.toLowerCase().indexOf(said.toLowerCase())
+  const mended = at < 0 ? text.value : text.value.slice(0, at) + charted + text.value.slice(at + said.length)
+  asking.value = null
+  void onSay(mended)
+}
+
+function isNew({ said }: Miss) {
+  fresh.add(said)
+  void onSay(text.value)
 }
 
 defineExpose({ focus: () => field.value?.focus() })
@@ -25,18 +73,27 @@ defineExpose({ focus: () => field.value?.focus() })
     <h2>Say a move <span class="kbd">N</span></h2>
     <NotationInput
       ref="field"
-      value=""
+      :value="text"
       label="Say a move in a line"
-      placeholder="Armbar (finish): 3 land; 4 turns in (turtle) > take the back 6 of 10; 1 stacks > ?"
+      placeholder="Armbar 3 of 10; 4 turns in (turtle) > take the back (back) 6 of 10; 1 stacks > ?"
       :error="error"
       :complete="(line, caret) => completeFork(chart, position!.id, line, caret)"
       @say="onSay"
       @cancel="emit('cancel')"
-      @typed="error = null"
+      @typed="onTyped"
     />
-    <p class="muted small">
-      The move and (where it leads): how many of ten land; how many times they do what (where it ends) &gt; our answer,
-      with tries of its own, or ? for none; how many come to nothing. Enter says it; paste several lines for a whole
+    <p v-if="isBegun" class="parts">
+      <button type="button" class="button quiet" @click="field?.insert('; 3 ')">+ what they do</button>
+      <button type="button" class="button quiet" @click="field?.insert(' > ')">+ answer</button>
+      <button type="button" class="button" @click="onSay(text)">Say it</button>
+    </p>
+    <NearMiss v-if="asking" :key="asking.said" :miss="asking" @meant="meant(asking)" @fresh="isNew(asking)" />
+    <SayPreview v-if="isBegun && preview?.strips.length" :preview="preview" />
+    <p v-else-if="isBegun && preview?.errors.length && !error" class="muted small">{{ preview.errors[0]!.message }}</p>
+    <WhoIsAhead v-for="one in newPositions" :key="one.id" :position="one" named />
+    <p v-if="!isBegun" class="muted small">
+      The move and (where it leads), how many of ten land; how many times they do what (where it ends) &gt; our answer,
+      with how it goes, or ? for none. The rest comes to nothing. Enter says it; paste several lines for a whole
       position.
     </p>
   </section>
@@ -47,5 +104,11 @@ defineExpose({ focus: () => field.value?.focus() })
   display: grid;
   gap: 6px;
   padding: 12px 16px;
+}
+
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 </style>

@@ -1,17 +1,21 @@
-import { sure, present } from '../../../core/sure'
-import { ref } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import type { Chart } from '../../../core/chart/chart'
+import type { PositionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
 import type { LineError } from '../../../core/notation/edits/sayLines'
-import { sayLines } from '../../../core/notation/edits/sayLines'
+import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
 import { counted } from '../../../core/say/figureText'
+import { present, sure } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
-import { lookUp } from '../../../core/chart/lookUp'
 
-/** Applies lines of notation to the open position; keeps the first error to point at. */
+/** Applies lines of notation to the open position; keeps the first error to point at, and what positions came of it. */
 export function useSaying() {
   const charts = useCharts()
   const { chart, position, select } = useWorksheet()
   const error = ref<LineError | null>(null)
+  const born = ref<PositionId[]>([])
 
   /** Returns whether the lines were applied. */
   function say(text: string): boolean {
@@ -21,14 +25,42 @@ export function useSaying() {
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
     const name = lookUp(chart.value.moves, sure(moves[0]))?.name ?? created[0]?.name ?? 'a move'
-    charts.edit(
-      moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`,
-      (draft) => void sayLines(draft, id, text),
-    )
-    if (created.length) charts.tell(`New: ${[...new Set(created.map((one) => one.name))].join(', ')}.`)
+    edit(moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`, (draft) => {
+      sayLines(draft, id, text)
+    })
     select(sure(moves[0]))
     return true
   }
 
-  return { error, say }
+  /** Says what they do while we hold still. Returns whether it was applied. */
+  function sayTheirs(line: string): boolean {
+    const { id, name } = present(position.value)
+    const trial = sayStill(structuredClone(chart.value), id, line)
+    error.value = trial.ok ? null : { ...sure(trial.errors[0]), line: 0 }
+    if (!trial.ok) return false
+    edit(`What they do in ${name}`, (draft) => void sayStill(draft, id, line))
+    select(undefined, sure(trial.value.reactions[0]))
+    return true
+  }
+
+  function edit(label: string, change: (draft: Chart) => void) {
+    const before = new Set(chart.value.positions.map(({ id }) => id))
+    charts.edit(label, change)
+    born.value = present(charts.chart).positions.flatMap(({ id }) => (before.has(id) ? [] : [id]))
+  }
+
+  return { error, born, say, sayTheirs }
+}
+
+/** What is half typed in a field of the open position: it survives leaving the screen, and goes with the tab. */
+export function useHalfTyped(field: 'ours' | 'theirs') {
+  const { chart, position } = useWorksheet()
+  const kept = useStorage<Record<string, string>>(`ataque-half-typed-${field}`, {}, sessionStorage)
+  const key = computed(() => `${chart.value.id} ${position.value?.id ?? ''}`)
+  const text = ref(kept.value[key.value] ?? '')
+  watch(text, (typed) => {
+    const { [key.value]: _, ...others } = kept.value
+    kept.value = typed.trim() ? { ...others, [key.value]: typed } : others
+  })
+  return text
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { present } from '../../../core/sure'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Hold } from '../../../core/chart/hold'
 import { holder } from '../../../core/chart/hold'
 import type { Person } from '../../../core/chart/words'
+import BodyFigure from './BodyFigure.vue'
 import { figureOf } from '../../../core/body/body'
 import { HEIGHT, WIDTH } from '../../../core/body/poses'
 import type { Orientation } from '../../../core/sides/frames'
@@ -37,22 +37,6 @@ const words = computed(() => {
       .map((mark, row) => ({ ...mark, isLeft: i === 0, y: (HEIGHT * (row + 0.7)) / (side.length + 0.4) })),
   )
 })
-const layers = computed(() => {
-  const { over, ours, theirs, isBehind } = present(figure.value)
-  const [top, bottom] = over === 'ours' ? [ours, theirs] : [theirs, ours]
-  return isBehind
-    ? [
-        { body: top, parts: 'trunk' },
-        { body: bottom, parts: 'all' },
-        { body: top, parts: 'limbs' },
-      ]
-    : [
-        { body: bottom, parts: 'all' },
-        { body: top, parts: 'all' },
-      ]
-})
-const path = (points: readonly (readonly [number, number])[]) =>
-  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
 </script>
 
 <template>
@@ -68,19 +52,7 @@ const path = (points: readonly (readonly [number, number])[]) =>
           mat
         </text>
       </g>
-      <g v-for="({ body, parts }, i) in layers" :key="i" :class="[body.by, { top: i > 0 }]">
-        <g v-if="parts !== 'limbs'">
-          <path class="trunk edge" :d="`${path(body.trunk)}Z`" stroke-width="22" />
-          <path class="trunk inside" :d="`${path(body.trunk)}Z`" stroke-width="18" />
-          <circle class="head" :cx="body.head[0]" :cy="body.head[1]" r="16" />
-        </g>
-        <template v-if="parts !== 'trunk'">
-          <g v-for="(limb, k) in body.limbs" :key="k">
-            <path class="edge" :d="path(limb)" :stroke-width="k < 2 ? 13 : 16" />
-            <path class="inside" :d="path(limb)" :stroke-width="k < 2 ? 9 : 12" />
-          </g>
-        </template>
-      </g>
+      <BodyFigure :figure="figure" />
       <g v-for="mark in words" :key="mark.hold.id" :class="['mark', holder(mark.hold)]">
         <template v-if="!isNarrow">
           <path class="lead" :d="`M${mark.at[0]} ${mark.at[1]}L${mark.isLeft ? -4 : WIDTH + 4} ${mark.y}`" />
@@ -111,57 +83,6 @@ svg {
   display: block;
   width: 100%;
   max-height: 300px;
-}
-
-.edge,
-.inside {
-  fill: none;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-
-.head {
-  stroke-width: 2;
-}
-
-.ours .edge,
-.ours .head {
-  stroke: var(--ours);
-}
-
-.ours .trunk.edge {
-  fill: var(--ours);
-}
-
-.ours .inside {
-  stroke: var(--ours-soft);
-}
-
-.ours .head,
-.ours .trunk.inside {
-  fill: var(--ours-soft);
-}
-
-.theirs .edge,
-.theirs .head {
-  stroke: var(--theirs);
-}
-
-.theirs .trunk.edge {
-  fill: var(--theirs);
-}
-
-.theirs .inside {
-  stroke: var(--panel);
-}
-
-.theirs .head,
-.theirs .trunk.inside {
-  fill: var(--panel);
-}
-
-.top {
-  opacity: 0.78;
 }
 
 .mat path {

@@ -98,12 +98,7 @@ async function remove() {
     <div class="fields">
       <label
         ><span class="label">Family</span>
-        <input
-          class="field"
-          list="families"
-          :value="position.family"
-          @change="pickFamily(valueOf($event).trim())"
-        />
+        <input class="field" list="families" :value="position.family" @change="pickFamily(valueOf($event).trim())" />
         <datalist id="families"><option v-for="family in FAMILIES" :key="family" :value="family" /></datalist>
       </label>
       <label

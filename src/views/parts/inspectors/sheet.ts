@@ -97,23 +97,7 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
   })
 
   const nameOf = (place: string) => placeName(chart.value.positions, place)
-
-  function stripOf(tries: Tries): TryPart[] {
-    return partsOf(tries).map((part) => ({
-      key: keyOf(part),
-      kind: part.part,
-      count: partCount(tries, part),
-      ...named(part),
-    }))
-  }
-
-  function named(part: Part): { label: string; letter?: string } {
-    if (part.part === 'lands') return { label: 'lands' }
-    if (part.part === 'stalls') return { label: 'nothing' }
-    if (part.part === 'elsewhere') return { label: `ends in ${nameOf(part.place)}` }
-    const label = lookUp(chart.value.reactions, part.reaction)?.name ?? part.reaction
-    return { label, letter: letters.value.get(part.reaction) ?? '·' }
-  }
+  const stripOf = (tries: Tries) => stripIn(chart.value, tries, letters.value)
 
   function setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) {
     const parts = new Map(partsOf(tries).map((part) => [keyOf(part), part]))
@@ -129,6 +113,23 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
   const worksheet = { chart, position, moves, selected, letters, timesMet, nameOf, select, setCounts, stripOf }
   provide(KEY, worksheet)
   return worksheet
+}
+
+/** The parts of tries as they are shown, with the letters of their reactions. */
+export function stripIn(chart: Chart, tries: Tries, letters: ReadonlyMap<string, string>): TryPart[] {
+  const named = (part: Part): { label: string; letter?: string } => {
+    if (part.part === 'lands') return { label: 'lands' }
+    if (part.part === 'stalls') return { label: 'nothing' }
+    if (part.part === 'elsewhere') return { label: `ends in ${placeName(chart.positions, part.place)}` }
+    const label = lookUp(chart.reactions, part.reaction)?.name ?? part.reaction
+    return { label, letter: letters.get(part.reaction) ?? '·' }
+  }
+  return partsOf(tries).map((part) => ({
+    key: keyOf(part),
+    kind: part.part,
+    count: partCount(tries, part),
+    ...named(part),
+  }))
 }
 
 export function useWorksheet(): Worksheet {

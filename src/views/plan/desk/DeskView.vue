@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import CostList from './CostList.vue'
 import DrillList from './DrillList.vue'
-import FirstSteps from './FirstSteps.vue'
 import HundredExchanges from './HundredExchanges.vue'
-import LooseEnds from './LooseEnds.vue'
 import MovesInUse from './MovesInUse.vue'
-import WorstLeaks from './WorstLeaks.vue'
 
 const charts = useCharts()
 const figures = useFigures()
@@ -19,19 +17,17 @@ const figures = useFigures()
     </header>
     <HundredExchanges v-if="figures.figures" class="wide" />
     <p v-else-if="!charts.chart.positions.length" class="panel empty wide">
-      Nothing is charted yet. <RouterLink class="button primary" to="/worksheet">Name the first position</RouterLink>
+      Nothing is charted yet. <RouterLink class="button primary" to="/worksheet">Begin the chart</RouterLink>
     </p>
     <template v-if="figures.figures">
+      <div class="column">
+        <CostList />
+      </div>
       <div class="column">
         <DrillList />
         <MovesInUse />
       </div>
-      <div class="column">
-        <WorstLeaks />
-        <LooseEnds />
-      </div>
     </template>
-    <FirstSteps class="wide" />
     <p class="muted small wide">
       Figures follow from the tries that you put in; they are no statistics. Ataque does not replace a qualified coach,
       your rules or medical advice.

@@ -3,15 +3,19 @@ import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { hundred, share } from '../../../core/say/figureText'
 import { headline } from '../../../core/say/headline'
+import { sayRepeats } from '../../../core/say/trust'
+import { WORTH } from '../../../core/say/worth'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import HowSure from '../../parts/figures/HowSure.vue'
+import TooLittle from '../../parts/figures/TooLittle.vue'
 
 /** The start's value, a sentence a coach would say, and what becomes of a hundred exchanges. */
 const charts = useCharts()
 const store = useFigures()
 const sentence = computed(() => headline(present(charts.chart), present(store.scenario), present(store.figures)))
+const repeats = computed(() => sayRepeats(present(charts.chart), present(store.figures)))
 
 const parts = computed(() => {
   const { endings } = present(store.figures)
@@ -30,11 +34,13 @@ const parts = computed(() => {
   <section class="panel hundred" aria-label="What the start is worth">
     <div class="worth">
       <AskedFigure :value="store.figures!.value" :asked="{ of: 'start' }" label="Worth of the start" />
-      <span class="label">per 100 exchanges</span>
+      <span class="label">worth</span>
       <HowSure />
     </div>
     <div class="rest" :class="{ stale: store.stale }">
+      <TooLittle />
       <p class="sentence">{{ sentence }}</p>
+      <p v-if="repeats" class="muted">{{ repeats }}</p>
       <div class="bar" role="img" :aria-label="parts.map(({ name, value }) => `${hundred(value)} ${name}`).join(', ')">
         <span v-for="part in parts" :key="part.key" :class="part.key" :style="{ flexGrow: part.value }" />
       </div>
@@ -43,6 +49,7 @@ const parts = computed(() => {
           <i :class="part.key" /><b>{{ share(part.value) }}</b> {{ part.name }}
         </li>
       </ul>
+      <p class="muted small">{{ WORTH }}</p>
     </div>
   </section>
 </template>

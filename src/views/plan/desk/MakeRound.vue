@@ -24,6 +24,6 @@ async function make() {
     title="Make a round of it"
     @click="make"
   >
-    round
+    Make a round
   </button>
 </template>

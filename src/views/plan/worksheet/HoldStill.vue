@@ -1,15 +1,25 @@
 <script setup lang="ts">
-import { toReactionId } from '../../../core/chart/ids'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { valueOf } from '../../../components/events'
 import LooseRing from '../../../components/LooseRing.vue'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { setOut } from '../../../core/chart/edits/records'
+import { setUnprompted } from '../../../core/chart/edits/tries'
+import { isGuess } from '../../../core/chart/guesses'
+import { toReactionId } from '../../../core/chart/ids'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import FromHere from '../../parts/add/FromHere.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
-import ReactionRow from './ReactionRow.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import ReactionRow from './ReactionRow.vue'
 
-/** What they do while we hold still, where anything is charted. */
+/** What they do while we hold still, how often, and that a good partner gets out. */
 const { position } = useWorksheet()
+const charts = useCharts()
 const store = useFigures()
+const field = ref<InstanceType<typeof FromHere>>()
 /** What it costs that they get out; not known while it is being worked out. */
 const cost = computed(() => {
   const ends = store.figures?.looseEnds ?? []
@@ -17,22 +27,60 @@ const cost = computed(() => {
   return at < 0 ? undefined : store.costs[at]
 })
 const reactions = computed(() => Object.keys(position.value?.unprompted?.reactions ?? {}).map(toReactionId))
+
+function setEvery(event: Event) {
+  const { id, name, unprompted } = present(position.value)
+  const every = Number(valueOf(event))
+  charts.edit(`How often in ${name}`, (draft) => setUnprompted(draft, id, every, unprompted?.reactions ?? {}))
+}
+
+function setOutEvery(event: Event) {
+  const { id, name } = present(position.value)
+  const typed = valueOf(event)
+  charts.edit(`Getting out of ${name}`, (draft) => setOut(draft, id, typed === '' ? undefined : Number(typed)))
+}
+
+function takeOff() {
+  const { id, name } = present(position.value)
+  charts.edit(`Nobody just gets out of ${name}`, (draft) => setOut(draft, id, undefined))
+  charts.tell(`Nobody gets out of ${name} but by what is charted.`, 'info', 'undo')
+}
+
+defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <article v-if="reactions.length || position?.out" class="panel still" aria-label="While we hold still">
+  <article v-if="position" class="panel still" aria-label="While we hold still">
     <h2>
       While we hold still
-      <span v-if="position?.unprompted" class="muted small">
-        about every {{ position.unprompted.every }} seconds one of these
-      </span>
+      <label v-if="position.unprompted" class="muted small">
+        about every
+        <SteadyInput
+          class="field seconds"
+          type="number"
+          min="1"
+          aria-label="Seconds until they do something"
+          :value="position.unprompted.every"
+          @change="setEvery"
+        />
+        seconds one of these{{ isGuess(position, 'unprompted') ? ' (a guess)' : '' }}
+      </label>
     </h2>
-    <p v-if="position?.out" class="out">
+    <p v-if="position.out" class="out">
       <LooseRing text="Gets out" />
-      <span class="muted small">
-        a good partner is gone after about {{ position.out.every }} seconds, and it is over; chart how they do it, then
-        take this off
-      </span>
+      <label class="muted small">
+        after about
+        <SteadyInput
+          class="field seconds"
+          type="number"
+          min="1"
+          aria-label="Seconds until a good partner is out"
+          :value="position.out.every"
+          @change="setOutEvery"
+        />
+        seconds{{ isGuess(position, 'out') ? ' (a guess)' : '' }}, and it is over: chart how they do it, then
+      </label>
+      <button type="button" class="plain link small" @click="takeOff">take this off</button>
       <AskedFigure
         v-if="typeof cost === 'number'"
         :value="cost"
@@ -44,6 +92,7 @@ const reactions = computed(() => Object.keys(position.value?.unprompted?.reactio
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" />
     </ul>
+    <FromHere ref="field" :key="position.id" />
   </article>
 </template>
 
@@ -51,11 +100,23 @@ const reactions = computed(() => Object.keys(position.value?.unprompted?.reactio
 .still {
   padding: 10px 12px 8px 16px;
 }
+
 .out {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 10px;
+  gap: 4px 8px;
   padding: 5px 4px;
+}
+
+.seconds {
+  width: 58px;
+  min-height: 26px;
+  padding: 0 6px;
+}
+
+.link {
+  text-decoration: underline;
+  text-underline-offset: 2px;
 }
 </style>

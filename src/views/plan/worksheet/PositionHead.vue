@@ -7,8 +7,11 @@ import { rename } from '../../../core/chart/edits/records'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { isGuess } from '../../../core/chart/guesses'
+import WhoIsAhead from '../../parts/inspectors/WhoIsAhead.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 
+const emit = defineEmits<{ say: []; theirs: [] }>()
 const { position, moves, letters, select } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
@@ -31,7 +34,7 @@ function setName(name: string) {
       <p class="muted">
         {{ counted(moves.length, 'move') }}, {{ counted(letters.size, 'reaction')
         }}<template v-if="loose">, {{ counted(loose, 'loose end') }}</template> ·
-        <button type="button" class="plain link" @click="select()">about this position</button>
+        <button type="button" class="plain link" @click="select()">about it</button>
         <template v-if="!isStart">
           ·
           <button type="button" class="plain link" @click="store.setScenario({ start: position!.id })">
@@ -39,7 +42,12 @@ function setName(name: string) {
           </button></template
         >
         <template v-else> · the start</template>
+        ·
+        <button type="button" class="plain link" @click="emit('say')">+ move</button>
+        ·
+        <button type="button" class="plain link" @click="emit('theirs')">+ what they do</button>
       </p>
+      <WhoIsAhead v-if="isGuess(position!, 'ahead')" :position="position!" />
     </div>
     <AskedFigure
       class="worth"

@@ -10,6 +10,8 @@ import SelectedInspector from '../../parts/inspectors/SelectedInspector.vue'
 import PositionList from '../../parts/PositionList.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
 import ShelfSays from './ShelfSays.vue'
+import ThreeDoors from './ThreeDoors.vue'
+import NextThing from '../../parts/figures/NextThing.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 
 const { position, moves, selected } = provideWorksheet()
@@ -17,6 +19,7 @@ const { position, moves, selected } = provideWorksheet()
 const coldFirst = computed(() => moves.value.toSorted((a, b) => Number(a.reply ?? false) - Number(b.reply ?? false)))
 const list = ref<{ search: () => void }>()
 const say = ref<{ focus: () => void }>()
+const still = ref<{ focus: () => void }>()
 
 /** Scrolls to what the address names and gives it the focus. */
 watch(
@@ -46,16 +49,16 @@ useEventListener(document, 'keydown', (event) => {
   <div class="worksheet">
     <PositionList ref="list" />
     <section v-if="position" class="sheet" :aria-label="position.name">
-      <PositionHead />
+      <PositionHead @say="say?.focus()" @theirs="still?.focus()" />
+      <NextThing />
       <ForkCard v-for="move in coldFirst" :key="move.id" :move="move" />
-      <HoldStill />
+      <HoldStill ref="still" />
       <SayMoves ref="say" :key="position.id" />
       <ShelfSays :key="`says ${position.id}`" />
       <FromShelf :key="`shelf ${position.id}`" />
     </section>
     <section v-else class="sheet">
-      <h1>Where do you start from?</h1>
-      <p class="muted">Name a position on the left.</p>
+      <ThreeDoors />
     </section>
     <aside v-if="position" aria-label="In detail">
       <SelectedInspector />

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue'
+import NotationInput from '../../../components/NotationInput.vue'
+import { completeFork } from '../../../core/notation/complete'
+import type { NearMiss as Miss } from '../../../core/notation/near'
+import { present } from '../../../core/sure'
+import { useWorksheet } from '../inspectors/sheet'
+import NearMiss from './NearMiss.vue'
+import { previewStill } from './preview'
+import { useHalfTyped, useSaying } from './saying'
+
+/** What they do while we hold still, said in a line with our answer: no move of ours is needed for it. */
+const { chart, position } = useWorksheet()
+const { error, sayTheirs } = useSaying()
+const text = useHalfTyped('theirs')
+const field = ref<InstanceType<typeof NotationInput>>()
+const asking = ref<Miss | null>(null)
+const fresh = new Set<string>()
+/** Read by the completion as a move of ours that meets them. */
+const BEFORE = 'x: '
+
+function complete(line: string, caret: number) {
+  const { from, options } = completeFork(chart.value, present(position.value).id, BEFORE + line, caret + BEFORE.length)
+  const offered = options.filter(({ kind, insert }) => kind !== 'word' || insert === 'finish')
+  return { from: from - BEFORE.length, options: offered }
+}
+
+function onTyped(typed: string) {
+  text.value = typed
+  error.value = null
+  asking.value = null
+}
+
+async function onSay(typed: string) {
+  text.value = typed
+  if (!typed.trim()) return
+  const { near } = previewStill(chart.value, present(position.value).id, typed)
+  asking.value = near.find(({ said }) => !fresh.has(said)) ?? null
+  if (asking.value || !sayTheirs(typed)) return
+  text.value = ''
+  await nextTick()
+  field.value?.focus()
+}
+
+function meant({ said, meant: charted }: Miss) {
+  const at = text.value.toLowerCase().indexOf(said.toLowerCase())
+  void onSay(at < 0 ? text.value : text.value.slice(0, at) + charted + text.value.slice(at + said.length))
+}
+
+function isNew({ said }: Miss) {
+  fresh.add(said)
+  void onSay(text.value)
+}
+
+defineExpose({ focus: () => field.value?.focus() })
+</script>
+
+<template>
+  <div class="here">
+    <NotationInput
+      ref="field"
+      :value="text"
+      label="From here they"
+      placeholder="From here they …   3 push the knee > underhook (side control) 6 of 10"
+      :error="error"
+      :complete="complete"
+      @say="onSay"
+      @cancel="onTyped('')"
+      @typed="onTyped"
+    />
+    <NearMiss v-if="asking" :key="asking.said" :miss="asking" @meant="meant(asking)" @fresh="isNew(asking)" />
+  </div>
+</template>
+
+<style scoped>
+.here {
+  display: grid;
+  gap: 6px;
+  padding: 6px 0 4px;
+}
+</style>

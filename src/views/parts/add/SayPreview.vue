@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import TenTries from '../../../components/TenTries.vue'
+import type { Preview } from './preview'
+
+/** What a text that is being typed would make: the tries drawn, and what is new to the chart. */
+const props = defineProps<{ preview: Preview }>()
+const KINDS = { position: 'position', move: 'move', reaction: 'what they do' }
+const fresh = computed(() => {
+  const seen = new Set<string>()
+  return props.preview.created.filter(({ kind, name }) => !seen.has(`${kind} ${name}`) && seen.add(`${kind} ${name}`))
+})
+</script>
+
+<template>
+  <div class="preview" aria-label="What this would make" role="group">
+    <div v-for="{ name, leads, parts, text } in preview.strips" :key="name" class="one">
+      <b>{{ name }}</b> <span class="muted small">→ {{ leads }}</span>
+      <span class="strip" inert><TenTries :parts="parts" :name="name" small /></span>
+      <span class="small">{{ text }}</span>
+    </div>
+    <p v-if="fresh.length" class="small">
+      <span class="muted">New:</span>
+      <span v-for="{ kind, name } in fresh" :key="`${kind} ${name}`" class="new"
+        >{{ name }} <i>{{ KINDS[kind] }}</i></span
+      >
+    </p>
+    <p v-else-if="preview.strips.length" class="muted small">Nothing new: all of it is charted.</p>
+  </div>
+</template>
+
+<style scoped>
+.preview {
+  display: grid;
+  gap: 4px;
+  padding: 6px 8px;
+  border-left: 3px solid var(--ours-soft);
+}
+
+.one {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+}
+
+b {
+  font: 700 16px/1.2 var(--label);
+}
+
+.new {
+  margin-left: 10px;
+}
+
+i {
+  color: var(--muted);
+}
+</style>

@@ -1,0 +1,70 @@
+import { refDebounced } from '@vueuse/core'
+import { produce } from 'immer'
+import { computed, type Ref } from 'vue'
+import { letterOf, type TryPart } from '../../../components/tryParts'
+import type { Chart } from '../../../core/chart/chart'
+import type { PositionId, ReactionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import { triesOf } from '../../../core/chart/tries'
+import type { Said } from '../../../core/notation/edits/applyFork'
+import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
+import type { ForkError } from '../../../core/notation/fork'
+import { nearMisses, type NearMiss } from '../../../core/notation/near'
+import { placeName } from '../../../core/say/places'
+import { lowerFirst } from '../../../core/say/speech'
+import { useWorksheet, stripIn } from '../inspectors/sheet'
+
+/** What saying a text would do to the chart: nothing is changed yet. */
+export interface Preview {
+  /** Of each move that is said: its tries drawn, and where it leads. */
+  strips: { name: string; leads: string; parts: TryPart[]; text: string }[]
+  created: Said['created']
+  near: NearMiss[]
+  errors: ForkError[]
+}
+
+/** How long nothing is typed before it is worked out what would come of it, in milliseconds. */
+const PAUSE = 120
+
+/** The preview of a text that is being typed; null while there is none. */
+export function usePreview(text: Ref<string>) {
+  const { chart, position } = useWorksheet()
+  const steady = refDebounced(text, PAUSE)
+  return computed(() => {
+    const here = position.value
+    return here && steady.value.trim() ? previewOf(chart.value, here.id, steady.value) : null
+  })
+}
+
+export function previewOf(chart: Chart, position: PositionId, text: string): Preview {
+  let said: ReturnType<typeof sayLines> | undefined
+  const next = produce(chart, (draft) => void (said = sayLines(draft, position, text)))
+  if (!said?.ok) return { strips: [], created: [], near: [], errors: said?.errors ?? [] }
+  const { created, moves } = said.value
+  const strips = moves.flatMap((id) => {
+    const move = lookUp(next.moves, id)
+    if (!move) return []
+    const tries = triesOf(move)
+    const met = Object.keys(tries.reactions ?? {})
+    const parts = stripIn(next, tries, new Map(met.map((reaction, i) => [reaction, letterOf(i)])))
+    const leads =
+      move.to === 'finish' ? 'a finish' : move.to === move.from ? 'stays here' : placeName(next.positions, move.to)
+    return [{ name: move.name, leads, parts, text: inWords(parts) }]
+  })
+  return { strips, created, near: nearMisses(chart, created), errors: [] }
+}
+
+/** What saying what they do while we hold still would do: the records that it makes, and what is wrong with it. */
+export function previewStill(chart: Chart, position: PositionId, line: string) {
+  let said: ReturnType<typeof sayStill> | undefined
+  produce(chart, (draft) => void (said = sayStill(draft, position, line)))
+  if (!said?.ok) return { reactions: [] as ReactionId[], created: [], near: [], errors: said?.errors ?? [] }
+  return { ...said.value, near: nearMisses(chart, said.value.created), errors: [] }
+}
+
+const WORDS: Partial<Record<string, string>> = { lands: 'land', nothing: 'come to nothing' }
+const inWords = (parts: readonly TryPart[]) =>
+  parts
+    .filter(({ count }) => count > 0)
+    .map(({ count, label }) => `${count} ${WORDS[label] ?? lowerFirst(label)}`)
+    .join(', ')

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lacksOf } from '../../../core/insight/trust'
+import { sayLack } from '../../../core/say/trust'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { addressOf } from './lacks'
+
+/** The next thing worth doing, in one line, until enough is charted to trust the worth. */
+const charts = useCharts()
+const store = useFigures()
+const next = computed(() =>
+  store.figures && !store.stale ? lacksOf(present(charts.chart), store.figures)[0] : undefined,
+)
+</script>
+
+<template>
+  <p v-if="next" class="next" data-test="next">
+    <b>Next:</b> <RouterLink :to="addressOf(next)">{{ sayLack(present(charts.chart), next) }}</RouterLink>
+  </p>
+</template>
+
+<style scoped>
+.next {
+  padding: 6px 12px;
+  border-radius: 8px;
+  background: var(--caution-soft, var(--ours-soft));
+}
+</style>

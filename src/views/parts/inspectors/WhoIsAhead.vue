@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { setAhead } from '../../../core/chart/edits/records'
+import { asksAhead, isGuess } from '../../../core/chart/guesses'
+import type { Position } from '../../../core/chart/position'
+import type { Ahead } from '../../../core/chart/words'
+import { useCharts } from '../../../stores/charts'
+
+/** Who is ahead in a position that was born by being named: taken from its name, or asked. */
+const props = defineProps<{ position: Position; named?: boolean }>()
+const charts = useCharts()
+const CHOICES: Record<Ahead, string> = { ours: 'we are', even: 'nobody is', theirs: 'they are' }
+const asks = computed(() => asksAhead(props.position))
+const isGuessed = computed(() => isGuess(props.position, 'ahead'))
+
+function pick(ahead: Ahead) {
+  const { id, name } = props.position
+  charts.edit(`Ahead of ${name}`, (draft) => setAhead(draft, id, ahead))
+}
+</script>
+
+<template>
+  <p class="ahead" :class="{ asks }" role="group" :aria-label="`Who is ahead in ${position.name}`">
+    <b v-if="named">{{ position.name }}:</b>
+    <span>{{ asks ? 'Who is ahead here?' : 'Ahead here:' }}</span>
+    <span class="choices">
+      <button
+        v-for="(text, ahead) in CHOICES"
+        :key="ahead"
+        type="button"
+        class="button"
+        :aria-pressed="!asks && position.ahead === ahead"
+        @click="pick(ahead)"
+      >
+        {{ text }}
+      </button>
+    </span>
+    <span v-if="isGuessed && !asks" class="muted small">a guess, from its name</span>
+    <span v-if="named && position.out" class="muted small">
+      a good partner is out after about {{ position.out.every }} s{{ isGuess(position, 'out') ? ' (a guess)' : '' }}
+    </span>
+  </p>
+</template>
+
+<style scoped>
+.ahead {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+}
+
+.asks {
+  color: var(--caution);
+}
+
+.choices {
+  display: inline-flex;
+}
+
+.choices .button {
+  min-height: 28px;
+  padding: 0 10px;
+  border-radius: 0;
+}
+
+.choices .button + .button {
+  margin-left: -1px;
+}
+
+.choices .button:first-child {
+  border-radius: 6px 0 0 6px;
+}
+
+.choices .button:last-child {
+  border-radius: 0 6px 6px 0;
+}
+
+[aria-pressed='true'] {
+  background: var(--ours);
+  color: var(--ours-ink);
+}
+</style>

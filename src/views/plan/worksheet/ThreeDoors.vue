@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { figureOf } from '../../../core/body/body'
+import { HEIGHT, WIDTH } from '../../../core/body/poses'
+import { positionOf, STARTS } from '../../../core/body/starts'
+import { addPosition } from '../../../core/chart/edits/records'
+import { positionFromName } from '../../../core/chart/guesses'
+import type { PositionId } from '../../../core/chart/ids'
+import type { Position } from '../../../core/chart/position'
+import { sayLines } from '../../../core/notation/edits/sayLines'
+import { useCharts } from '../../../stores/charts'
+import { useShelf } from '../../../stores/shelf'
+import BodyFigure from '../../parts/body/BodyFigure.vue'
+import { usePulling } from '../../parts/shelf/pulling'
+
+/** Where an empty chart begins: with a position, with a chain from the Shelf, or with one line that can be undone. */
+const charts = useCharts()
+const shelf = useShelf()
+const router = useRouter()
+const { pull } = usePulling()
+const named = ref('')
+
+const pictures = STARTS.map((start) => ({
+  start,
+  figure: figureOf({ frame: start.frame, orientation: start.sides, over: start.over, holds: [] }),
+}))
+
+/** Chains are brought in from where they begin, with what follows for so many moves. */
+const ONWARD = 2
+const CHAINS = ['standing-open-reach', 'side-standard', 'knee-on-belly', 'back-seatbelt-upright']
+const chains = computed(() =>
+  CHAINS.flatMap((id) => {
+    const position = shelf.shelf?.positions.find((one) => one.id === id)
+    const moves = shelf.shelf?.moves.filter(({ from }) => from === id).map((move) => move.id) ?? []
+    return position ? [{ id, name: position.name, moves }] : []
+  }),
+)
+
+const EXAMPLE = {
+  position: 'Side control',
+  line: 'Americana 4 of 10; 3 turns in (turtle) > take the back (back) 6 of 10; 1 bridges > ?',
+}
+
+async function begin(fields: Omit<Position, 'id'>) {
+  let id: PositionId | undefined
+  charts.edit(`New position ${fields.name}`, (draft) => (id = addPosition(draft, fields)))
+  if (id) await router.push(`/worksheet/${id}`)
+}
+
+async function bringIn({ id, name, moves }: (typeof chains.value)[number]) {
+  pull(name, { positions: [id], moves, onward: ONWARD })
+  await router.push(`/worksheet/${id}`)
+}
+
+async function tryLine() {
+  let id: PositionId | undefined
+  charts.edit('The worked line', (draft) => {
+    id = addPosition(draft, positionFromName(EXAMPLE.position))
+    sayLines(draft, id, EXAMPLE.line)
+  })
+  charts.tell('This is what one line makes. Undo takes it away again.', 'info', 'undo')
+  if (id) await router.push(`/worksheet/${id}`)
+}
+
+onMounted(() => void shelf.load())
+</script>
+
+<template>
+  <div class="doors">
+    <h1>Where do you start from?</h1>
+    <section class="panel" aria-label="Pick a position">
+      <h2>Pick a position</h2>
+      <ul class="wall">
+        <li v-for="{ start, figure } in pictures" :key="start.name">
+          <button type="button" class="picture" @click="begin(positionOf(start))">
+            <svg v-if="figure" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" aria-hidden="true">
+              <BodyFigure :figure="figure" />
+            </svg>
+            <b>{{ start.name }}</b>
+          </button>
+        </li>
+      </ul>
+      <form class="own" @submit.prevent="named.trim() && begin(positionFromName(named.trim()))">
+        <input
+          v-model="named"
+          class="field"
+          aria-label="Name another position"
+          placeholder="or name another"
+          maxlength="200"
+        />
+        <button type="submit" class="button" :disabled="!named.trim()">Begin there</button>
+      </form>
+    </section>
+    <div class="others">
+      <section class="panel" aria-label="Bring in a ready chain">
+        <h2>Bring in a ready chain</h2>
+        <p class="muted small">From the Shelf, with guesses for its tries, to change as you like.</p>
+        <ul class="chains">
+          <li v-for="chain in chains" :key="chain.id">
+            <button type="button" class="button" @click="bringIn(chain)">From {{ chain.name }}</button>
+          </li>
+        </ul>
+      </section>
+      <section class="panel" aria-label="Type one line">
+        <h2>Type one line</h2>
+        <p class="muted small">From {{ EXAMPLE.position }}, as you would tell it:</p>
+        <p class="example">{{ EXAMPLE.line }}</p>
+        <p class="muted small">
+          Of ten tries four land; three times they turn in and we take the back, which works six times of ten; once they
+          bridge, and there is no answer yet.
+        </p>
+        <button type="button" class="button" @click="tryLine">Try this line</button>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.doors {
+  display: grid;
+  gap: 12px;
+}
+
+.panel {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  padding: 12px 16px;
+}
+
+.wall {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
+  gap: 8px;
+}
+
+.picture {
+  display: grid;
+  width: 100%;
+  padding: 6px;
+  border: 1px solid var(--strong-line);
+  border-radius: 10px;
+  background: var(--panel);
+  color: inherit;
+  cursor: pointer;
+}
+
+.picture:hover {
+  border-color: var(--ours);
+  background: var(--ours-soft);
+}
+
+.picture b {
+  font: 650 16px/1.3 var(--label);
+}
+
+svg {
+  width: 100%;
+  height: 74px;
+}
+
+.own {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  max-width: 420px;
+}
+
+.own .button {
+  white-space: nowrap;
+}
+
+.others .button {
+  justify-self: start;
+}
+
+.others {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+
+.chains {
+  display: grid;
+  justify-items: start;
+  gap: 6px;
+}
+
+.example {
+  font: 600 16px/1.4 var(--text);
+}
+
+@media (width < 860px) {
+  .others {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
