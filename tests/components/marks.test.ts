@@ -10,8 +10,8 @@ describe('marks', () => {
   it.each([
     [0.14, 'trap', '+14'],
     [0.03, 'trap', '+3'],
-    [0.029, 'even', '+3'],
-    [-0.029, 'even', '−3'],
+    [0.029, 'even', '+2.9'],
+    [-0.029, 'even', '−2.9'],
     [-0.03, 'leak', '−3'],
     [-0.09, 'leak', '−9'],
   ])('a net of %f is a %s, in shape and in words', (net, kind, text) => {

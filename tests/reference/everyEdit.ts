@@ -53,7 +53,7 @@ type Modules = typeof answers &
 type NoEdit =
   | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'survivingTries' | 'triesWithout')
   | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
-  | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'nameHead')
+  | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'applyStill' | 'nameHead')
 
 const shelf = smallShelf()
 const LIMBS = ['left-hand', 'right-hand', 'left-knee', 'head'] as const
@@ -204,11 +204,15 @@ const ABOUT_RECORDS = {
     const line = one(['Sweep (finish): 3 land; 2 bridges > sweep 4 of 10', 'New trap: 3 land', 'Trap (mount): 2 land'])
     lines.sayLines(chart, one(chart.positions).id, line)
   },
+  sayStill: (chart, { one }) => {
+    const line = one(['3 bridges', '2 rolls (mount) > ?', '2 shakes > sweep 4 of 10', '3 land'])
+    lines.sayStill(chart, one(chart.positions).id, line)
+  },
   planSupposed: (chart, { one }) => {
     const target = { of: 'move' as const, move: one(chart.moves).id }
     supposed.planSupposed(
       chart,
-      { tries: { target, part: { of: 'lands' }, share: one([0.2, 0.9]) }, seconds: 40 },
+      { tries: [{ target, part: { of: 'lands' }, share: one([0.2, 0.9]) }], seconds: 40 },
       chart,
     )
   },

@@ -210,8 +210,8 @@ describe('a position in detail', () => {
     const { wrapper, position } = await positionOnScreen()
     await labelled(wrapper, 'Who is ahead').setValue('even')
     await labelled(wrapper, 'Family').setValue(' scramble ')
-    await labelled(wrapper, 'Breaks up, seconds').setValue('40')
-    await labelled(wrapper, 'Worth of ending here').setValue('-0.5')
+    await labelled(wrapper, 'Broken up after, seconds').setValue('40')
+    await labelled(wrapper, 'Worth if time ends here').setValue('-0.5')
     await labelled(wrapper, 'They finish us here').setValue('90')
     expect(position()).toMatchObject({
       ahead: 'even',
@@ -220,15 +220,15 @@ describe('a position in detail', () => {
       endWorth: -0.5,
       threat: { every: 90 },
     })
-    for (const field of ['Breaks up, seconds', 'Worth of ending here', 'They finish us here']) {
+    for (const field of ['Broken up after, seconds', 'Worth if time ends here', 'They finish us here']) {
       await labelled(wrapper, field).setValue('')
     }
     for (const field of ['breakUp', 'endWorth', 'threat']) expect(position()).not.toHaveProperty(field)
   })
 
   it.each([
-    ['Breaks up, seconds', '0', 'must be a number of seconds, at least 1'],
-    ['Worth of ending here', '2', 'must be a number from -1 to 1'],
+    ['Broken up after, seconds', '0', 'must be a number of seconds, at least 1'],
+    ['Worth if time ends here', '2', 'must be a number from -1 to 1'],
     ['They finish us here', '0.5', 'must be a number of seconds, at least 1'],
     ['Family', '  ', 'must be a text of 1 to 200 characters'],
   ])('refuses %s of %j', async (field, typed, reason) => {

@@ -6,8 +6,8 @@ const demo = demoPlan()
 
 test('a printed sheet says what its numbers depend on', () => {
   expect(scenarioLine(demo, false)).toBe(
-    'Tern Street: from the tie-up to the finish · from Underhook, head clear · 4:00 · they read us 20 % · ' +
-      'breaks up after 120 s · finish and position count · side as charted',
+    'Tern Street: from the tie-up to the finish · from Underhook, head clear · 4:00 · they see it coming 20 % · ' +
+      'something breaks it up after about 120 s · finish and position count · own side',
   )
   const other = produce(demo, (draft) => {
     const scenario = {

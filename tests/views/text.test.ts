@@ -16,9 +16,9 @@ import { dragged, letterOf, tryWidth, TypedDigits } from '../../src/components/t
 describe('figures read', () => {
   it.each([
     [0.387, '39', '+39', '38.70'],
-    [-0.094, '−9', '−9', '−9.40'],
-    [0.001, '0', '0', '0.10'],
-    [-0.001, '0', '0', '−0.10'],
+    [-0.094, '−9.4', '−9.4', '−9.40'],
+    [0.001, '0.1', '+0.1', '0.10'],
+    [-0.001, '−0.1', '−0.1', '−0.10'],
     [1, '100', '+100', '100.00'],
   ])('%d per exchange', (value, whole, withSign, fine) => {
     expect([hundred(value), signed(value), finer(value)]).toEqual([whole, withSign, fine])
@@ -120,11 +120,11 @@ describe('a strip of tries', () => {
 })
 
 test.each([
-  [0.031, '+3'],
+  [0.031, '+3.1'],
   [-0.2, '−20'],
   [0.004, '+0.4'],
   [-0.0061, '−0.6'],
-  [0.0004, 'no change'],
-  [0, 'no change'],
-  [-0.0095, '−1'],
+  [0.0004, 'changes nothing'],
+  [0, 'changes nothing'],
+  [-0.0095, '−0.9'],
 ])('a change of %d reads %s', (value, text) => expect(changeText(value)).toBe(text))

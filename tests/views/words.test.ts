@@ -7,6 +7,7 @@ import { figuresOf } from '../../src/core/insight/figures'
 import { headline, worstLeaks } from '../../src/core/say/headline'
 import { conditions, explainAtOnce, explained } from '../../src/core/say/explanation'
 import { commandsFor } from '../../src/views/frame/commands'
+import { commandFinder } from '../../src/views/frame/finding'
 import { isTyping, SHORTCUTS, shortcutOf } from '../../src/views/frame/shortcuts'
 import { placeOf } from '../../src/views/plan/desk/places'
 import { taken } from '../reference/taken'
@@ -109,8 +110,8 @@ describe('a figure taken apart', () => {
 
   it('says the clock and the defender behind it', () => {
     expect(conditions(scenario)).toBe(
-      '4:00 on the clock; they read us 20 %; breaks up about every 120 s; a move that came to nothing lands 50 % as ' +
-        'often at once again; of 100 tries that come to nothing, 15 lose the position.',
+      '4:00 on the clock; they see it coming 20 %; something breaks it up after about 120 s; a failed move ' +
+        'tried again at once works 50 % as well; of 100 tries that come to nothing, 15 lose the position.',
     )
     expect(conditions({ ...scenario, seconds: null, breakUp: null, sharpness: 0 })).toMatch(
       /^no clock; they react as usual; nothing breaks it up;/,
@@ -135,17 +136,38 @@ describe('the palette', () => {
     expect(commands.some(({ name }) => name === 'Undo: Rename')).toBe(true)
     expect(commands.some(({ does }) => does === 'redo')).toBe(false)
     expect(commandsFor(null, {}).map(({ key }) => key)).toEqual([
-      'desk',
-      'slope',
-      'worksheet',
-      'runs',
-      'holds',
-      'score',
-      'shelf',
-      'rules',
-      'charts',
-      'shortcuts',
+      ...['desk', 'slope', 'worksheet', 'runs', 'holds', 'score', 'shelf', 'rules', 'charts'],
+      ...['/runs', '/runs/side-by-side', '/runs/rounds', '/runs/beat', '/runs/what-if', '/holds', '/score'],
+      ...['shortcuts', 'dark', 'print'],
     ])
+  })
+})
+
+describe('finding', () => {
+  const find = commandFinder(commandsFor(chart, {}))
+  const names = (text: string) => find(text).map(({ name }) => name)
+
+  it('takes words in any order, in the name and in what stands around it', () => {
+    expect(names('hides arm')).toContain('Hides it at the hip')
+    expect(names('arm hides')).toContain('Hides it at the hip')
+    expect(names('seatbelt flank')[0]).toBe('Seatbelt from the flank')
+    expect(names('flank seatbelt')[0]).toBe('Seatbelt from the flank')
+  })
+
+  it.each([
+    ['dark', 'Dark or light'],
+    ['print', 'Print this screen'],
+    ['export', 'Export this chart'],
+    ['how sure', 'How sure is it?'],
+    ['drill', 'What to drill'],
+    ['side by side', 'Side by side'],
+    ['what if', 'What if'],
+  ])('%s finds “%s” first', (text, name) => expect(names(text)[0]).toBe(name))
+
+  it('finds more than a dozen, all without a text, and nothing where a word is nowhere', () => {
+    expect(names('back').length).toBeGreaterThan(12)
+    expect(names(' ')).toHaveLength(commandsFor(chart, {}).length)
+    expect(names('kimura xqzwvk')).toEqual([])
   })
 })
 

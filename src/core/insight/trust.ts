@@ -19,7 +19,7 @@ export type Lack =
 /** A chance of ending behind from which on the plan has a losing way. */
 const SOME = 0.001
 /** The tries that are looked at: those that the plan uses most, up to this share of all. */
-const MOST = 0.8
+const MOST = 0.95
 
 interface Use {
   move: MoveId

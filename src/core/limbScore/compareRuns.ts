@@ -84,7 +84,7 @@ export function sayDifferences(
   }
   if (a.remarks !== b.remarks) {
     const [clean, rough] = a.remarks < b.remarks ? [one, other] : [other, one]
-    said.push(`The limb check has fewer remarks on ${clean} than on ${rough}.`)
+    said.push(`The check finds less to look at in ${clean} than in ${rough}.`)
   }
   const lead = ({ arms }: RunFigures) => arms.attack - arms.defend
   if (lead(a) !== lead(b)) said.push(`${lead(a) > lead(b) ? one : other} ends with more arms over.`)

@@ -38,6 +38,19 @@ export function timesPossible(chart: Chart, { met, position, reaction }: MetWher
   return (usedMore(present(tries), reaction, times).reactions?.[reaction] ?? 0) / now
 }
 
+/** Everything of one name that they do, wherever it is met: "they turn in, whatever we do". */
+export function metByName(chart: Chart): { name: string; met: MetWhere[] }[] {
+  const byName = new Map<string, { name: string; met: MetWhere[] }>()
+  const names = new Map(chart.reactions.map(({ id, name }) => [id, name]))
+  for (const met of allMet(chart)) {
+    const name = names.get(met.reaction) ?? ''
+    const known = byName.get(name.toLowerCase()) ?? { name, met: [] }
+    known.met.push(met)
+    byName.set(name.toLowerCase(), known)
+  }
+  return [...byName.values()]
+}
+
 /** The chart if they use a reaction `times` as often wherever it is met. */
 export const withUsedMoreEverywhere = (chart: Chart, reaction: ReactionId, times: number): Chart =>
   allMet(chart)

@@ -14,16 +14,16 @@ import type { Job } from '../job'
 
 /** What is supposed to be otherwise; what is absent stays as it is. */
 export interface Ifs {
-  /** They use a reaction `times` as often; Infinity: whenever they can choose. */
-  often?: { met: MetWhere; times: number }
+  /** They use a reaction `times` as often wherever `met` says; Infinity: whenever they can choose. */
+  often?: { met: MetWhere[]; times: number }[]
   /** A capability that they do not have. */
   theyCannot?: string
   /** A limb of ours that cannot hold anything. */
   weCannot?: Limb
   sharpness?: number
   seconds?: number | null
-  /** One figure of the tries is this share of them. */
-  tries?: { target: DrillTarget; part: TriesPart; share: number }
+  /** Figures of the tries are these shares of them. */
+  tries?: { target: DrillTarget; part: TriesPart; share: number }[]
   /** Moves may be only shown, and then go so; null: they may not. */
   probe?: ProbeFactors | null
 }
@@ -57,9 +57,12 @@ export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Job<IfResul
 
 /** The chart and the scenario as they are supposed to be. */
 export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: Chart; scenario: Scenario } {
-  const { often, theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
-  const guessed = ifs.tries ? withGuess(chart, ifs.tries) : chart
-  const used = often ? withUsedMore(guessed, often.met, Math.min(often.times, ALWAYS)) : guessed
+  const { often = [], tries = [], theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
+  const guessed = tries.reduce(withGuess, chart)
+  const used = often.reduce(
+    (now, { met, times }) => met.reduce((one, where) => withUsedMore(one, where, Math.min(times, ALWAYS)), now),
+    guessed,
+  )
   const strikes = theyCannot ? [...scenario.strikes, { uses: theyCannot, says: '', left: 0 }] : scenario.strikes
   const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
   const without = weCannot ? withoutLimb(used, weCannot) : { chart: used, aside: [] }
@@ -70,7 +73,7 @@ export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: C
   }
 }
 
-const withGuess = (chart: Chart, { target, part, share }: NonNullable<Ifs['tries']>): Chart =>
+const withGuess = (chart: Chart, { target, part, share }: NonNullable<Ifs['tries']>[number]): Chart =>
   withTries(chart, target, (tries) => withShare(tries, part, share))
 
 /** No position begins with a hold of the limb, and no move that puts one on is tried. */

@@ -74,7 +74,7 @@ export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasG
     const title = `What it costs: ${asked.reaction}`
     return {
       title,
-      plan: 'Times met in 100 exchanges, times its net:',
+      plan: 'How often of a hundred it is met, times its net:',
       rows,
       total: asked.visits * asked.net,
       isDifference: false,
@@ -93,7 +93,7 @@ function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
     chance: 1,
     value: times,
   }))
-  const plan = 'Times tried in 100 exchanges under the best plan:'
+  const plan = 'Tries in a hundred exchanges under the best plan:'
   return { title: move?.name ?? '', plan, rows, total: uses, isDifference: true }
 }
 
@@ -180,9 +180,10 @@ class Names {
 export function conditions(scenario: Scenario): string {
   const clock = scenario.seconds === null ? 'no clock' : `${clockText(scenario.seconds)} on the clock`
   const reads =
-    scenario.sharpness === 0 ? 'they react as usual' : `they read us ${Math.round(scenario.sharpness * 100)} %`
-  const breaks = scenario.breakUp === null ? 'nothing breaks it up' : `breaks up about every ${scenario.breakUp} s`
-  const known = `a move that came to nothing lands ${Math.round(scenario.repeat * 100)} % as often at once again`
+    scenario.sharpness === 0 ? 'they react as usual' : `they see it coming ${Math.round(scenario.sharpness * 100)} %`
+  const breaks =
+    scenario.breakUp === null ? 'nothing breaks it up' : `something breaks it up after about ${scenario.breakUp} s`
+  const known = `a failed move tried again at once works ${Math.round(scenario.repeat * 100)} % as well`
   const slips = scenario.slips
     ? `; of 100 tries that come to nothing, ${Math.round(scenario.slips * 100)} lose the position`
     : ''

@@ -5,26 +5,27 @@ import { sure } from '../sure'
  * How figures and times read on the screen. Values are per hundred exchanges, whole; finer ones are for a second look.
  */
 
-/** 0.387 -> "39". */
-export function hundred(value: number): string {
-  const whole = Math.round(value * 100)
-  return whole === 0 ? '0' : String(whole).replace('-', '−')
+/** A number as it is shown: whole, with one decimal under 10 where there is something in it. */
+function plain(per: number): string {
+  const text = Math.abs(per) < 9.95 ? per.toFixed(1).replace(/\.0$/, '') : per.toFixed(0)
+  return text === '-0' ? '0' : text.replace('-', '−')
 }
 
-/** 0.0314 -> "+3", -0.09 -> "−9", 0.001 -> "0". */
+/** A worth: 0.387 -> "39", 0.046 -> "4.6", -0.1 -> "−10". */
+export const hundred = (value: number): string => plain(value * 100)
+
+/** 0.0314 -> "+3.1", -0.09 -> "−9", 0.0001 -> "0". */
 export function signed(value: number): string {
   const text = hundred(value)
   return value > 0 && text !== '0' ? `+${text}` : text
 }
 
 /**
- * What a change brings per hundred exchanges, small ones with a decimal: 0.031 -> "+3", -0.004 -> "−0.4", 0 -> "no
- * change".
+ * What a change brings, small ones with a decimal: 0.031 -> "+3.1", -0.004 -> "−0.4", 0 -> "changes
+ * nothing".
  */
 export function changeText(value: number): string {
-  if (Math.abs(value) < 0.0005) return 'no change'
-  if (Math.abs(value) >= 0.0095) return signed(value)
-  return `${value > 0 ? '+' : '−'}${Math.abs(value * 100).toFixed(1)}`
+  return Math.abs(value) < 0.0005 ? 'changes nothing' : signed(value)
 }
 
 /** 0.38709 -> "38.71". */
@@ -38,11 +39,11 @@ export function share(value: number): string {
   return per >= 9.95 || per === 0 ? per.toFixed(0) : per < 0.05 ? 'under 0.1' : per.toFixed(1)
 }
 
-/** What a loose end or a leak costs per hundred exchanges: one decimal, and never "0.0" for something. */
+/** What a loose end or a leak costs: never "0" for something. */
 export function costText(value: number): string {
   const per = value * 100
   if (Math.abs(per) < 0.005) return '0'
-  return (Math.abs(per) < 0.05 ? per.toFixed(2) : per.toFixed(1)).replace('-', '−')
+  return Math.abs(per) < 0.05 ? per.toFixed(2).replace('-', '−') : plain(per)
 }
 
 /** How often an exchange comes to something, as a coach counts: 0.08 -> "about once in 12". */
@@ -51,6 +52,14 @@ export function onceIn(times: number): string {
   if (times < 2 / 3) return `about once in ${Math.round(1 / times)}`
   const whole = Math.round(times)
   return whole === 1 ? 'about once in each exchange' : `about ${whole} times in each exchange`
+}
+
+/** The same in a column: "1.2 times", "once in 12". */
+export function timesShort(times: number): string {
+  if (times < 0.002) return 'hardly ever'
+  return times < 2 / 3
+    ? `once in ${Math.round(1 / times)}`
+    : `${plain(times)} ${plain(times) === '1' ? 'time' : 'times'}`
 }
 
 /** The same as a sentence's end: "comes up about once in 12". */

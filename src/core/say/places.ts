@@ -12,3 +12,16 @@ export function placeName(positions: readonly { id: string; name: string }[], pl
   if (place === 'finish') return 'a finish'
   return isEndId(place) ? END_WORDS[place] : (lookUp(positions, place)?.name ?? place)
 }
+
+/** How families are called where their name in the file is not what a coach says. */
+const FAMILY_NAMES: Partial<Record<string, string>> = {
+  'knee-ride': 'knee on belly',
+  'half-guard': 'half guard',
+  legs: 'leg locks',
+}
+
+export const familyName = (family: string): string => FAMILY_NAMES[family] ?? family
+
+/** The family of a name as a coach says it; any other word is a family of its own. */
+export const familyNamed = (name: string): string =>
+  Object.keys(FAMILY_NAMES).find((family) => FAMILY_NAMES[family] === name.toLowerCase()) ?? name

@@ -263,7 +263,7 @@ export function scriptAsMarkdown(
 ): string {
   const paragraphs = told.map(({ number, head, value, says, watch }) =>
     [
-      `## ${number}. ${head}${value === null ? '' : `, worth ${say(value)} in 100`}`,
+      `## ${number}. ${head}${value === null ? '' : `, worth ${say(value)}`}`,
       says.join(' '),
       ...(watch.length ? [watch.map((line) => `- ${line}`).join('\n')] : []),
     ].join('\n\n'),

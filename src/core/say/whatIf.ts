@@ -1,4 +1,4 @@
-import { present } from '../sure'
+import { present, sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { triesOf, type Tries } from '../chart/tries'
@@ -8,12 +8,24 @@ import type { DrillTarget } from '../questions/target'
 import { inPlace, lowerFirst, tellMove, upperFirst } from './speech'
 import type { IfResult } from '../questions/whatIf'
 
-/** The consequences of a change, in sentences. `say`: formats a worth. */
-export function sayWhatIf(result: IfResult, say: (worth: number) => string): string[] {
+/** Two figures per hundred with as many decimals as it takes to tell them apart, two at most: "40.1" and "39.7". */
+export function apart(one: number, other: number): [one: string, other: string] {
+  const said = [0, 1, 2].map((decimals): [string, string] => [
+    (one * 100).toFixed(decimals).replace('-', '−'),
+    (other * 100).toFixed(decimals).replace('-', '−'),
+  ])
+  return sure(said.find(([a, b]) => a !== b) ?? said[0])
+}
+
+/** The consequences of a change, in sentences. */
+export function sayWhatIf(result: IfResult): string[] {
   const { now, then, finish, behind, changes } = result
   if (Math.abs(then - now) < 0.0005 && !changes.length) return ['It would change nothing that matters from the start.']
-  const times = (share: number) => Math.round(share * 100)
-  const worth = `Then the start is worth ${say(then)} instead of ${say(now)}: of a hundred exchanges we finish ${times(finish.then)} instead of ${times(finish.now)}, and end behind or caught ${times(behind.then)} instead of ${times(behind.now)}.`
+  const against = (one: number, other: number) => {
+    const [a, b] = apart(one, other)
+    return a === b ? `${a}, as now` : `${a} against ${b}`
+  }
+  const worth = `Then the start is worth ${against(then, now)}: of a hundred exchanges we finish ${against(finish.then, finish.now)}, and end behind or caught ${against(behind.then, behind.now)}.`
   const plan = changes.length
     ? 'The plan is another in these places, those met most first.'
     : 'The plan stays the same.'

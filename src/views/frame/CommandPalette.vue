@@ -1,39 +1,48 @@
 <script setup lang="ts">
-import Fuse from 'fuse.js'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { useCharts } from '../../stores/charts'
-import { commandsFor } from './commands'
+import { useRange } from '../../stores/range'
+import { downloadChart } from '../parts/files/importing'
+import { commandsFor, type Action } from './commands'
+import { commandFinder } from './finding'
+import { useTheme } from './theme'
 
 /** Finds any position, move, reaction, screen or action, and goes there or does it. */
 const emit = defineEmits<{ close: []; shortcuts: [] }>()
 const charts = useCharts()
 const router = useRouter()
+const range = useRange()
+const isDark = useTheme()
 const dialog = ref<HTMLDialogElement>()
-const MAX_COMMANDS = 12
+/** So many can be scrolled through. */
+const MAX_COMMANDS = 80
 
 const commands = computed(() => commandsFor(charts.chart, charts.steps))
-const fuse = computed(() => {
-  const keys = ['name', { name: 'aliases', weight: 0.8 }, { name: 'where', weight: 0.3 }]
-  return new Fuse(commands.value, { keys, threshold: 0.35, ignoreLocation: true })
-})
+const finder = computed(() => commandFinder(commands.value))
 onMounted(() => dialog.value?.showModal())
 
 function find(text: string): Choice[] {
-  const found = text.trim()
-    ? fuse.value.search(text, { limit: MAX_COMMANDS }).map(({ item }) => item)
-    : commands.value.slice(0, MAX_COMMANDS)
+  const found = finder.value(text).slice(0, MAX_COMMANDS)
   return found.map(({ key, name, where }) => ({ key, value: name, id: key, hint: where }))
+}
+
+const ACTIONS: Record<Action, () => void> = {
+  undo: () => charts.undo(),
+  redo: () => charts.redo(),
+  shortcuts: () => emit('shortcuts'),
+  dark: () => (isDark.value = !isDark.value),
+  print: () => void nextTick(() => window.print()),
+  export: () => charts.chart && downloadChart(charts.exportText(), charts.chart.id),
+  'how sure': () => void router.push('/desk').then(() => range.ask()),
 }
 
 function run({ id }: Choice) {
   const command = commands.value.find(({ key }) => key === id)
   dialog.value?.close()
   if (command?.go) void router.push(command.go)
-  else if (command?.does === 'undo') charts.undo()
-  else if (command?.does === 'redo') charts.redo()
-  else if (command?.does === 'shortcuts') emit('shortcuts')
+  else if (command?.does) ACTIONS[command.does]()
 }
 </script>
 

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { useDark, useNow, useToggle } from '@vueuse/core'
+import { useNow, useToggle } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { counted, savedText } from '../../core/say/figureText'
 import { useCharts } from '../../stores/charts'
+import { useTheme } from './theme'
 
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
 const charts = useCharts()
 const route = useRoute()
-const isDark = useDark({ storageKey: 'ataque-theme', disableTransition: false })
+const isDark = useTheme()
 const toggleDark = useToggle(isDark)
 const now = useNow({ interval: 30_000 })
 

@@ -9,6 +9,7 @@ import { clockRefusal, clockText, readClock, signed } from '../../core/say/figur
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
+import { WORTH } from '../../core/say/worth'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
@@ -41,6 +42,24 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
 const textOf = (field: 'seconds' | 'breakUp') => {
   const value = scenario.value[field]
   return field === 'seconds' ? clockText(value) : value === null ? 'never' : `${value} s`
+}
+
+/** Shares of tries, in per cent. */
+const SHARES = [
+  {
+    field: 'repeat',
+    label: 'At once again',
+    says: 'A failed move tried again at once works so much of as well, in per cent',
+  },
+  { field: 'slips', label: 'Slips', says: 'Of a hundred tries that come to nothing, so many cost us the position' },
+] as const
+
+function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
+  const text = valueOf(event).replace('%', '').trim()
+  const share = Number(text)
+  const isFine = text !== '' && share >= 0 && share <= 100
+  wrong.value = isFine ? null : { field, says: 'Say a number from 0 to 100' }
+  if (isFine) store.setScenario({ [field]: share / 100 })
 }
 
 /** By how much the headline has just moved; shown for a while. */
@@ -94,38 +113,36 @@ const delta = computed(() => {
       />
     </label>
     <label class="reads">
-      <span class="label">They read us {{ Math.round(scenario.sharpness * 100) }} %</span>
+      <span class="label">See it coming {{ Math.round(scenario.sharpness * 100) }} %</span>
       <input
         type="range"
         min="0"
         max="90"
         step="5"
         :value="Math.round(scenario.sharpness * 100)"
-        aria-label="They read us, in per cent"
+        aria-label="How often they see it coming, in per cent"
+        title="How often they see it coming"
         @input="store.setScenario({ sharpness: Number(valueOf($event)) / 100 }, 'sharpness')"
       />
     </label>
     <label class="short">
-      <span class="label">Breaks up</span>
+      <span class="label">Broken up</span>
       <SteadyInput
         class="field"
         :value="textOf('breakUp')"
-        aria-label="Breaks up after"
-        title="Mean seconds until something uncharted breaks it up, or never"
+        aria-label="Something breaks it up after about"
+        title="Something breaks it up after about so many seconds, or never"
         @change="setTime('breakUp', $event)"
       />
     </label>
-    <label class="again">
-      <span class="label">Same again {{ Math.round(scenario.repeat * 100) }} %</span>
-      <input
-        type="range"
-        min="0"
-        max="100"
-        step="10"
-        :value="Math.round(scenario.repeat * 100)"
-        aria-label="The same move at once again lands, in per cent"
-        title="How often a move lands when it is tried again right after it came to nothing"
-        @input="store.setScenario({ repeat: Number(valueOf($event)) / 100 }, 'repeat')"
+    <label v-for="one in SHARES" :key="one.field" class="short">
+      <span class="label">{{ one.label }}</span>
+      <SteadyInput
+        class="field"
+        :value="`${Math.round(scenario[one.field] * 100)} %`"
+        :aria-label="one.says"
+        :title="one.says"
+        @change="setShare(one.field, $event)"
       />
     </label>
     <label class="counts">
@@ -162,12 +179,12 @@ const delta = computed(() => {
         title="Every left and right as seen from the other side; nothing that is kept changes"
         @click="charts.isFlipped = !charts.isFlipped"
       >
-        {{ charts.isFlipped ? 'Flipped' : 'As charted' }}
+        {{ charts.isFlipped ? 'Mirrored' : 'Own side' }}
       </button>
     </div>
     <div class="headline">
       <span v-if="store.points" class="label"
-        >worth per 100 ·
+        >worth ·
         <RouterLink to="/rules" :title="`Expected points an exchange under ${store.rules?.name}, ours to theirs`"
           >points
           <b data-test="points"
@@ -175,7 +192,7 @@ const delta = computed(() => {
           ></RouterLink
         ></span
       >
-      <span v-else class="label">worth per 100 exchanges</span>
+      <span v-else class="label" :title="WORTH">worth</span>
       <span class="value" aria-live="polite" data-test="headline">
         <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" label="Worth of the start" />
         <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
@@ -226,8 +243,7 @@ label > .label {
   width: 60px;
 }
 
-.reads,
-.again {
+.reads {
   width: 104px;
 }
 

@@ -236,7 +236,7 @@ describe('two runs beside each other', () => {
       '“A” takes 1 s less than “B”.',
       'Only “B” meets something without an answer: Bumps.',
       'Only “B” can injure: neck.',
-      'The limb check has fewer remarks on “A” than on “B”.',
+      'The check finds less to look at in “A” than in “B”.',
     ])
     const turned = sayDifferences(slow, quick, [0.5, 0.2], (worth) => worth.toFixed(1))
     expect([...turned].sort()).toEqual([...both].sort())

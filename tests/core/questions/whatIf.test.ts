@@ -8,8 +8,8 @@ import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { dependsOn } from '../../../src/core/questions/depends'
 import { shareOf, shifted, type TriesPart } from '../../../src/core/questions/shifted'
-import { allMet, usedMore } from '../../../src/core/questions/met'
-import { figuresOfTries, sayChange, sayDependence, sayWhatIf } from '../../../src/core/say/whatIf'
+import { allMet, metByName, usedMore, withUsedMore } from '../../../src/core/questions/met'
+import { apart, figuresOfTries, sayChange, sayDependence, sayWhatIf } from '../../../src/core/say/whatIf'
 import { supposed, whatIf } from '../../../src/core/questions/whatIf'
 import { solve } from '../../../src/core/solve/solve'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -115,14 +115,14 @@ describe('what if', () => {
     const before = JSON.stringify(demo)
     const same = answer({})
     expect([same.then, same.changes]).toEqual([same.now, []])
-    expect(sayWhatIf(same, String)).toEqual(['It would change nothing that matters from the start.'])
-    answer({ theyCannot: 'bridge', weCannot: 'left-hand', often: { met: allMet(demo)[0], times: Infinity } })
+    expect(sayWhatIf(same)).toEqual(['It would change nothing that matters from the start.'])
+    answer({ theyCannot: 'bridge', weCannot: 'left-hand', often: [{ met: [allMet(demo)[0]], times: Infinity }] })
     expect(JSON.stringify(demo)).toBe(before)
   })
 
   it('is the plan of the chart and the scenario as they are supposed to be', () => {
     const turnsIn = allMet(demo).find(({ reaction, met }) => reaction === 'turns-in-under-us' && met.by === 'move')!
-    const ifs = { often: { met: turnsIn, times: Infinity }, sharpness: 0.5, seconds: 40 }
+    const ifs = { often: [{ met: [turnsIn], times: Infinity }], sharpness: 0.5, seconds: 40 }
     const result = answer(ifs)
     const other = supposed(demo, minute, ifs)
     expect(other.scenario).toMatchObject({ sharpness: 0.5, seconds: 40 })
@@ -165,17 +165,45 @@ describe('what if', () => {
   it('sets any one figure of the tries, the others in proportion', () => {
     const figure = figuresOfTries(demo).find(({ says }) => says === 'Arm-in choke lands')!
     expect(figure.share).toBeCloseTo(0.1, 12)
-    const other = supposed(demo, minute, { tries: { ...figure, share: 0.4 } })
+    const other = supposed(demo, minute, { tries: [{ ...figure, share: 0.4 }] })
     const id = figure.target.of === 'move' ? figure.target.move : undefined
     const { tries } = lookUp(other.chart.moves, id)!
     expect(tries!.lands! / totalOf(tries!)).toBeCloseTo(0.4, 12)
-    expect(answer({ tries: { ...figure, share: 0.4 } }).then).toBeCloseTo(worth(other.chart, minute), 12)
-    expect(answer({ tries: figure }).then).toBeCloseTo(answer({}).now, 12)
+    expect(answer({ tries: [{ ...figure, share: 0.4 }] }).then).toBeCloseTo(worth(other.chart, minute), 12)
+    expect(answer({ tries: [figure] }).then).toBeCloseTo(answer({}).now, 12)
     for (const { target, part } of figuresOfTries(demo)) {
-      const set = supposed(demo, minute, { tries: { target, part, share: 0.25 } }).chart
+      const set = supposed(demo, minute, { tries: [{ target, part, share: 0.25 }] }).chart
       const of = target.of === 'move' ? lookUp(set.moves, target.move)!.tries : set.answers[target.answer].tries!
       expect(shareOf(of!, part)).toBeCloseTo(0.25, 9)
     }
+  })
+
+  it('takes several suppositions at once, and what they do wherever it is met', () => {
+    const turns = metByName(demo).find(({ met }) => met.length > 1)!
+    expect(turns.met.length).toBeGreaterThan(1)
+    expect(metByName(demo).flatMap(({ met }) => met)).toHaveLength(allMet(demo).length)
+    const [one, other] = figuresOfTries(demo).filter(({ part }) => part.of === 'lands')
+    const tries = [
+      { ...one, share: 0.6 },
+      { ...other, share: 0.1 },
+    ]
+    const both = supposed(demo, minute, { tries, often: [{ met: turns.met, times: 2 }] }).chart
+    const byHand = turns.met.reduce(
+      (chart, met) => withUsedMore(chart, met, 2),
+      tries.reduce((chart, figure) => supposed(chart, minute, { tries: [figure] }).chart, demo),
+    )
+    expect(both).toEqual(byHand)
+    expect(answer({ tries, often: [{ met: turns.met, times: 2 }] }).then).toBeCloseTo(worth(byHand, minute), 12)
+  })
+
+  it('answers in figures that differ', () => {
+    expect([apart(0.40049, 0.39651), apart(0.401, 0.397), apart(0.5, 0.3), apart(-0.004, -0.001)]).toEqual([
+      ['40.0', '39.7'],
+      ['40.1', '39.7'],
+      ['50', '30'],
+      ['−0.4', '−0.1'],
+    ])
+    expect(apart(0.5, 0.5)).toEqual(['50', '50'])
   })
 
   it('lets moves be only shown, or not', () => {
@@ -186,8 +214,8 @@ describe('what if', () => {
 
   it('is said with what it does to the plan', () => {
     const result = answer({ weCannot: 'right-hand' })
-    expect(sayWhatIf(result, (value) => (value * 100).toFixed(0))[0]).toMatch(
-      /^Then the start is worth \d+ instead of \d+: of a hundred exchanges we finish \d+ instead of \d+, and end behind or caught \d+ instead of \d+\.$/,
+    expect(sayWhatIf(result)[0]).toMatch(
+      /^Then the start is worth [\d.]+ against [\d.]+: of a hundred exchanges we finish [\d.]+ against [\d.]+, and end behind or caught [\d.]+ against [\d.]+\.$/,
     )
     const changes = ['turn-in', 'bridge', 'left-hand', 'right-hand'].flatMap(
       (one) => answer({ theyCannot: one }).changes,

@@ -1,6 +1,7 @@
 import type { Chart } from '../../chart/chart'
 import { setScenario } from '../../game/edits/scenario'
 import { scenarioOf } from '../../game/scenario'
+import type { MetWhere } from '../../insight/looseEnds'
 import { supposed, type Ifs } from '../whatIf'
 import { answerPlace, answerRefAt } from '../../chart/edits/find'
 
@@ -19,14 +20,14 @@ export function planSupposed(chart: Chart, ifs: Ifs, seen: Chart): void {
 /** The same with the places that answers have in the chart now. */
 function inChart(chart: Chart, ifs: Ifs, seen: Chart): Ifs {
   const now = (answer: number) => answerPlace(chart, answerRefAt(seen, answer))
-  const { tries, often } = ifs
+  const met = (one: MetWhere): MetWhere =>
+    one.met.by === 'answer' ? { ...one, met: { ...one.met, answer: now(one.met.answer) } } : one
+  const { tries = [], often = [] } = ifs
   return {
     ...ifs,
-    ...(tries?.target.of === 'answer'
-      ? { tries: { ...tries, target: { of: 'answer', answer: now(tries.target.answer) } } }
-      : {}),
-    ...(often?.met.met.by === 'answer'
-      ? { often: { ...often, met: { ...often.met, met: { ...often.met.met, answer: now(often.met.met.answer) } } } }
-      : {}),
+    tries: tries.map((one) =>
+      one.target.of === 'answer' ? { ...one, target: { of: 'answer', answer: now(one.target.answer) } } : one,
+    ),
+    often: often.map((one) => ({ ...one, met: one.met.map(met) })),
   }
 }

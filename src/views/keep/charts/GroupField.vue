@@ -30,7 +30,7 @@ const setReason = (reason: string) =>
 <template>
   <div class="group">
     <label>
-      <span class="label">Who trains</span>
+      <span class="label">Who trains with it: decides what is left out</span>
       <select class="field" :value="settings.group ?? ''" @change="chooseGroup(valueOf($event))">
         <option value="">experienced adults</option>
         <option v-for="(one, id) in GROUPS" :key="id" :value="id">{{ one.name }}</option>

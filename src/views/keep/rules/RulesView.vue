@@ -97,8 +97,8 @@ function copy(id: string) {
         </li>
       </ul>
       <p class="muted small">
-        The dot says which are in force: every figure on every screen follows. Every built-in set is generic: check your
-        event’s own book.
+        The one with the dot is used now, and every figure follows it. Every built-in set is generic: check your event’s
+        own book.
       </p>
     </section>
     <RuleSheet v-if="set" :key="set.id" :set="set" :is-own="isOwn" @copy="copy(set.id)" />

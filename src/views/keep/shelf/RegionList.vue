@@ -68,7 +68,7 @@ const needed = computed(() => {
       </button>
     </template>
     <label>
-      <span class="label">Finishes of</span>
+      <span class="label">Finishes, of which part</span>
       <select class="field" :value="place.attacks" @change="go({ attacks: valueOf($event) })">
         <option value="">not only finishes</option>
         <option value="any">anything</option>
@@ -76,7 +76,7 @@ const needed = computed(() => {
       </select>
     </label>
     <label>
-      <span class="label">On already</span>
+      <span class="label">We hold already</span>
       <select class="field" :value="place.needs" @change="go({ needs: valueOf($event) })">
         <option value="">whatever is on</option>
         <option v-for="[need, name] in needed" :key="need" :value="need">{{ name }}</option>

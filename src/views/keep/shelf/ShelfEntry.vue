@@ -115,7 +115,7 @@ const wanted = computed(() => {
       }}
     </button>
     <p v-if="move?.cue"><span class="muted">Go when: </span>{{ move.cue }}</p>
-    <p v-if="move?.holdsFirst"><span class="muted">On already: </span>{{ move.holdsFirst }}</p>
+    <p v-if="move?.holdsFirst"><span class="muted">We hold already: </span>{{ move.holdsFirst }}</p>
     <section v-if="position?.made?.length">
       <h3>What makes it</h3>
       <ul>

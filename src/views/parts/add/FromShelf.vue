@@ -112,7 +112,7 @@ function toggle(event: Event) {
             </span>
           </div>
           <span v-if="tried !== null" class="muted small" title="What it is worth tried here"
-            >tried {{ hundred(tried) }}</span
+            >worth {{ hundred(tried) }} when tried</span
           >
           <b v-if="here !== null && here >= 0.0005" title="What this position would be worth more"
             >{{ changeText(here) }} here</b
@@ -124,7 +124,7 @@ function toggle(event: Event) {
             :aria-label="`Bring in ${move.name}`"
             @click="pull(move.name, { moves: [move.id], onward: ONWARD })"
           >
-            + in
+            Bring in
           </button>
         </li>
       </ul>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { changeText, costText, finer, hundred, share, signed } from '../../../core/say/figureText'
+import { changeText, costText, finer, hundred, signed, timesShort } from '../../../core/say/figureText'
 import NetMark from '../../../components/NetMark.vue'
 import { NOTEWORTHY } from '../../../core/insight/nets'
 import { useFigures } from '../../../stores/figures'
@@ -12,7 +12,7 @@ const props = defineProps<{
   value: number | null | undefined
   asked: Asked
   label: string
-  form?: 'value' | 'net' | 'cost' | 'share' | 'gain'
+  form?: 'value' | 'net' | 'cost' | 'times' | 'gain'
 }>()
 
 const { ask, anchor } = useAsking()
@@ -23,7 +23,7 @@ const text = computed(() => {
   if (props.form === 'net') return signed(value)
   if (props.form === 'cost') return costText(value)
   if (props.form === 'gain') return changeText(value)
-  return props.form === 'share' ? share(value) : hundred(value)
+  return props.form === 'times' ? timesShort(value) : hundred(value)
 })
 const moved = ref<'up' | 'down' | null>(null)
 let timer: ReturnType<typeof setTimeout> | undefined

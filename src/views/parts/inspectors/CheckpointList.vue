@@ -149,7 +149,7 @@ function more(id: string) {
       v-model="next"
       :label="`New checkpoint of ${move.name}`"
       :tokens="tokens"
-      placeholder="What must be true next? { offers limbs"
+      placeholder="Next thing that must be true"
       @enter="add"
     />
   </section>

@@ -10,7 +10,7 @@ import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
 import { isEndId, toPositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
-import { END_WORDS } from '../../../core/say/places'
+import { END_WORDS, familyName, familyNamed } from '../../../core/say/places'
 import { useCharts } from '../../../stores/charts'
 import { counted } from '../../../core/say/figureText'
 import { useRouter } from 'vue-router'
@@ -98,8 +98,15 @@ async function remove() {
     <div class="fields">
       <label
         ><span class="label">Family</span>
-        <input class="field" list="families" :value="position.family" @change="pickFamily(valueOf($event).trim())" />
-        <datalist id="families"><option v-for="family in FAMILIES" :key="family" :value="family" /></datalist>
+        <input
+          class="field"
+          list="families"
+          :value="familyName(position.family)"
+          @change="pickFamily(familyNamed(valueOf($event).trim()))"
+        />
+        <datalist id="families">
+          <option v-for="family in FAMILIES" :key="family" :value="familyName(family)" />
+        </datalist>
       </label>
       <label
         ><span class="label">Who is ahead</span>
@@ -108,7 +115,7 @@ async function remove() {
         </select>
       </label>
       <label
-        ><span class="label">Breaks up, seconds</span>
+        ><span class="label">Broken up after, seconds</span>
         <SteadyInput
           class="field"
           type="number"
@@ -119,7 +126,7 @@ async function remove() {
         />
       </label>
       <label
-        ><span class="label">Worth of ending here</span>
+        ><span class="label">Worth if time ends here</span>
         <SteadyInput
           class="field"
           type="number"

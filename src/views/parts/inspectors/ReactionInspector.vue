@@ -4,7 +4,7 @@ import { toPositionId } from '../../../core/chart/ids'
 import { isChecked, valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { costText, counted, share } from '../../../core/say/figureText'
+import { costText, counted, onceIn } from '../../../core/say/figureText'
 import NotesField from '../../../components/NotesField.vue'
 import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'
@@ -89,9 +89,9 @@ function remove() {
           </td>
         </tr>
         <tr>
-          <td>Met in 100 exchanges</td>
+          <td>How often it is met</td>
           <td>
-            <b>{{ share(met.visits) }}</b> times
+            <b>{{ onceIn(met.visits) }}</b>
           </td>
         </tr>
       </tbody>

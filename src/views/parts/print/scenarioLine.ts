@@ -13,11 +13,11 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
     `from ${lookUp(chart.positions, start)?.name ?? ''}`,
     ...(goal.length ? [`to ${goal.map((id) => lookUp(chart.positions, id)?.name).join(' or ')}`] : []),
     seconds === null ? 'no clock' : clockText(seconds),
-    `they read us ${Math.round(sharpness * 100)} %`,
-    breakUp === null ? 'never breaks up' : `breaks up after ${breakUp} s`,
+    `they see it coming ${Math.round(sharpness * 100)} %`,
+    breakUp === null ? 'nothing breaks it up' : `something breaks it up after about ${breakUp} s`,
     objective === 'finish' ? 'only finishes count' : 'finish and position count',
-    ...(probe ? ['moves may be only shown'] : []),
+    ...(probe ? ['we may only show a move'] : []),
     ...(ruleSet ? [`rules: ${ruleSet.name}`] : []),
-    isFlipped ? 'the other side' : 'side as charted',
+    isFlipped ? 'mirrored' : 'own side',
   ].join(' · ')
 }

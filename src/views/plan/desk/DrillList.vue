@@ -32,7 +32,7 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
 
 <template>
   <section class="panel" aria-label="What to drill">
-    <h2>What to drill <span>gain in 100</span></h2>
+    <h2>What to drill <span>what it brings</span></h2>
     <p class="muted small">
       What the start would be worth more, worked out anew for each.
       <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>

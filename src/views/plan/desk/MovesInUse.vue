@@ -29,7 +29,7 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
   <section class="panel" aria-label="Moves in use">
     <h2>What the best plan uses</h2>
     <p class="muted small">
-      Tries in a hundred exchanges, from anywhere, and what the move is worth from its own position.
+      How often an exchange tries it, from anywhere, and what it is worth from its own position.
     </p>
     <table>
       <tbody>
@@ -37,7 +37,7 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
           <td class="uses">
             <AskedFigure
               :value="figure.uses"
-              form="share"
+              form="times"
               :asked="{ of: 'uses', move: move.id }"
               :label="`Tries of ${move.name}`"
             />
@@ -77,7 +77,11 @@ td {
   border-top: 1px solid var(--line);
 }
 
-.uses,
+.uses {
+  width: 96px;
+  white-space: nowrap;
+}
+
 .worth {
   width: 48px;
   text-align: right;

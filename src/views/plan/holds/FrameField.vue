@@ -68,7 +68,7 @@ function setSide(key: string, side: string) {
       </select>
     </label>
     <label v-for="one in pairs" :key="one.pair.join()">
-      <span class="label">said as</span>
+      <span class="label">our words for it</span>
       <select
         class="field"
         :aria-label="`Say ${one.pair.join(' and ')} as`"

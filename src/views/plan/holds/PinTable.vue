@@ -47,7 +47,7 @@ const rows = computed(() =>
           </td>
           <td><LeftBar :left="row.left" /></td>
           <td class="small muted">
-            {{ row.holds || (row.isHindrable ? 'nothing yet' : 'it uses nothing yet that a hold could take') }}
+            {{ row.holds || (row.isHindrable ? 'nothing yet' : 'nobody has said what they need for it') }}
           </td>
         </tr>
       </tbody>

@@ -50,7 +50,7 @@ const tries = (n: number) => (Number.isInteger(n) ? String(n) : n.toFixed(1))
     <table>
       <thead>
         <tr>
-          <th>they read us</th>
+          <th>they see it coming</th>
           <th>{{ asked.now.name }}, at once</th>
           <th>{{ asked.first.name }}, first</th>
           <th>the plan</th>

@@ -39,7 +39,7 @@ const costText = (cost: { capability: string; before: number; after: number }) =
       </span>
     </div>
     <div class="columns costs" role="group" aria-label="What each step gives back to them">
-      <b>It gives back, of ten</b>
+      <b>What they get back, of ten tries</b>
       <span
         v-for="({ costs }, i) in beats"
         :key="i"

@@ -121,7 +121,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
         <label>
           <span class="label">How much of it</span>
           <select v-model="share" class="field" aria-label="How much is told">
-            <option v-for="one in SHARES" :key="one" :value="one">what matters in {{ one * 100 }} %</option>
+            <option v-for="one in SHARES" :key="one" :value="one">what happens {{ one * 10 }} times of ten</option>
           </select>
         </label>
         <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
@@ -143,7 +143,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             <RouterLink :to="{ path: `/worksheet/${one.position}`, query: one.move ? { move: one.move } : {} }">{{
               one.head
             }}</RouterLink>
-            <span v-if="one.value !== null" class="worth-printed">, worth {{ hundred(one.value) }} in 100</span>
+            <span v-if="one.value !== null" class="worth-printed">, worth {{ hundred(one.value) }}</span>
           </h2>
           <p class="says"><SaidText :sentences="one.says" @go="goTo" /></p>
           <ul v-if="one.watch.length" class="watch">

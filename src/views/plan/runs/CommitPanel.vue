@@ -2,7 +2,7 @@
 import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { finer, hundred, share } from '../../../core/say/figureText'
+import { finer, onceIn, share } from '../../../core/say/figureText'
 import ProbeFields from '../../../components/ProbeFields.vue'
 import { setProbe } from '../../../core/chart/edits/probe'
 import { PROBE, type Probe } from '../../../core/chart/probe'
@@ -50,7 +50,7 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
     </p>
     <label class="switch">
       <input type="checkbox" :checked="isOn" @change="turn(isChecked($event))" />
-      Moves may be only shown, where that is worth more
+      Where it is worth more, we only show a move
     </label>
     <ProbeFields
       :probe="settings?.probe"
@@ -65,7 +65,7 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
       </p>
       <p v-else class="says">
         {{ isOn ? 'Showing is worth' : 'It would be worth' }} {{ finer(gain) }} in a hundred.
-        <template v-if="!isOn && gain >= NOTEWORTHY">{{ sayWhatIf(answer, hundred)[0] }}</template>
+        <template v-if="!isOn && gain >= NOTEWORTHY">{{ sayWhatIf(answer)[0] }}</template>
       </p>
       <ul v-if="!isOn && gain >= 0.0005 && answer.changes.length">
         <li v-for="change in answer.changes.slice(0, 5)" :key="change.position">
@@ -76,7 +76,7 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
     <ul v-if="shown.length" aria-label="What is only shown">
       <li v-for="{ move, figure } in shown.slice(0, 8)" :key="move.id">
         <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>
-        is shown {{ share(figure!.shown!) }} times in 100, and {{ throughWith(figure!.uses - figure!.shown!) }}.
+        is shown {{ onceIn(figure!.shown!) }}, and {{ throughWith(figure!.uses - figure!.shown!) }}.
       </li>
     </ul>
   </section>

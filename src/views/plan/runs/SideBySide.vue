@@ -124,8 +124,8 @@ const print = () =>
             <dd>{{ one.seconds }} s</dd>
             <dt>arms at its end</dt>
             <dd>{{ one.arms.attack }} : {{ one.arms.defend }}</dd>
-            <dt>limb check</dt>
-            <dd>{{ one.remarks ? counted(one.remarks, 'remark') : 'nothing to say' }}</dd>
+            <dt>the check</dt>
+            <dd>{{ one.remarks ? `${counted(one.remarks, 'thing')} to look at` : 'nothing to look at' }}</dd>
             <template v-if="points(i)">
               <dt>points, us : them</dt>
               <dd>{{ points(i) }}</dd>

@@ -13,8 +13,8 @@ const store = useRange()
   <section class="panel" aria-label="How sure">
     <h2>How sure</h2>
     <p class="muted small">
-      Tries are guesses of a weight. Here they are drawn anew 400 times, as so many real ones could have come out, and
-      the plan is worked out for each; rounds that you tally make it surer.
+      Your figures could be off. Here they are drawn anew 400 times, as so many real tries could have come out, and the
+      plan is worked out for each. Tries that nobody has set count for little; rounds that you tally make it surer.
     </p>
     <p v-if="store.progress !== null" role="status" class="working">
       <progress :value="store.progress" aria-label="How far the samples are" />

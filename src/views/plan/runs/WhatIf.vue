@@ -2,13 +2,14 @@
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
-import { clockRefusal, clockText, counted, finer, hundred, readClock, share } from '../../../core/say/figureText'
+import { clockRefusal, clockText, counted, finer, onceIn, readClock } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'
 import { holder } from '../../../core/chart/hold'
 import { capabilityWords, limbWords } from '../../../core/holds/limbWords'
-import { allMet, keyOfMet } from '../../../core/questions/met'
+import type { MetWhere } from '../../../core/insight/looseEnds'
+import { allMet, keyOfMet, metByName } from '../../../core/questions/met'
 import { whereMet } from '../../../core/say/beaten'
 import { figuresOfTries, sayChange, sayWhatIf } from '../../../core/say/whatIf'
 import { planSupposed } from '../../../core/questions/edits/planSupposed'
@@ -29,42 +30,59 @@ const figures = useFigures()
 const chart = computed(() => present(charts.chart))
 /** What the fields of the screen say; texts are empty where nothing is asked. */
 interface Asked {
-  figure: string
-  /** Tries of ten that go as the figure chosen says. */
-  ofTen: number
-  met: string
-  times: number
+  /** Figures of the tries, and how many of ten go so. */
+  tries: { figure: string; ofTen: number }[]
+  /** What they use more or less often. */
+  often: { met: string; times: number }[]
   theyCannot: string
   weCannot: Limb | ''
   sharpness: number | null
   /** Seconds on the clock; null: none; undefined: as charted. */
   seconds: number | null | undefined
 }
-const NOTHING_ASKED: Asked = {
-  figure: '',
-  ofTen: 0,
-  met: '',
-  times: Infinity,
+const nothingAsked = (): Asked => ({
+  tries: [{ figure: '', ofTen: 0 }],
+  often: [{ met: '', times: Infinity }],
   theyCannot: '',
   weCannot: '',
   sharpness: null,
   seconds: undefined,
-}
-const asked = reactive({ ...NOTHING_ASKED })
+})
+const asked = reactive(nothingAsked())
+
+/** A further supposition can be made as soon as the last one is. */
+watch(
+  asked,
+  ({ tries, often }) => {
+    if (tries.every(({ figure }) => figure)) tries.push({ figure: '', ofTen: 0 })
+    if (often.every(({ met }) => met)) often.push({ met: '', times: Infinity })
+  },
+  { deep: true },
+)
 
 /** What they do on the best plan, those met most first. */
 const reactions = computed(() => {
   const visits = new Map(
     (figures.figures?.met ?? []).map((one) => [`${one.move ?? one.position} ${one.reaction}`, one.visits]),
   )
-  return allMet(chart.value)
-    .map((met) => ({ met, key: keyOfMet(met), visits: visits.get(keyOfMet(met)) ?? 0 }))
-    .sort((a, b) => b.visits - a.visits)
-    .map(({ met, key, visits }) => ({
-      value: key,
+  const times = (met: MetWhere) => visits.get(keyOfMet(met)) ?? 0
+  const everywhere = metByName(chart.value)
+    .filter(({ met }) => met.length > 1)
+    .map(({ name, met }) => ({
+      value: `everywhere ${name}`,
       met,
-      label: `${lookUp(chart.value.reactions, met.reaction)?.name}, ${whereMet(chart.value, met)} (${share(visits)} in 100)`,
+      visits: met.reduce((sum, one) => sum + times(one), 0),
+      says: `${name}, wherever it is met`,
     }))
+  const single = allMet(chart.value).map((met) => ({
+    value: keyOfMet(met),
+    met: [met],
+    visits: times(met),
+    says: `${lookUp(chart.value.reactions, met.reaction)?.name}, ${whereMet(chart.value, met)}`,
+  }))
+  return [...everywhere, ...single]
+    .sort((a, b) => b.visits - a.visits)
+    .map((one) => ({ ...one, label: `${one.says} (${onceIn(one.visits)})` }))
 })
 const capabilities = computed(() =>
   [...new Set(chart.value.reactions.flatMap(({ uses = [], usesAny = [] }) => [...uses, ...usesAny]))].sort(),
@@ -79,16 +97,24 @@ const limbs = computed(() => {
 const guesses = computed(() =>
   figuresOfTries(chart.value).map((one, i) => ({ ...one, value: String(i), label: one.says })),
 )
-const guess = computed(() => guesses.value.find(({ value }) => value === asked.figure))
-watch(guess, (one, before) => {
-  if (one && one.says !== before?.says) asked.ofTen = Math.round(one.share * 20) / 2
-})
+const guessOf = (figure: string) => guesses.value.find(({ value }) => value === figure)
+function pickFigure(one: Asked['tries'][number], figure: string) {
+  one.figure = figure
+  one.ofTen = Math.round((guessOf(figure)?.share ?? 0) * 20) / 2
+}
 
 const ifs = computed((): Ifs => {
-  const often = reactions.value.find(({ value }) => value === asked.met)
+  const often = asked.often.flatMap(({ met, times }) => {
+    const found = reactions.value.find(({ value }) => value === met)
+    return found ? [{ met: found.met, times }] : []
+  })
+  const tries = asked.tries.flatMap(({ figure, ofTen }) => {
+    const guess = guessOf(figure)
+    return guess ? [{ target: guess.target, part: guess.part, share: ofTen / 10 }] : []
+  })
   return {
-    ...(guess.value ? { tries: { target: guess.value.target, part: guess.value.part, share: asked.ofTen / 10 } } : {}),
-    ...(often ? { often: { met: often.met, times: asked.times } } : {}),
+    ...(tries.length ? { tries } : {}),
+    ...(often.length ? { often } : {}),
     ...(asked.theyCannot ? { theyCannot: asked.theyCannot } : {}),
     ...(asked.weCannot ? { weCannot: asked.weCannot } : {}),
     ...(asked.sharpness === null ? {} : { sharpness: asked.sharpness }),
@@ -97,7 +123,7 @@ const ifs = computed((): Ifs => {
 })
 const isAsked = computed(() => Object.keys(ifs.value).length > 0)
 const { answer, progress } = useQuestion(() => (isAsked.value ? { of: 'whatIf' as const, ifs: ifs.value } : null))
-const sentences = computed(() => (answer.value ? sayWhatIf(answer.value, hundred) : []))
+const sentences = computed(() => (answer.value ? sayWhatIf(answer.value) : []))
 
 function setClock(event: Event) {
   const text = valueOf(event)
@@ -114,57 +140,71 @@ function planForIt() {
   charts.tell('The chart now goes as was supposed. Undo takes it back.')
 }
 
-const clear = () => Object.assign(asked, NOTHING_ASKED)
+const clear = () => Object.assign(asked, nothingAsked())
 </script>
 
 <template>
   <section class="panel what" aria-label="What if">
     <h1>What if …</h1>
     <div class="ifs">
-      <label class="wide">
-        <span class="label">they use</span>
-        <el-select-v2
-          v-model="asked.met"
-          :options="reactions"
-          clearable
-          filterable
-          placeholder="what they usually do"
-          aria-label="What they use"
-        />
-      </label>
-      <label>
-        <span class="label">how often</span>
-        <select v-model="asked.times" class="field" aria-label="How often they use it" :disabled="!asked.met">
-          <option :value="Infinity">always</option>
-          <option :value="2">twice as often</option>
-          <option :value="0">never</option>
-        </select>
-      </label>
-      <label class="wide">
-        <span class="label">of ten tries</span>
-        <el-select-v2
-          v-model="asked.figure"
-          :options="guesses"
-          clearable
-          filterable
-          placeholder="as charted"
-          aria-label="Which figure of the tries"
-        />
-      </label>
-      <label>
-        <span class="label">{{
-          guess ? `${asked.ofTen} instead of ${Math.round(guess.share * 100) / 10}` : 'how many'
-        }}</span>
-        <input
-          v-model.number="asked.ofTen"
-          type="range"
-          min="0"
-          max="10"
-          step="0.5"
-          :disabled="!guess"
-          aria-label="How many of ten tries"
-        />
-      </label>
+      <div v-for="(one, i) in asked.often" :key="`often ${i}`" class="pair">
+        <label class="wide">
+          <span class="label">{{ i ? 'and they' : 'they' }}</span>
+          <el-select-v2
+            v-model="one.met"
+            :options="reactions"
+            clearable
+            filterable
+            default-first-option
+            placeholder="do what they usually do"
+            :aria-label="i ? 'What they use besides' : 'What they use'"
+          />
+        </label>
+        <label>
+          <span class="label">how often</span>
+          <select
+            v-model="one.times"
+            class="field"
+            :aria-label="`How often they use it (${i + 1})`"
+            :disabled="!one.met"
+          >
+            <option :value="Infinity">always</option>
+            <option :value="2">twice as often</option>
+            <option :value="0">never</option>
+          </select>
+        </label>
+      </div>
+      <div v-for="(one, i) in asked.tries" :key="`tries ${i}`" class="pair">
+        <label class="wide">
+          <span class="label">{{ i ? 'and of ten tries' : 'of ten tries' }}</span>
+          <el-select-v2
+            :model-value="one.figure"
+            :options="guesses"
+            clearable
+            filterable
+            default-first-option
+            placeholder="as charted"
+            :aria-label="i ? 'Which other figure of the tries' : 'Which figure of the tries'"
+            @update:model-value="(figure: string) => pickFigure(one, figure)"
+          />
+        </label>
+        <label>
+          <span class="label">{{
+            guessOf(one.figure)
+              ? `${one.ofTen} instead of ${Math.round(guessOf(one.figure)!.share * 100) / 10}`
+              : 'how many'
+          }}</span>
+          <input
+            v-model.number="one.ofTen"
+            type="range"
+            min="0"
+            max="10"
+            step="0.5"
+            :disabled="!one.figure"
+            :aria-label="`How many of ten tries (${i + 1})`"
+          />
+        </label>
+      </div>
       <label>
         <span class="label">they cannot</span>
         <select v-model="asked.theyCannot" class="field" aria-label="What they cannot do">
@@ -181,7 +221,7 @@ const clear = () => Object.assign(asked, NOTHING_ASKED)
       </label>
       <label>
         <span class="label"
-          >they read us {{ Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100) }} %</span
+          >they see it coming {{ Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100) }} %</span
         >
         <input
           type="range"
@@ -189,7 +229,7 @@ const clear = () => Object.assign(asked, NOTHING_ASKED)
           max="90"
           step="5"
           :value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
-          aria-label="How well they would read us, in per cent"
+          aria-label="How often they would see it coming, in per cent"
           @input="asked.sharpness = Number(valueOf($event)) / 100"
         />
       </label>
@@ -252,6 +292,11 @@ label {
 
 .short {
   width: 104px;
+}
+
+.pair {
+  display: flex;
+  gap: 12px;
 }
 
 .ifs .field,

@@ -25,8 +25,8 @@ function shift(key: string, name: string, by: -1 | 1) {
 </script>
 
 <template>
-  <section aria-label="Bands">
-    <h2>Bands</h2>
+  <section aria-label="Order of rows">
+    <h2>Order of rows</h2>
     <p class="muted small">From the crest down. The order is kept with the chart.</p>
     <ul>
       <li v-for="{ key, name, places } in graph.bands" :key="key">

@@ -3,6 +3,7 @@ import Fuse from 'fuse.js'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { lookUp } from '../../../core/chart/lookUp'
+import { familyName } from '../../../core/say/places'
 import { placeName } from '../../../core/say/slopeItem'
 import AddAnswer from '../../parts/add/AddAnswer.vue'
 import AddReaction from '../../parts/add/AddReaction.vue'
@@ -37,7 +38,7 @@ const fuse = computed(
 )
 function findLanding(text: string): Choice[] {
   const found = text.trim() ? fuse.value.search(text, { limit: 8 }).map((hit) => hit.item) : chart.value.positions
-  const places = found.map(({ id, name, family }): Choice => ({ key: id, value: name, id, hint: family }))
+  const places = found.map(({ id, name, family }): Choice => ({ key: id, value: name, id, hint: familyName(family) }))
   const finish: Choice = { key: 'finish', value: 'A finish', id: 'finish', hint: 'ends it' }
   return !text.trim() || 'a finish'.includes(text.trim().toLowerCase()) ? [finish, ...places] : places
 }

@@ -251,7 +251,7 @@ const print = (pages: 'one' | 'tiled') =>
         @landing="(to) => asking?.for === 'landing' && ask({ for: 'name', item: asking.item, to })"
         @close="close"
       />
-      <aside v-if="panel" :aria-label="{ detail: 'In detail', text: 'As text', bands: 'Bands' }[panel]">
+      <aside v-if="panel" :aria-label="{ detail: 'In detail', text: 'As text', bands: 'Order of rows' }[panel]">
         <SlopeDetail v-if="panel === 'detail'" />
         <SlopeText v-else-if="panel === 'text'" />
         <BandOrder v-else />

@@ -97,10 +97,10 @@ function choose(event: Event, take: (value: string) => void) {
       </button>
     </div>
     <button type="button" class="button" title="Lay it out anew; what you put by hand stays" @click="emit('tidy')">
-      Tidy
+      Straighten
     </button>
     <button type="button" class="button" :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
-      Bands
+      Order of rows
     </button>
     <button
       type="button"
@@ -118,7 +118,7 @@ function choose(event: Event, take: (value: string) => void) {
       title="In detail (I)"
       @click="emit('panel', 'detail')"
     >
-      Detail
+      About it
     </button>
     <select class="field" aria-label="Save or print the picture" @change="onSave">
       <option value="">Save, print</option>

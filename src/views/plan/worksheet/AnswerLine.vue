@@ -52,7 +52,7 @@ const own = () =>
   edit(`Own tries for ${move.value.name}`, (draft, answer) =>
     setTries(draft, { of: 'answer', answer }, { ...NEW_ANSWER }),
   )
-const borrow = () => edit(`${move.value.name} as tried cold`, borrowTries)
+const borrow = () => edit(`${move.value.name} as when we begin with it`, borrowTries)
 
 function onKey(event: KeyboardEvent) {
   if (event.altKey && event.key === 'ArrowUp') shift(-1)
@@ -87,18 +87,18 @@ function onKey(event: KeyboardEvent) {
       @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
     />
     <button v-else type="button" class="plain cold muted small" title="Give it tries of its own" @click="own">
-      as tried cold
+      as when we begin with it
     </button>
     <span class="tools">
       <button
         v-if="answer.tries && move.tries"
         type="button"
         class="plain"
-        title="As tried cold"
-        :aria-label="`${name}: as tried cold`"
+        title="Goes as when we begin with it"
+        :aria-label="`${name}: as when we begin with it`"
         @click="borrow"
       >
-        ≡
+        as first
       </button>
       <button type="button" class="plain" :aria-label="`${name}: up`" @click="shift(-1)">↑</button>
       <button type="button" class="plain" :aria-label="`Remove ${name}`" @click="remove">×</button>

@@ -125,7 +125,9 @@ function onKey(event: KeyboardEvent) {
       <span v-else-if="figure?.isShown" class="small muted">worth more only shown</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
-        <button type="button" class="button quiet" title="As a line (L)" @click="isSaying = !isSaying">line</button>
+        <button type="button" class="button quiet" title="Write it as a line (L)" @click="isSaying = !isSaying">
+          as a line
+        </button>
         <button
           type="button"
           class="button quiet"

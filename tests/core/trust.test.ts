@@ -1,0 +1,143 @@
+import { produce } from 'immer'
+import type { Chart } from '../../src/core/chart/chart'
+import { emptyChart } from '../../src/core/chart/chart'
+import { addPosition } from '../../src/core/chart/edits/records'
+import { NEW_SETTINGS, positionFromName } from '../../src/core/chart/guesses'
+import type { MoveId, PositionId } from '../../src/core/chart/ids'
+import { scenarioOf } from '../../src/core/game/scenario'
+import { costliest, deepestOffPlan } from '../../src/core/insight/costly'
+import { costsOf, figuresOf } from '../../src/core/insight/figures'
+import { NOTEWORTHY } from '../../src/core/insight/nets'
+import { lacksOf } from '../../src/core/insight/trust'
+import { sayLines } from '../../src/core/notation/edits/sayLines'
+import { onceIn, timesShort } from '../../src/core/say/figureText'
+import { familyName, familyNamed } from '../../src/core/say/places'
+import { sayLack, sayRepeats } from '../../src/core/say/trust'
+import { demoPlan } from '../fixtures/demoPlan'
+import { taken } from '../reference/taken'
+
+const mount = 'mount' as PositionId
+function charted(...said: string[]): Chart {
+  const chart = { ...emptyChart('one', 'One'), settings: NEW_SETTINGS }
+  addPosition(chart, positionFromName('Mount'))
+  for (const line of said) expect(sayLines(chart, mount, line).ok).toBe(true)
+  return chart
+}
+const figures = (chart: Chart) => taken(figuresOf(chart, scenarioOf(chart))).figures
+const lacks = (chart: Chart) => lacksOf(chart, figures(chart))
+
+describe('too little is charted to trust', () => {
+  it('a position in which nothing is tried', () => {
+    const chart = charted()
+    expect(lacks(chart)).toEqual([{ of: 'moves', position: mount }])
+    expect(sayLack(chart, lacks(chart)[0])).toBe('Nothing is tried in mount: say a move.')
+  })
+
+  it('a move that meets nothing, in a plan in which they never win anything', () => {
+    const chart = charted('Armbar 4 of 10')
+    expect(lacks(chart)).toEqual([
+      { of: 'losing way', position: mount },
+      { of: 'reactions', move: 'armbar', position: mount },
+    ])
+    expect(lacks(chart).map((lack) => sayLack(chart, lack))[1]).toBe('Armbar meets nothing that they do yet.')
+  })
+
+  it('tries that nobody has set, where the plan uses them, cold or in reply', () => {
+    const chart = charted('Armbar 4 of 10; 3 stacks (under side control) > turn them (mount)')
+    expect(lacks(chart)).toEqual([{ of: 'own tries', move: 'turn-them', position: 'under-side-control', answer: 0 }])
+    expect(sayLack(chart, lacks(chart)[0])).toBe('Nobody has set how Turn them goes in reply to “Stacks”.')
+    const guessed = produce(chart, (draft) => {
+      draft.moves[0].tries!.weight = 3
+    })
+    expect(lacks(guessed)).toContainEqual({ of: 'own tries', move: 'armbar', position: mount, answer: null })
+    const own = produce(chart, (draft) => {
+      delete draft.answers[0].tries!.weight
+    })
+    expect(lacks(own)).toEqual([])
+  })
+
+  it('is not the demo plan', () => expect(lacks(demoPlan())).toEqual([]))
+})
+
+test('time is said where the start is made of one finish tried again and again', () => {
+  const chart = charted('Armbar 4 of 10')
+  const one = figures(chart)
+  const uses = one.moves['armbar' as MoveId].uses
+  expect(sayRepeats(chart, one)).toBe(
+    `An exchange is about ${Math.round(uses * 10) / 10} tries of Armbar: with 4 of 10 each, and what else there is, ` +
+      `${Math.round(one.endings.finish * 100)} of a hundred end in a finish.`,
+  )
+  expect(sayRepeats(demoPlan(), figures(demoPlan()))).toBe('')
+})
+
+describe('what costs us most', () => {
+  const demo = demoPlan()
+  const scenario = scenarioOf(demo)
+  const all = figures(demo)
+  const costOf = costsOf(demo, scenario, all.value)
+  const costs = all.looseEnds.map(costOf)
+  const list = costliest(all, costs)
+
+  it('is one list of leaks and loose ends, dearest first, with nothing in it that costs nothing', () => {
+    expect(new Set(list.map((one) => one.of))).toEqual(new Set(['leak', 'loose end']))
+    const each = list.map(({ cost }) => cost!)
+    expect(each).toEqual([...each].sort((a, b) => b - a))
+    expect(Math.min(...each)).toBeGreaterThanOrEqual(0.0005)
+    const dearest = Math.max(...costs.map((cost) => cost ?? 0), ...all.met.map(({ net, visits }) => -net * visits))
+    expect(each[0]).toBeCloseTo(dearest, 12)
+  })
+
+  it('has what is both a leak and a loose end once', () => {
+    const keys = list.map((one) => {
+      const { position, reaction } = one.of === 'leak' ? one.met : one.end
+      return `${one.of === 'leak' ? one.met.move : 'move' in one.end.met ? one.end.met.move : null} ${position} ${reaction}`
+    })
+    expect(new Set(keys).size).toBe(keys.length)
+  })
+
+  it('puts what is not known yet below what is, those met most first', () => {
+    const some = costliest(
+      all,
+      all.looseEnds.map((_, i) => (i === 1 ? costs[1] : undefined)),
+    )
+    const ends = some.flatMap((one) => (one.of === 'loose end' ? [one] : []))
+    const unknown = ends.filter(({ cost }) => cost === undefined).map(({ end }) => Math.min(1, end.visits))
+    expect(unknown).toEqual([...unknown].sort((a, b) => b - a))
+    expect(some.findLastIndex(({ cost }) => cost !== undefined)).toBeLessThan(
+      some.findIndex(({ cost }) => cost === undefined),
+    )
+  })
+
+  it('has the deepest leaks off the plan apart', () => {
+    const deep = deepestOffPlan(all, 3)
+    expect(deep).toHaveLength(3)
+    const off = all.met.filter(({ net, visits }) => net <= -NOTEWORTHY && visits < 0.0005)
+    expect(deep[0].net).toBe(Math.min(...off.map(({ net }) => net)))
+    for (const { visits } of deep) expect(visits).toBeLessThan(0.0005)
+  })
+})
+
+test('how often is said as a coach counts', () => {
+  expect([0, 0.0833, 0.3, 0.7, 1.2, 2.3].map(onceIn)).toEqual([
+    'hardly ever',
+    'about once in 12',
+    'about once in 3',
+    'about once in each exchange',
+    'about once in each exchange',
+    'about 2 times in each exchange',
+  ])
+  expect([0, 0.18, 1, 1.19, 12.4].map(timesShort)).toEqual([
+    'hardly ever',
+    'once in 6',
+    '1 time',
+    '1.2 times',
+    '12 times',
+  ])
+})
+
+test('a family is called as a coach calls it', () => {
+  for (const family of ['knee-ride', 'half-guard', 'legs', 'side', 'our own']) {
+    expect(familyNamed(familyName(family))).toBe(family)
+  }
+  expect([familyName('knee-ride'), familyNamed('Knee on belly')]).toEqual(['knee on belly', 'knee-ride'])
+})
