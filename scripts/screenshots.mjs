@@ -39,7 +39,7 @@ const browser = await chromium.launch({
 for (const { name, path, colorScheme = 'light', height = 800, scroll, wait = 2500 } of PICTURES) {
   const page = await browser.newPage({ viewport: { width: 1280, height }, colorScheme, reducedMotion: 'reduce' })
   await page.goto(`${base}/#/demo`)
-  await page.getByRole('heading', { name: 'Loose ends' }).waitFor()
+  await page.getByRole('heading', { name: 'What costs us most' }).waitFor()
   await page.goto(base + path)
   await page.waitForTimeout(wait)
   if (scroll) await page.locator(scroll).evaluate((part) => part.scrollIntoView())

@@ -65,10 +65,10 @@ test('a position says who is ahead, what threatens there and what they do unprom
   await page.keyboard.press('Tab')
   await detail.getByLabel('They also do, unprompted').selectOption({ label: 'Hides the near arm (Scarf hold)' })
   await expect(page.getByRole('article', { name: 'While we hold still' })).toContainText('Hides the near arm')
-  await detail.getByLabel('Breaks up, seconds').fill('0')
+  await detail.getByLabel('Broken up after, seconds').fill('0')
   await page.keyboard.press('Tab')
   await expect(page.getByText('Not done: must be a number of seconds, at least 1')).toBeVisible()
-  await expect(detail.getByLabel('Breaks up, seconds')).toHaveAttribute('aria-invalid', 'true')
+  await expect(detail.getByLabel('Broken up after, seconds')).toHaveAttribute('aria-invalid', 'true')
   await settled(page)
   const { positions } = (await exported(page)) as Exported
   expect(positions.find(({ id }) => id === 'scarf-hold')).toMatchObject({
@@ -116,10 +116,10 @@ test('a reaction is shared, and an answer is tried cold or with tries of its own
     .getByRole('article', { name: /^Baseball choke/ })
     .getByRole('listitem', { name: 'They: Turns away from the knee' })
   await expect(row).toContainText('met by 2 moves')
-  await pressOver(row.getByRole('link'), row.getByRole('button', { name: /as tried cold/ }))
-  await expect(row.getByText('as tried cold')).toBeVisible()
+  await pressOver(row.getByRole('link'), row.getByRole('button', { name: /as when we begin with it/ }))
+  await expect(row.getByText('as when we begin with it')).toBeVisible()
   await expect(row.getByRole('group', { name: /^Tries of/ })).toHaveCount(0)
-  await row.getByText('as tried cold').click()
+  await row.getByText('as when we begin with it').click()
   await expect(row.getByRole('group', { name: /^Tries of/ })).toHaveCount(1)
 })
 

@@ -24,7 +24,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
     .getByRole('option', { name: /^Turns in under us/ })
     .first()
     .click()
-  await expect(what.locator('.said')).toContainText(/^\s*Then the start is worth \d+ instead of \d+/)
+  await expect(what.locator('.said')).toContainText(/^\s*Then the start is worth [\d.]+ against [\d.]+/)
   await what.getByRole('button', { name: 'Plan for this' }).click()
   await expect.poll(() => worth(page)).not.toBe(usual)
   await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute('title', /supposed/)
@@ -60,7 +60,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   // A round of what still leaks, tallied on the mat.
   await page.getByRole('link', { name: 'Desk' }).click()
   await page
-    .getByRole('region', { name: 'Worst leaks' })
+    .getByRole('region', { name: 'What costs us most' })
     .getByRole('button', { name: /^A round of Closes the guard/ })
     .click()
   const card = page.getByRole('article', { name: 'Closes the guard: what now?' })

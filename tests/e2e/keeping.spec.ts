@@ -34,7 +34,7 @@ test('a large file is read in the background: the page goes on, it can be stoppe
   const reading = page.getByRole('status').filter({ hasText: 'Reading the file' })
   await expect(reading).toBeVisible()
   await page.getByRole('link', { name: 'Desk' }).click()
-  await expect(page.getByRole('heading', { name: 'Loose ends' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What costs us most' })).toBeVisible()
   await reading.getByRole('button', { name: 'Stop' }).click()
   await expect(reading).toBeHidden()
   await page.getByRole('link', { name: 'Charts' }).click()

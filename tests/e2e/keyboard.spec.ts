@@ -105,7 +105,7 @@ test('a pasted position becomes a fork table, and a boundary can be dragged', as
 test('the scenario bar moves every figure', async ({ page }) => {
   await openDemo(page)
   const before = await worth(page)
-  const reads = page.getByLabel('They read us, in per cent')
+  const reads = page.getByLabel('How often they see it coming, in per cent')
   await reads.focus()
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
   await expect.poll(() => worth(page)).not.toBe(before)
@@ -117,7 +117,7 @@ test('the scenario bar moves every figure', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('4:00')
   await page.getByLabel('Clock', { exact: true }).fill('none')
-  await page.getByLabel('Breaks up after').fill('never')
+  await page.getByLabel('Something breaks it up after about').fill('never')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'set a clock or a break-up' })).toBeVisible()
 })

@@ -111,7 +111,7 @@ test('the words of the limbs follow the roll, the side and the school', async ({
   await expect(line(page, 'Our right leg')).toContainText('top')
   await page.getByRole('button', { name: /Roll with the bridge/ }).click()
   await expect(line(page, 'Our right leg')).toContainText('bottom')
-  await page.getByRole('button', { name: 'As charted' }).click()
+  await page.getByRole('button', { name: 'Own side' }).click()
   await expect(page.getByRole('button', { name: 'Left leg over their left arm' }).first()).toBeVisible()
 
   await page.getByRole('link', { name: 'One position' }).click()

@@ -20,6 +20,6 @@ test('a printed sheet says what its numbers depend on', () => {
     draft.settings = { ...draft.settings, breakUp: null, scenario }
   })
   expect(scenarioLine(other, true)).toMatch(
-    /from Scarf hold · to Mount, hands posted · no clock · they read us 0 % · never breaks up · only finishes count · rules: Juniors: positions only · the other side$/,
+    /from Scarf hold · to Mount, hands posted · no clock · they see it coming 0 % · nothing breaks it up · only finishes count · rules: Juniors: positions only · mirrored$/,
   )
 })

@@ -20,9 +20,9 @@ const { figures, solution } = taken(figuresOf(chart, scenario))
 describe('what a coach would say of the plan', () => {
   it('tells how a hundred exchanges end, what to begin with and where it leaks', () => {
     expect(headline(chart, scenario, figures)).toBe(
-      'From Underhook, head clear, of a hundred exchanges we finish about 29 times, come out ahead 13 times and are ' +
-        'worse off or caught 9 times. Begin with Shoot the high crotch. It leaks most when they answer Hip-sit to ' +
-        'guard with “Puts a hook in”.',
+      'From Underhook, head clear, of a hundred exchanges we finish about 34 times, come out ahead 21 times and are ' +
+        'worse off or caught 8 times. Begin with Shoot the high crotch. It leaks most when they answer Shoot the ' +
+        'high crotch with “Sprawls on us”.',
     )
   })
 

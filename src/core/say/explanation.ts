@@ -6,6 +6,7 @@ import { lookUp } from '../chart/lookUp'
 import type { Explanation, Question, Term } from '../insight/explain'
 import type { Figures } from '../insight/figures'
 import { clockText } from './figureText'
+import { sayGuessOf } from './guess'
 import { END_WORDS } from './places'
 
 /** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */
@@ -14,6 +15,8 @@ export interface Explained {
   /** What is planned there and how long it takes. */
   plan: string
   rows: { text: string; chance: number; value: number }[]
+  /** That the tries behind it are a guess, where they are. */
+  guess?: string
   total: number
   isDifference: boolean
 }
@@ -103,10 +106,17 @@ export function explained(chart: Chart, asked: Question, explanation: Explanatio
   return {
     title: names.title(asked),
     plan: names.plan(explanation),
+    guess: guessBehind(chart, asked, explanation),
     rows: explanation.terms.map((term) => ({ text: names.term(term), chance: term.chance, value: term.value })),
     total: explanation.total,
     isDifference: asked.of === 'net',
   }
+}
+
+/** That what is tried there goes by a guess; empty where it does not. */
+function guessBehind(chart: Chart, asked: Question, { action }: Explanation): string {
+  const move = lookUp(chart.moves, action ?? undefined)
+  return move ? sayGuessOf(chart, move.id, 'reaction' in asked ? asked.reaction : undefined) : ''
 }
 
 class Names {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { problemText } from '../../core/problem'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
@@ -11,6 +11,16 @@ const charts = useCharts()
 const figures = useFigures()
 const shown = ref(charts.news)
 let timer: ReturnType<typeof setTimeout> | undefined
+/** Beside where it happened, as far as there is room. */
+const WIDTH = 460
+const HEIGHT = 64
+const where = computed(() => {
+  const place = shown.value?.place
+  if (!place) return undefined
+  const left = Math.max(8, Math.min(place.left, window.innerWidth - WIDTH - 8))
+  const top = Math.max(8, Math.min(place.top, window.innerHeight - HEIGHT - 8))
+  return { left: `${left}px`, top: `${top}px` }
+})
 
 watch(
   () => charts.news,
@@ -40,7 +50,7 @@ watch(
       <template v-if="figures.problems.length > 3"> and {{ figures.problems.length - 3 }} more</template>.
     </span>
   </div>
-  <div class="toast" aria-live="polite">
+  <div class="toast" :class="{ there: where }" :style="where" aria-live="polite">
     <p v-if="shown" class="news" :class="shown.kind">
       {{ shown.text }}
       <button v-if="charts.steps.undo && shown.action === 'undo'" type="button" class="button" @click="charts.undo()">
@@ -58,6 +68,11 @@ watch(
   right: 16px;
   bottom: 16px;
   max-width: 460px;
+}
+
+.there {
+  right: auto;
+  bottom: auto;
 }
 
 .toast .news {

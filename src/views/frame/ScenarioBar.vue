@@ -48,7 +48,7 @@ const textOf = (field: 'seconds' | 'breakUp') => {
 const SHARES = [
   {
     field: 'repeat',
-    label: 'At once again',
+    label: 'Again',
     says: 'A failed move tried again at once works so much of as well, in per cent',
   },
   { field: 'slips', label: 'Slips', says: 'Of a hundred tries that come to nothing, so many cost us the position' },

@@ -28,6 +28,7 @@ onKeyStroke('Escape', () => isOpen.value && close())
     <section v-if="answer" ref="box" class="made-of" role="dialog" :aria-label="`What ${answer.title} is made of`">
       <h2>{{ answer.title }}</h2>
       <p class="muted">{{ answer.plan }}</p>
+      <p v-if="answer.guess" class="guess">{{ answer.guess }}</p>
       <table>
         <thead class="readers-only">
           <tr>
@@ -88,5 +89,8 @@ td:first-child {
 tfoot td {
   border-top: 2px solid var(--strong-line);
   font-weight: 700;
+}
+.guess {
+  color: var(--caution);
 }
 </style>

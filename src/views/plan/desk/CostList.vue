@@ -41,7 +41,7 @@ const offPlan = computed(() =>
 
 <template>
   <section class="panel" aria-label="What costs us most">
-    <h2>What costs us most <span>in a hundred</span></h2>
+    <h2>What costs us most <span>each time, and in a hundred</span></h2>
     <p class="muted small">
       What they do that leaves us worse off (<b>leaks</b>), or to which we have nothing yet (<b>loose ends</b>).
       <span v-if="store.costsLeft" role="status">Working out {{ counted(store.costsLeft, 'cost') }} …</span>

@@ -11,9 +11,11 @@ import { borrowTries, setTries } from '../../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
 import { talliedRounds } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
+import { sayGuess } from '../../../core/say/guess'
 import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import { placeOfGoing } from '../../parts/removing'
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
 const props = defineProps<{
@@ -29,7 +31,8 @@ const charts = useCharts()
 const move = computed(() => present(lookUp(chart.value.moves, props.answer.move)))
 const place = computed(() => answerRefAt(present(charts.chart), props.index))
 const name = computed(() => `${move.value.name} in answer`)
-const GUESS = 'Nobody has set these tries: they count for little, until you set them'
+/** The tries by which it goes: its own, or those of its move. */
+const guess = computed(() => sayGuess(chart.value, props.answer.move, props.answer.tries ?? move.value.tries))
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 
 /**
@@ -41,8 +44,9 @@ function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknow
 }
 
 function remove() {
+  const where = placeOfGoing()
   edit(`Remove the answer ${move.value.name}`, removeAnswer)
-  charts.tell(`Removed the answer ${move.value.name}.`, 'info', 'undo')
+  charts.tell(`Removed the answer ${move.value.name}.`, 'info', 'undo', where)
   emit('gone')
 }
 
@@ -77,7 +81,7 @@ function onKey(event: KeyboardEvent) {
     <span v-if="answer.tries?.tallies" class="muted small" title="Rounds on the mat in which it worked">
       {{ rounds.worked }} of {{ rounds.worked + rounds.failed }} rounds
     </span>
-    <span v-if="answer.tries?.weight !== undefined" class="muted small" :title="GUESS">guess</span>
+    <span v-if="guess" class="muted small" :title="guess">guess</span>
     <TenTries
       v-if="answer.tries"
       class="strip"

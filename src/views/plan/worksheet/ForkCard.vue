@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toReactionId } from '../../../core/chart/ids'
 import { present } from '../../../core/sure'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import InlineText from '../../../components/InlineText.vue'
 import TenTries from '../../../components/TenTries.vue'
@@ -9,10 +9,10 @@ import { moveMove, removeMove, rename, setReply } from '../../../core/chart/edit
 import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
-import { counted } from '../../../core/say/figureText'
+import { sayGuess } from '../../../core/say/guess'
 import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
-import { triesOf, weightOf } from '../../../core/chart/tries'
+import { triesOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -53,6 +53,7 @@ const first = computed(() =>
     .filter((id) => !position.value?.holds?.includes(id))
     .map((id) => lookUp(chart.value.holds, id)?.name),
 )
+const guess = computed(() => sayGuess(chart.value, props.move.id, props.move.tries))
 /** What it answers. */
 const inReplyTo = computed(() => {
   const answered = chart.value.answers.filter((answer) => answer.move === props.move.id)
@@ -60,17 +61,20 @@ const inReplyTo = computed(() => {
   return names.length ? ` to “${names.map(lowerFirst).join('”, “')}”` : ''
 })
 
-function tryCold() {
+/** Its ten tries are asked for at once: what stands there until then is a guess. */
+async function tryCold() {
   const { id, name } = props.move
   charts.edit(`${name}: tried cold, too`, (draft) => setReply(draft, id, false))
+  await nextTick()
+  card.value?.querySelector<HTMLElement>('[role="spinbutton"]')?.focus()
 }
 
 const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
 function remove() {
-  const { id } = props.move
+  const { id, name } = props.move
   goToRow(present(card.value), -1)
-  removing(props.move, (draft) => removeMove(draft, id))
+  removing({ id, name, shownBy: card.value }, (draft) => removeMove(draft, id))
 }
 
 function shift(by: 1 | -1) {
@@ -165,9 +169,7 @@ function onKey(event: KeyboardEvent) {
       :name="move.name"
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
-    <p v-if="move.tries?.weight !== undefined" class="muted small">
-      A guess: it counts for {{ counted(weightOf(move.tries), 'real try', 'real tries') }}, until you set it yourself.
-    </p>
+    <p v-if="guess" class="muted small">{{ guess }}</p>
     <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">Also tried cold?</button>
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />

@@ -77,7 +77,8 @@ function remove() {
   const { id, name } = present(reaction.value)
   if (!move) return
   goToRow(present(row.value), -1)
-  removing({ id, name: `${name} from ${move.name}` }, (draft) => unmeetReaction(draft, move.id, id), `Remove ${name}`)
+  const removable = { id, name: `${name} from ${move.name}`, shownBy: row.value }
+  removing(removable, (draft) => unmeetReaction(draft, move.id, id), `Remove ${name}`)
 }
 
 async function shift(by: 1 | -1) {
