@@ -4,7 +4,7 @@ import { holder, type Hold } from '../chart/hold'
 import type { HoldId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { LIMBS, type Limb } from '../chart/words'
-import { gradeOf, pinCheck, type EscapeState } from './pinCheck'
+import { escapesUnder, gradeOf, pinCheck, type EscapeState } from './pinCheck'
 
 /** Limbs that count as free to take a hold. Head and chest only add weight. */
 const ATTACKING: readonly Limb[] = ['left-hand', 'right-hand', 'left-knee', 'right-knee', 'left-foot', 'right-foot']
@@ -85,21 +85,22 @@ export interface ShuttingSet {
  */
 export function smallestShuttingSet(chart: Chart, position: PositionId): ShuttingSet | null {
   const known = holdsForFrame(chart, position)
+  const under = escapesUnder(chart, position)
   const tried = [...known]
-    .map((hold) => ({ hold, left: leftOver(chart, position, [hold.id]) }))
+    .map((hold) => ({ hold, left: leftOver(under([hold.id])) }))
     .sort((a, b) => a.left - b.left)
     .slice(0, MAX_CANDIDATES)
-  if (!tried.length || !stillOpen(chart, position, []).length) return null
+  if (!tried.length || !stillOpen(under([])).length) return null
   let best: { holds: Hold[]; open: number; left: number } | null = null
   for (const holds of compatibleSets(tried.map(({ hold }) => hold))) {
-    const ids = holds.map(({ id }) => id)
-    const set = { holds, open: stillOpen(chart, position, ids).length, left: leftOver(chart, position, ids) }
+    const escapes = under(holds.map(({ id }) => id))
+    const set = { holds, open: stillOpen(escapes).length, left: leftOver(escapes) }
     if (!best || isBetter(set, best)) best = set
   }
   const ids = present(best).holds.map(({ id }) => id)
   return {
     holds: ids,
-    remaining: stillOpen(chart, position, ids),
+    remaining: stillOpen(under(ids)),
     free: freeLimbs(chart, ids),
     isExact: known.length <= MAX_CANDIDATES,
   }
@@ -115,11 +116,10 @@ function isBetter(one: HoldChoice, other: HoldChoice): boolean {
   return one.open === 0 ? (byHolds || byLeft) < 0 : (byLeft || byHolds) < 0
 }
 
-const stillOpen = (chart: Chart, position: PositionId, holds: readonly string[]) =>
-  pinCheck(chart, position, holds).escapes.filter(({ left, isHindrable }) => isHindrable && gradeOf(left) !== 'shut')
+const stillOpen = (escapes: readonly EscapeState[]) =>
+  escapes.filter(({ left, isHindrable }) => isHindrable && gradeOf(left) !== 'shut')
 
-const leftOver = (chart: Chart, position: PositionId, holds: readonly string[]) =>
-  pinCheck(chart, position, holds).escapes.reduce((all, { left, share }) => all + left * share, 0)
+const leftOver = (escapes: readonly EscapeState[]) => escapes.reduce((all, { left, share }) => all + left * share, 0)
 
 /** All sets of these holds in which no two share a limb, with the empty set. */
 function compatibleSets(holds: readonly Hold[]): Hold[][] {

@@ -64,6 +64,16 @@ export function pinCheck(chart: Chart, position: PositionId, holds?: readonly st
   return { capabilities, escapes }
 }
 
+/** What is left of the escapes in a position, with holds that are tried one set after the other. */
+export function escapesUnder(chart: Chart, position: PositionId): (holds: readonly string[]) => EscapeState[] {
+  const table = new HoldTable(chart.holds ?? [])
+  const met = escapesFrom(chart, position)
+  return (holds) => {
+    const on = table.setOf(holds)
+    return met.map((escape) => stateOf(chart, table, on, escape))
+  }
+}
+
 /** An escape that occurs in a position, before holds are considered. */
 type MetEscape = Pick<EscapeState, 'reaction' | 'moves' | 'isUnprompted' | 'share'>
 

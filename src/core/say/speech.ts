@@ -7,10 +7,10 @@ import { sure } from '../sure'
 
 /** Verbs that names of moves and of what they do begin with. */
 const VERBS = new Set(
-  `add answer attack bail bait base bend block break bridge bring bump bury catch change circle clamp clasp clear climb clock close collapse
+  `add answer attack back bail bait base bend block break bridge bring bump bury catch change circle clamp clasp clear climb clock close collapse
   come cover cross cuff cup deny dig do draw drag drive drop duck enter escape expect face fall feel fight flatten float fold follow
   force frame free freeze gather get give glue go grab grip guard hang have help hide hitch hold hook hop hug hunt jam jerk join
-  jump keep kick lay lean leave let lie lift lock lower make meet mount move open overhook palm parry peel pin place plant
+  jump keep kick lay lean leave lengthen let lie lift lock lower make meet mount move open overhook palm parry peel pin place plant
   pop post press pull pummel punch push put race raise reach refuse release retreat rip rise roll rotate run scoop scrape
   set settle shake shelve shift shoot show shrimp sink sit slide slip smother snap sneak spin split sprawl square stack stand
   stay step stop straighten strip sweep swim swing switch take tap threaten throw tip track trap triangle try tuck turn turtle
@@ -20,6 +20,8 @@ const VERBS = new Set(
 /** Names that begin like this say where something goes; a verb is put before them. */
 const PARTS =
   /^(top |bottom |near |far |second |inside |head-side |hip-side |both |late )?(hands?|arms?|elbows?|forearm|knees?|legs?|foot|feet|shin|chest|head|chin|fist|palm|thumb|shoulders?)\b.* (to|over|behind|across|under|round|on|onto|along|in|through|between|near)\b/i
+/** A hand that is given is a verb, and so is a palm that is put somewhere. */
+const HANDING = /^(hand|palm) (the|a|an|it|them|our|their) /i
 const MANY = /^(both|hands|arms|elbows|knees|legs|feet|shoulders)\b/i
 
 export const lowerFirst = (text: string): string =>
@@ -45,6 +47,8 @@ const isVerb = (word: string) => VERBS.has(word)
 export function tellMove(name: string): string {
   const said = lowerFirst(name.trim())
   const [first = '', next] = said.split(' ')
+  if (HANDING.test(said)) return said
+  if (PARTS.test(said) && first.startsWith('palm')) return `bring the ${said}`
   if (next && isVerb(wordOf(first)) && (!ALSO_THINGS.has(wordOf(first)) || AFTER_VERBS.has(next))) return said
   if (PARTS.test(said)) return `bring ${MANY.test(said) || /^(a|an|the|our) /.test(said) ? '' : 'the '}${said}`
   if (/^(a|an|the|our|your) /.test(said)) return `go for ${said}`
@@ -73,7 +77,7 @@ export function whenThey(name: string): string {
   if (!base) return `they answer with “${lowerFirst(name.trim())}”`
   const rest = words
     .slice(1)
-    .map((word, i) => (/^and$|,$/.test(sure(words[i])) ? (baseOf(word, words[i + 2]) ?? word) : word))
+    .map((word, i) => (/^(and|then|or)$|,$/.test(sure(words[i])) ? (baseOf(word, words[i + 2]) ?? word) : word))
   return `they ${[base, ...rest].join(' ')}`
 }
 
@@ -97,6 +101,9 @@ function baseOf(word: string, next = ''): string | null {
   return base ? base + tail : null
 }
 
+/** A name that says itself where one is: by a preposition, or by how one came to be there. */
+const PLACED = /^(in|on|under|at|above|behind|over|beside|from|sat|thrown|rolled|taken|stopped|face down) /i
+
 /** A name that is a sentence: "They have our back". */
 const isSentence = (name: string) => /^(they|we|he|she) /i.test(name)
 
@@ -106,7 +113,7 @@ const isSentence = (name: string) => /^(they|we|he|she) /i.test(name)
  */
 export const inPlace = (name: string): string => {
   if (isSentence(name)) return `in “${name}”`
-  return /^(in|on|under|at|above|behind|over|beside) /i.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
+  return PLACED.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
 }
 
 /** Being there: "we are in mount"; "they have our back". */

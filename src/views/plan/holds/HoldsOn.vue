@@ -9,6 +9,7 @@ import { limbInWords, sideWords } from '../../../core/sides/frames'
 import { capabilityWords, leftWords, limbsWords } from '../../../core/holds/limbWords'
 import { reopenedBy } from '../../../core/holds/pinCheck'
 import { changeText } from '../../../core/say/figureText'
+import { whyNothing } from '../../../core/say/holds'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
@@ -31,6 +32,7 @@ const rows = computed(() =>
       ),
       reopens: isOurs ? reopenedBy(chart.value, present(position.value).id, hold.id) : [],
       change: without && now !== undefined ? without.position - now : null,
+      why: isOurs && store.figures ? whyNothing(chart.value, present(position.value).id, hold, store.figures) : '',
     }
   }),
 )
@@ -82,7 +84,7 @@ function letGo({ id, name }: Hold) {
     <h2>On <span>if we let go</span></h2>
     <ul v-if="rows.length">
       <li
-        v-for="{ hold, isOurs, limbs, sides, takes, reopens, change } in rows"
+        v-for="{ hold, isOurs, limbs, sides, takes, reopens, change, why } in rows"
         :key="hold.id"
         :class="{ theirs: !isOurs, here: selected?.id === hold.id }"
       >
@@ -102,6 +104,7 @@ function letGo({ id, name }: Hold) {
             title="Change in what the position is worth"
             >{{ changeText(change) }}</b
           >
+          <span v-if="change !== null && Math.abs(change) < 0.0005 && why" class="muted">: {{ why }}</span>
         </p>
         <button
           type="button"

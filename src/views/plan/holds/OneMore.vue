@@ -2,10 +2,11 @@
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { changeText } from '../../../core/say/figureText'
+import { sayFewest } from '../../../core/say/holds'
 import { putOnKnown } from '../../../core/chart/edits/holds'
 import { lookUp } from '../../../core/chart/lookUp'
 import { smallestShuttingSet } from '../../../core/holds/oneMore'
-import { leftWords, limbsWords } from '../../../core/holds/limbWords'
+import { limbsWords } from '../../../core/holds/limbWords'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
@@ -58,16 +59,7 @@ function put(id: string, name: string) {
     <p v-else class="muted">
       No other hold that is charted for this frame takes more from them with a limb that is free.
     </p>
-    <p v-if="fewest" class="fewest">
-      {{
-        fewest.remaining.length ? 'No set of them shuts all. Least is left to them with' : 'The fewest that shut all:'
-      }}
-      <b>{{ fewest.holds.map(nameOf).join(', ') }}</b>; free: {{ limbsWords(fewest.free) || 'nothing' }}.
-      <template v-if="fewest.remaining.length">
-        Still there: {{ fewest.remaining.map(({ name, left }) => `${name} (${leftWords(left)})`).join(', ') }}.
-      </template>
-      <span v-if="!fewest.isExact" class="muted"> Only the strongest holds were tried.</span>
-    </p>
+    <p v-if="fewest" class="fewest">{{ sayFewest(fewest, nameOf) }}</p>
   </section>
 </template>
 
