@@ -33,7 +33,7 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   await pins.getByRole('button', { name: 'Print' }).click()
   await page.emulateMedia({ media: 'print' })
   const sheet = page.locator('.part-print')
-  await expect(sheet).toContainText('they read us 20 %')
+  await expect(sheet).toContainText('they see it coming 20 %')
   await expect(sheet.getByText('Cross-face and underhook')).toBeVisible()
   await expect(escapes).toBeHidden()
   await page.emulateMedia({ media: 'screen' })
@@ -43,7 +43,7 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   const name = (await best.textContent())!.trim()
   await best.click()
   await expect(on).toContainText(name)
-  await expect(more).toContainText('Least is left to them with')
+  await expect(more).toContainText('least is left to them with “')
 })
 
 test('a hold is named, given limbs and what it takes, and is worth something on the Worksheet', async ({ page }) => {

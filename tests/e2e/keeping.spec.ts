@@ -66,6 +66,8 @@ test('charts are made, renamed, duplicated and brought back from the bin', async
   await openDemo(page)
   await page.getByRole('link', { name: 'Charts' }).click()
   await page.getByRole('button', { name: 'New chart' }).click()
+  await expect(page.getByRole('heading', { name: 'Where do you start from?' })).toBeVisible()
+  await page.getByRole('link', { name: 'Charts' }).click()
   const list = page.getByRole('list', { name: 'Charts' }).getByRole('listitem')
   await expect(list).toHaveCount(2)
   await list

@@ -88,9 +88,12 @@ test('a pasted position becomes a fork table, and a boundary can be dragged', as
   )
   await page.getByLabel('Say a move in a line').fill(lines.join('\n'))
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('article')).toHaveCount(10)
+  await expect(page.getByRole('article', { name: /^Attack/ })).toHaveCount(10)
   const lands = page.getByRole('spinbutton', { name: 'Attack a: lands' })
-  const seam = page.locator('article').first().locator('.seam').first()
+  const seam = page
+    .getByRole('article', { name: /^Attack a/ })
+    .locator('.seam')
+    .first()
   const box = (await seam.boundingBox())!
   await page.mouse.move(box.x + 6, box.y + 12)
   await page.mouse.down()

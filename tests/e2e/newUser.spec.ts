@@ -11,7 +11,8 @@ test('a new coach mends the worst leak, and keeps it', async ({ page }) => {
   await page.keyboard.press('a')
   await page.keyboard.type('turn to')
   await page.keyboard.press('Enter')
-  await page.getByRole('spinbutton', { name: 'Turn to the single in answer: lands' }).press('9')
+  await expect(page.getByRole('link', { name: 'Turn to the single' }).first()).toBeVisible()
+  await page.getByRole('spinbutton', { name: 'Hip-sit to guard in answer: lands' }).press('9')
   await expect.poll(() => worth(page)).not.toBe(before)
   const mended = await worth(page)
   expect(Number(mended.split(' ')[0])).toBeGreaterThan(Number(before.split(' ')[0]))
@@ -43,13 +44,15 @@ test('a new coach mends the worst leak, and keeps it', async ({ page }) => {
 test('a loose end takes an answer in five keystrokes from where it is listed', async ({ page }) => {
   await openDemo(page)
   const before = await worth(page)
-  await expect(page.getByTestId('loose-end').first()).toContainText('Steps around')
+  await expect(page.getByTestId('loose-end').first()).toContainText('Hitches up and stacks')
   await page.getByTestId('loose-end').first().focus()
   await page.keyboard.press('Enter')
   await expect(page.locator('input[role="combobox"]:focus')).toBeVisible()
-  for (const key of ['s', 'l', 'i', 'Enter']) await page.keyboard.press(key)
+  for (const key of ['o', 'p', 'e', 'Enter']) await page.keyboard.press(key)
   await expect.poll(() => worth(page)).not.toBe(before)
-  await expect(page.getByRole('link', { name: 'Slide by' })).toBeVisible()
+  await expect(
+    page.getByRole('article', { name: /^Armbar from mount/ }).getByRole('link', { name: 'Open it standing' }),
+  ).toBeVisible()
 })
 
 test('every figure opens to terms that sum to it', async ({ page }) => {

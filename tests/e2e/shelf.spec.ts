@@ -45,7 +45,7 @@ test('a region tells its rules, its differences and its dangers, and finishes ar
   for (const head of ['Mind', 'They decide by', 'Where they differ']) {
     await expect(talk.getByRole('heading', { name: head })).toBeVisible()
   }
-  await page.getByLabel('Finishes of').selectOption('knee')
+  await page.getByLabel('Finishes, of which part').selectOption('knee')
   const list = page.getByRole('region', { name: 'On the Shelf' })
   await page.getByRole('button', { name: 'Everything' }).click()
   await expect(list.getByRole('listitem')).not.toHaveCount(0)
@@ -186,7 +186,7 @@ test('a part of a chart is published, exported, put in the bin and taken in agai
 test('moves are found by what must be on, and a finish can stop at control', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/shelf')
-  await page.getByLabel('On already').selectOption('seatbelt')
+  await page.getByLabel('We hold already').selectOption('seatbelt')
   const list = page.getByRole('region', { name: 'On the Shelf' })
   await expect(list).toContainText('Foot across the hip')
   await expect(list).not.toContainText('Dig the underhook')

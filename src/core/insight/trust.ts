@@ -27,10 +27,15 @@ interface Use {
   uses: number
 }
 
-/** The moves and answers that make up most of what the plan tries, the most used first. */
-function mostUsed({ moves }: Figures): Use[] {
-  const all = Object.entries(moves).flatMap(([move, { usedAs }]) =>
-    usedAs.map(({ answer, uses }): Use => ({ move: move as MoveId, answer, uses })),
+/**
+ * The moves and answers that make up most of what the plan tries, the most used first. The figures may be of the chart
+ * before the last edit: what is gone since is left out.
+ */
+function mostUsed(chart: Chart, { moves }: Figures): Use[] {
+  const all = chart.moves.flatMap(({ id: move }) =>
+    (moves[move]?.usedAs ?? []).flatMap(({ answer, uses }): Use[] =>
+      answer === null || chart.answers[answer]?.move === move ? [{ move, answer, uses }] : [],
+    ),
   )
   all.sort((a, b) => b.uses - a.uses)
   const total = all.reduce((sum, { uses }) => sum + uses, 0)
@@ -48,7 +53,7 @@ export const isGuessed = (tries: Tries | undefined): boolean => tries?.weight !=
 /** What is lacking, the first of each kind; empty: there is enough to trust the worth as far as its tries go. */
 export function lacksOf(chart: Chart, figures: Figures): Lack[] {
   const { start, endings } = figures
-  const used = mostUsed(figures)
+  const used = mostUsed(chart, figures)
   const [most] = used
   if (!most) return [{ of: 'moves', position: start }]
   const lacks: Lack[] = []

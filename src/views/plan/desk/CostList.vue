@@ -14,7 +14,7 @@ import { placeOf, placeOfGettingOut } from './places'
 /** What they do that costs us, leaks and loose ends in one list; and what would cost most if it were ever met. */
 const charts = useCharts()
 const store = useFigures()
-const FEW = 6
+const FEW = 8
 const FEW_OFF_PLAN = 3
 const most = ref(FEW)
 const chart = computed(() => present(charts.chart))
