@@ -8,7 +8,7 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   await page.getByRole('navigation', { name: 'Positions' }).getByText('Side control, hips low').click()
   const escapes = page.getByRole('region', { name: 'Their escapes from here' })
   const escape = escapes.getByRole('row').filter({ hasText: 'Frames and hips out' })
-  await expect(escape).toContainText('5 of 10 left')
+  await expect(escape).toContainText('works 5 times of 10')
   const on = page.getByRole('region', { name: 'Holds that are on' })
   await expect(on).toContainText('reopens Frames and hips out')
   await expect(on.getByRole('listitem').filter({ hasText: 'Left knee on the near hip' }).locator('b')).toHaveText(
@@ -20,7 +20,7 @@ test('letting go of a hold reopens an escape, and every number moves', async ({ 
   await expect(on).not.toContainText('Left knee on the near hip')
   await expect.poll(() => worth(page)).not.toBe(before)
   await page.keyboard.press('Control+z')
-  await expect(escape).toContainText('5 of 10 left')
+  await expect(escape).toContainText('works 5 times of 10')
   await expect.poll(() => worth(page)).toBe(before)
 
   const pins = page.getByRole('region', { name: 'Arrangements side by side' })
@@ -58,7 +58,7 @@ test('a hold is named, given limbs and what it takes, and is worth something on 
   await detail.getByLabel('left hand', { exact: true }).uncheck()
   await detail.getByLabel('Takes from: turn away').fill('9')
   await page.keyboard.press('Tab')
-  await expect(page.getByRole('region', { name: 'Their shoulders' })).toContainText('1 of 10 left')
+  await expect(page.getByRole('region', { name: 'Their shoulders' })).toContainText('works 1 time of 10')
   await expect(detail).toContainText('this hold is worth')
 
   await page.getByRole('link', { name: 'Turns to the knees' }).click()
@@ -111,7 +111,7 @@ test('the frame gives limbs their words, and a move says what it does to the sid
   await expect(on).toContainText('bottom knee')
   await page.getByLabel('which side is on the mat').selectOption('')
   await expect(on).not.toContainText('bottom knee')
-  await page.getByLabel('Seen').selectOption('mount')
+  await page.getByLabel('Which picture').selectOption('mount')
   await expect(page.getByLabel('which side is on the mat')).toHaveCount(0)
   await page.keyboard.press('Control+z')
 

@@ -38,9 +38,10 @@ export function limbsWords(limbs: readonly string[], owner = ''): string {
   return said.join(', ')
 }
 
-/** A share left (0 to 1) in words: "shut", "3 of 10 left", "open". */
+/** A share left (0 to 1) in words: "shut", "works 3 times of 10", "open". */
 export function leftWords(left: number): string {
   if (left >= 1 - 1e-9) return 'open'
   if (left <= 1e-9) return 'shut'
-  return `${Math.max(1, Math.round(left * 10))} of 10 left`
+  const n = Math.max(1, Math.round(left * 10))
+  return `works ${n} ${n === 1 ? 'time' : 'times'} of 10`
 }

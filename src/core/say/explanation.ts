@@ -8,6 +8,7 @@ import type { Figures } from '../insight/figures'
 import { clockText } from './figureText'
 import { sayGuessOf } from './guess'
 import { END_WORDS } from './places'
+import { sayRepeats } from './trust'
 
 /** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */
 export interface Explained {
@@ -17,6 +18,8 @@ export interface Explained {
   rows: { text: string; chance: number; value: number }[]
   /** That the tries behind it are a guess, where they are. */
   guess?: string
+  /** How the time makes many tries of one, where it does. */
+  time?: string
   total: number
   isDifference: boolean
 }
@@ -42,19 +45,20 @@ const ENDINGS: [key: keyof Figures['endings'], text: string][] = [
 ]
 
 /** The start's value by how exchanges end. */
-function explainStart(figures: Figures, hasGoal: boolean): Explained {
+function explainStart(chart: Chart, figures: Figures, hasGoal: boolean): Explained {
   const rows = ENDINGS.filter(([key]) => figures.endings[key] > 1e-12).map(([key, text]) => ({
     text: key === 'finish' && hasGoal ? 'finished, or reached the goal' : text,
     chance: figures.endings[key],
     value: figures.worths[key] / figures.endings[key],
   }))
   const plan = 'Of 100 exchanges under the best plan, against this defender:'
-  return { title: 'What an exchange is worth', plan, rows, total: figures.value, isDifference: false }
+  const time = sayRepeats(chart, figures)
+  return { title: 'What an exchange is worth', plan, rows, time, total: figures.value, isDifference: false }
 }
 
 /** A figure whose parts are all in the figures; null where the worker has to take it apart. */
 export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasGoal: boolean): Explained | null {
-  if (asked.of === 'start') return explainStart(figures, hasGoal)
+  if (asked.of === 'start') return explainStart(chart, figures, hasGoal)
   if (asked.of === 'cost') {
     const rows = [
       { text: 'worth of the start if nothing came of it', chance: 1, value: figures.value + asked.cost },

@@ -184,7 +184,7 @@ test('limbs and what is left are said as a coach would', () => {
   expect(limbsWords(['left-hand', 'right-hand'])).toBe('both hands')
   expect(limbsWords(['left-foot', 'right-foot', 'head'], 'our')).toBe('both our feet, our head')
   expect(limbsWords(['left-hand', 'right-knee'], 'their')).toBe('their left hand, their right knee')
-  expect([0, 0.04, 0.5, 1].map(leftWords)).toEqual(['shut', '1 of 10 left', '5 of 10 left', 'open'])
+  expect([0, 0.04, 0.5, 1].map(leftWords)).toEqual(['shut', 'works 1 time of 10', 'works 5 times of 10', 'open'])
 })
 
 describe('against random holds', () => {

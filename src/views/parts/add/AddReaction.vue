@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toReactionId, type ReactionId } from '../../../core/chart/ids'
 import Fuse from 'fuse.js'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
 import { addReaction, meetReaction } from '../../../core/chart/edits/records'
 import type { Move } from '../../../core/chart/move'
@@ -33,7 +33,7 @@ function find(text: string): Choice[] {
   return typed ? [{ key: 'new', value: typed, id: null, hint: 'new reaction' }, ...choices] : choices
 }
 
-function pick({ id, value }: Choice) {
+async function pick({ id, value }: Choice) {
   const { move } = props
   let reaction: ReactionId | undefined = id === null ? undefined : toReactionId(id)
   charts.edit(`${move.name} meets ${value}`, (draft) => {
@@ -42,6 +42,8 @@ function pick({ id, value }: Choice) {
   })
   close()
   select(move.id, reaction)
+  await nextTick()
+  document.querySelector<HTMLElement>(`[data-row="${move.id} ${reaction ?? ''}"]`)?.focus()
 }
 
 function close() {

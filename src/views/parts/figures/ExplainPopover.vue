@@ -53,6 +53,7 @@ onKeyStroke('Escape', () => isOpen.value && close())
           </tr>
         </tfoot>
       </table>
+      <p v-if="answer.time" class="small">{{ answer.time }}</p>
       <p v-if="figures.scenario" class="muted small">{{ conditions(figures.scenario) }}</p>
     </section>
   </el-popover>

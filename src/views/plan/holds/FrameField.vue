@@ -41,7 +41,7 @@ function setSide(key: string, side: string) {
 <template>
   <div class="frame">
     <label>
-      <span class="label">Seen</span>
+      <span class="label">Which picture</span>
       <select class="field" :value="position!.frame ?? ''" @change="setFrame(valueOf($event))">
         <option value="">in no frame</option>
         <option v-if="isOwn" :value="position!.frame">{{ position!.frame }}</option>

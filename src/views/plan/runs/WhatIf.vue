@@ -20,7 +20,9 @@ import { useQuestion } from '../../../stores/questions'
 import CommitPanel from './CommitPanel.vue'
 import DependsOn from './DependsOn.vue'
 import LimitPanel from './LimitPanel.vue'
+import OftenRow, { type Often } from './OftenRow.vue'
 import SurePanel from './SurePanel.vue'
+import TriesRow, { type Ofs } from './TriesRow.vue'
 
 /**
  * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.
@@ -31,9 +33,9 @@ const chart = computed(() => present(charts.chart))
 /** What the fields of the screen say; texts are empty where nothing is asked. */
 interface Asked {
   /** Figures of the tries, and how many of ten go so. */
-  tries: { figure: string; ofTen: number }[]
+  tries: Ofs[]
   /** What they use more or less often. */
-  often: { met: string; times: number }[]
+  often: Often[]
   theyCannot: string
   weCannot: Limb | ''
   sharpness: number | null
@@ -98,10 +100,6 @@ const guesses = computed(() =>
   figuresOfTries(chart.value).map((one, i) => ({ ...one, value: String(i), label: one.says })),
 )
 const guessOf = (figure: string) => guesses.value.find(({ value }) => value === figure)
-function pickFigure(one: Asked['tries'][number], figure: string) {
-  one.figure = figure
-  one.ofTen = Math.round((guessOf(figure)?.share ?? 0) * 20) / 2
-}
 
 const ifs = computed((): Ifs => {
   const often = asked.often.flatMap(({ met, times }) => {
@@ -147,64 +145,20 @@ const clear = () => Object.assign(asked, nothingAsked())
   <section class="panel what" aria-label="What if">
     <h1>What if …</h1>
     <div class="ifs">
-      <div v-for="(one, i) in asked.often" :key="`often ${i}`" class="pair">
-        <label class="wide">
-          <span class="label">{{ i ? 'and they' : 'they' }}</span>
-          <el-select-v2
-            v-model="one.met"
-            :options="reactions"
-            clearable
-            filterable
-            default-first-option
-            placeholder="do what they usually do"
-            :aria-label="i ? 'What they use besides' : 'What they use'"
-          />
-        </label>
-        <label>
-          <span class="label">how often</span>
-          <select
-            v-model="one.times"
-            class="field"
-            :aria-label="`How often they use it (${i + 1})`"
-            :disabled="!one.met"
-          >
-            <option :value="Infinity">always</option>
-            <option :value="2">twice as often</option>
-            <option :value="0">never</option>
-          </select>
-        </label>
-      </div>
-      <div v-for="(one, i) in asked.tries" :key="`tries ${i}`" class="pair">
-        <label class="wide">
-          <span class="label">{{ i ? 'and of ten tries' : 'of ten tries' }}</span>
-          <el-select-v2
-            :model-value="one.figure"
-            :options="guesses"
-            clearable
-            filterable
-            default-first-option
-            placeholder="as charted"
-            :aria-label="i ? 'Which other figure of the tries' : 'Which figure of the tries'"
-            @update:model-value="(figure: string) => pickFigure(one, figure)"
-          />
-        </label>
-        <label>
-          <span class="label">{{
-            guessOf(one.figure)
-              ? `${one.ofTen} instead of ${Math.round(guessOf(one.figure)!.share * 100) / 10}`
-              : 'how many'
-          }}</span>
-          <input
-            v-model.number="one.ofTen"
-            type="range"
-            min="0"
-            max="10"
-            step="0.5"
-            :disabled="!one.figure"
-            :aria-label="`How many of ten tries (${i + 1})`"
-          />
-        </label>
-      </div>
+      <OftenRow
+        v-for="(_, i) in asked.often"
+        :key="`often ${i}`"
+        v-model="asked.often[i]!"
+        :options="reactions"
+        :number="i + 1"
+      />
+      <TriesRow
+        v-for="(_, i) in asked.tries"
+        :key="`tries ${i}`"
+        v-model="asked.tries[i]!"
+        :options="guesses"
+        :number="i + 1"
+      />
       <label>
         <span class="label">they cannot</span>
         <select v-model="asked.theyCannot" class="field" aria-label="What they cannot do">
@@ -266,6 +220,8 @@ const clear = () => Object.assign(asked, nothingAsked())
   <DependsOn />
 </template>
 
+<style scoped src="./suppose.css"></style>
+
 <style scoped>
 .what {
   display: grid;
@@ -280,34 +236,8 @@ const clear = () => Object.assign(asked, nothingAsked())
   align-items: end;
 }
 
-label {
-  display: grid;
-  gap: 2px;
-  width: 178px;
-}
-
-.wide {
-  width: 360px;
-}
-
 .short {
   width: 104px;
-}
-
-.pair {
-  display: flex;
-  gap: 12px;
-}
-
-.ifs .field,
-.ifs :deep(.el-select__wrapper) {
-  min-height: 36px;
-}
-
-input[type='range'] {
-  height: 36px;
-  margin: 0;
-  accent-color: var(--ours);
 }
 
 .said {
