@@ -153,6 +153,7 @@ test('too little is charted to trust until they win something, moves meet someth
   await page.getByLabel('Say a move in a line').fill('Armbar 4 of 10')
   await page.keyboard.press('Enter')
   await expect(page.getByTestId('next')).toContainText('They never win anything yet')
+  await expect(page.getByRole('link', { name: 'rough, too little charted' })).toBeVisible()
   await page.getByRole('link', { name: 'Desk' }).click()
   await expect(page.getByTestId('lack')).toHaveText([/never win anything/, /Armbar meets nothing/])
   await page.getByTestId('lack').last().click()
@@ -162,4 +163,5 @@ test('too little is charted to trust until they win something, moves meet someth
   await page.getByRole('link', { name: 'Desk' }).click()
   await settled(page)
   await expect(page.getByTestId('lack')).toHaveCount(0)
+  await expect(page.getByRole('link', { name: 'rough, too little charted' })).toHaveCount(0)
 })

@@ -9,6 +9,7 @@ import { clockRefusal, clockText, readClock, signed } from '../../core/say/figur
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
+import { lacksOf } from '../../core/insight/trust'
 import { WORTH } from '../../core/say/worth'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
@@ -61,6 +62,9 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
   wrong.value = isFine ? null : { field, says: 'Say a number from 0 to 100' }
   if (isFine) store.setScenario({ [field]: share / 100 })
 }
+
+/** Too little is charted to trust the worth. */
+const isRough = computed(() => Boolean(store.figures && lacksOf(present(charts.chart), store.figures).length))
 
 /** By how much the headline has just moved; shown for a while. */
 const delta = computed(() => {
@@ -192,6 +196,13 @@ const delta = computed(() => {
           ></RouterLink
         ></span
       >
+      <RouterLink
+        v-else-if="isRough"
+        to="/desk"
+        class="label rough"
+        title="Too little is charted to trust it: see the Desk"
+        >rough, too little charted</RouterLink
+      >
       <span v-else class="label" :title="WORTH">worth</span>
       <span class="value" aria-live="polite" data-test="headline">
         <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" label="Worth of the start" />
@@ -288,6 +299,10 @@ input[type='range'] {
 
 .headline a {
   color: inherit;
+}
+
+.headline .rough {
+  color: var(--caution);
 }
 
 .headline {

@@ -1,5 +1,4 @@
 import { refDebounced } from '@vueuse/core'
-import { produce } from 'immer'
 import { computed, type Ref } from 'vue'
 import { letterOf, type TryPart } from '../../../components/tryParts'
 import type { Chart } from '../../../core/chart/chart'
@@ -37,9 +36,10 @@ export function usePreview(text: Ref<string>) {
 }
 
 export function previewOf(chart: Chart, position: PositionId, text: string): Preview {
-  let said: ReturnType<typeof sayLines> | undefined
-  const next = produce(chart, (draft) => void (said = sayLines(draft, position, text)))
-  if (!said?.ok) return { strips: [], created: [], near: [], errors: said?.errors ?? [] }
+  // The lists of the chart are replaced, never changed: a copy of what holds them is enough.
+  const next = { ...chart }
+  const said = sayLines(next, position, text)
+  if (!said.ok) return { strips: [], created: [], near: [], errors: said.errors }
   const { created, moves } = said.value
   const strips = moves.flatMap((id) => {
     const move = lookUp(next.moves, id)
@@ -56,9 +56,8 @@ export function previewOf(chart: Chart, position: PositionId, text: string): Pre
 
 /** What saying what they do while we hold still would do: the records that it makes, and what is wrong with it. */
 export function previewStill(chart: Chart, position: PositionId, line: string) {
-  let said: ReturnType<typeof sayStill> | undefined
-  produce(chart, (draft) => void (said = sayStill(draft, position, line)))
-  if (!said?.ok) return { reactions: [] as ReactionId[], created: [], near: [], errors: said?.errors ?? [] }
+  const said = sayStill({ ...chart }, position, line)
+  if (!said.ok) return { reactions: [] as ReactionId[], created: [], near: [], errors: said.errors }
   return { ...said.value, near: nearMisses(chart, said.value.created), errors: [] }
 }
 

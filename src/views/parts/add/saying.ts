@@ -20,7 +20,7 @@ export function useSaying() {
   /** Returns whether the lines were applied. */
   function say(text: string): boolean {
     const { id } = present(position.value)
-    const trial = sayLines(structuredClone(chart.value), id, text)
+    const trial = sayLines({ ...chart.value }, id, text)
     error.value = trial.ok ? null : sure(trial.errors[0])
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
@@ -35,7 +35,7 @@ export function useSaying() {
   /** Says what they do while we hold still. Returns whether it was applied. */
   function sayTheirs(line: string): boolean {
     const { id, name } = present(position.value)
-    const trial = sayStill(structuredClone(chart.value), id, line)
+    const trial = sayStill({ ...chart.value }, id, line)
     error.value = trial.ok ? null : { ...sure(trial.errors[0]), line: 0 }
     if (!trial.ok) return false
     edit(`What they do in ${name}`, (draft) => void sayStill(draft, id, line))
