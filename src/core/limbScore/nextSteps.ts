@@ -1,4 +1,5 @@
-import { toReactionId } from '../chart/ids'
+import { isEndId, toReactionId } from '../chart/ids'
+import { END_WORDS, placeName } from '../chart/placeNames'
 import { triesOf } from '../chart/tries'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
@@ -39,7 +40,11 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
       const record = present(lookUp(chart.moves, move))
       return [...metBy(chart, { ...record, tries: tries ?? triesOf(record) }), stalls(record)]
     }),
-    { step: {}, says: 'We let it happen', hint: `to ${nameOf(chart.positions, endsIn)}` },
+    {
+      step: {},
+      says: 'We let it happen',
+      hint: isEndId(endsIn) ? END_WORDS[endsIn] : `to ${placeName(chart.positions, endsIn)}`,
+    },
   ]
 }
 
@@ -47,7 +52,7 @@ const nameOf = (records: readonly { id: string; name: string }[], id: string) =>
 
 const lands = (chart: Chart, { id, name, to }: Move): NextStep => ({
   ...{ step: { move: id }, says: name },
-  hint: to === 'finish' ? 'a finish' : `lands in ${nameOf(chart.positions, to)}`,
+  hint: to === 'finish' ? 'a finish' : `lands in ${placeName(chart.positions, to)}`,
 })
 
 const stalls = ({ id, name }: Move): NextStep => ({

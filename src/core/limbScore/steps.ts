@@ -2,6 +2,7 @@ import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { HoldId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
+import { placeName } from '../chart/placeNames'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
 import type { Run } from '../chart/run'
@@ -44,8 +45,7 @@ export function stepName(chart: Chart, { step, place }: Beat, run: Run): string 
   const move = lookUp(chart.moves, step.move)?.name
   if (step.reaction) return lookUp(chart.reactions, step.reaction)?.name ?? ''
   if (step.stalls) return `${move}: nothing`
-  if (step.elsewhere)
-    return `${move}: ${place.kind === 'position' ? lookUp(chart.positions, place.id)?.name : place.kind}`
+  if (step.elsewhere) return `${move}: ${placeName(chart.positions, place.kind === 'position' ? place.id : place.kind)}`
   return move ?? 'We let it happen'
 }
 

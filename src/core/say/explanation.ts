@@ -7,7 +7,7 @@ import type { Explanation, Question, Term } from '../insight/explain'
 import type { Figures } from '../insight/figures'
 import { clockText } from './figureText'
 import { sayGuessOf } from './guess'
-import { END_WORDS } from './places'
+import { END_WORDS } from '../chart/placeNames'
 import { sayRepeats } from './trust'
 
 /** A figure taken apart, in words. Each row adds chance times value; the rows sum to the figure. */

@@ -5,7 +5,7 @@ import { answersTo } from '../chart/edits/answers'
 import { ALWAYS, cautionLines } from '../chart/hazard'
 import { isEndId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
-import { END_WORDS } from './places'
+import { END_WORDS } from '../chart/placeNames'
 import { inPlace, lowerFirst, tellMove, upperFirst, whenThey } from './speech'
 
 /** A card as it is read out before a round. */

@@ -120,7 +120,7 @@ describe('a run played step by step', () => {
         { move: 'grab', elsewhere: 'guard' },
       ]),
     ).toEqual([...['Back', 'Slide over: nothing', 'Grab the wrist: Guard']])
-    expect(names([{ move: 'grab', elsewhere: 'caught' }])).toEqual(['Back', 'Grab the wrist: caught'])
+    expect(names([{ move: 'grab', elsewhere: 'caught' }])).toEqual(['Back', 'Grab the wrist: they finish us'])
     expect(names([{ reaction: 'bump' }], 'mount')).toEqual(['Mount', 'Bumps'])
   })
 })

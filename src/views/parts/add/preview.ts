@@ -9,7 +9,7 @@ import type { Said } from '../../../core/notation/edits/applyFork'
 import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
 import type { ForkError } from '../../../core/notation/fork'
 import { nearMisses, type NearMiss } from '../../../core/notation/near'
-import { placeName } from '../../../core/say/places'
+import { placeName } from '../../../core/chart/placeNames'
 import { lowerFirst } from '../../../core/say/speech'
 import { useWorksheet, stripIn } from '../inspectors/sheet'
 

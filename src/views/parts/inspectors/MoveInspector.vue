@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { END_WORDS } from '../../../core/say/places'
+import { END_WORDS } from '../../../core/chart/placeNames'
 import { toPositionId } from '../../../core/chart/ids'
 import { valueOf } from '../../../components/events'
 import { computed } from 'vue'

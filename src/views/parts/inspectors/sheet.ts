@@ -11,7 +11,7 @@ import type { Position } from '../../../core/chart/position'
 import type { Reaction } from '../../../core/chart/reaction'
 import { comesToSomething, type Tries } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
-import { placeName } from '../../../core/say/places'
+import { placeName } from '../../../core/chart/placeNames'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 

@@ -1,5 +1,5 @@
-import { isEndId, type EndId } from '../chart/ids'
-import { lookUp } from '../chart/lookUp'
+import { isEndId, type EndId } from './ids'
+import { lookUp } from './lookUp'
 
 /** How an exchange ends elsewhere than in a position, in words. */
 export const END_WORDS: Readonly<Record<EndId, string>> = {
