@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { exported, settled, worth } from './coach'
+import { exported, nothingSerious, settled, worth } from './coach'
 
 /** A newcomer whose every key and click is counted. */
 class Newcomer {
@@ -164,4 +164,20 @@ test('too little is charted to trust until they win something, moves meet someth
   await settled(page)
   await expect(page.getByTestId('lack')).toHaveCount(0)
   await expect(page.getByRole('link', { name: 'rough, too little charted' })).toHaveCount(0)
+})
+
+test('axe finds nothing serious at the three doors, beside a line that is typed, and where it is rough', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Start an empty chart' }).click()
+  await expect(page.getByRole('button', { name: 'From Knee on belly' })).toBeVisible()
+  await nothingSerious(page)
+  await page.getByRole('button', { name: 'Try this line' }).click()
+  await page.getByLabel('Say a move in a line').fill('Kimura 3 of 10; 2 turn in (somewhere odd) > ?')
+  await expect(page.getByRole('group', { name: 'What this would make' })).toBeVisible()
+  await nothingSerious(page)
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await settled(page)
+  await nothingSerious(page)
 })

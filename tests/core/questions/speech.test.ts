@@ -38,7 +38,7 @@ describe('what they do, after an if', () => {
     ['Buries the head', 'they bury the head'],
     ['Parries our second hand', 'they parry our second hand'],
     ['Raises the hips', 'they raise the hips'],
-    ['Pulls, then lengthens', 'they pull, then lengthens'],
+    ['Pulls, then lengthens', 'they pull, then lengthen'],
     ['Lies flat', 'they lie flat'],
     ['Goes to the knees', 'they answer with “goes to the knees”'],
     ['Elbow escape', 'they answer with “elbow escape”'],
