@@ -3,13 +3,14 @@ import type { Chart } from '../../src/core/chart/chart'
 import { emptyChart } from '../../src/core/chart/chart'
 import { addPosition } from '../../src/core/chart/edits/records'
 import { NEW_SETTINGS, positionFromName } from '../../src/core/chart/guesses'
-import type { MoveId, PositionId } from '../../src/core/chart/ids'
+import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { costliest, deepestOffPlan } from '../../src/core/insight/costly'
 import { costsOf, figuresOf } from '../../src/core/insight/figures'
 import { NOTEWORTHY } from '../../src/core/insight/nets'
 import { lacksOf } from '../../src/core/insight/trust'
 import { sayLines } from '../../src/core/notation/edits/sayLines'
+import { sayGuess, sayGuessOf } from '../../src/core/say/guess'
 import { onceIn, timesShort } from '../../src/core/say/figureText'
 import { familyName, familyNamed } from '../../src/core/chart/placeNames'
 import { sayLack, sayRepeats } from '../../src/core/say/trust'
@@ -140,4 +141,17 @@ test('a family is called as a coach calls it', () => {
     expect(familyNamed(familyName(family))).toBe(family)
   }
   expect([familyName('knee-ride'), familyNamed('Knee on belly')]).toEqual(['knee on belly', 'knee-ride'])
+})
+
+test('a guess says whose it is and what it counts for, until it is set or rounds are tallied', () => {
+  const chart = charted('Armbar 4 of 10; 3 stacks (under side control) > turn them (mount)')
+  const [armbar, turn] = ['armbar', 'turn-them'] as MoveId[]
+  const stacks = 'stacks' as ReactionId
+  expect(sayGuessOf(chart, turn, stacks)).toBe('A guess of ours: it counts for 1 real try, until you set it.')
+  expect(sayGuessOf(chart, armbar, undefined)).toBe('')
+  const shelved = { ...chart, settings: { ...chart.settings, fromShelf: { armbar: 'x' } } }
+  const weighed = { lands: 4, stalls: 6, weight: 3 }
+  expect(sayGuess(shelved, armbar, weighed)).toBe('A guess of the Shelf: it counts for 3 real tries, until you set it.')
+  expect(sayGuess(chart, armbar, { ...weighed, tallies: [{ worked: true, weight: 1 }] })).toBe('')
+  expect(sayGuess(chart, armbar, undefined)).toBe('')
 })

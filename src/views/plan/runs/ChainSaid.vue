@@ -89,7 +89,7 @@ async function print() {
 }
 const covered = computed(() =>
   script.value
-    ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who reads us as the scenario says. Numbers in brackets say where to read on.`
+    ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who sees it coming as the scenario says. Numbers in brackets say where to read on.`
     : '',
 )
 const save = () =>
@@ -185,7 +185,7 @@ header {
 label {
   display: grid;
   gap: 2px;
-  width: 190px;
+  width: 232px;
 }
 
 label :deep(.el-select__wrapper) {
