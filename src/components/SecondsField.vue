@@ -2,8 +2,8 @@
 import { targetOf } from './events'
 import SteadyInput from './SteadyInput.vue'
 
-/** Whole seconds, 1 to 600; anything else is refused and the field is as it was. */
-defineProps<{ value: number }>()
+/** Whole seconds, 1 to 600; anything else is refused and the field is as it was. `guessed`: nobody has set them. */
+defineProps<{ value: number; guessed?: boolean }>()
 const emit = defineEmits<{ change: [seconds: number]; refuse: [reason: string] }>()
 
 function onChange(event: Event) {
@@ -16,7 +16,7 @@ function onChange(event: Event) {
 
 <template>
   <label
-    ><span class="label">Takes, seconds</span>
+    ><span class="label">Takes, seconds{{ guessed ? ' (a guess)' : '' }}</span>
     <SteadyInput class="field" type="number" min="1" max="600" :value="value" @change="onChange" />
   </label>
 </template>

@@ -276,6 +276,8 @@ describe('small fields', () => {
     for (const typed of ['12', '0', '601', '2.5', '600', '']) await wrapper.get('input').setValue(typed)
     expect(wrapper.emitted('change')).toEqual([[12], [600]])
     expect(wrapper.emitted('refuse')).toHaveLength(4)
+    expect(wrapper.text()).not.toContain('guess')
+    expect(mount(SecondsField, { props: { value: 5, guessed: true } }).text()).toContain('(a guess)')
   })
 
   it('pass notes on', async () => {

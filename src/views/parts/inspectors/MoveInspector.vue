@@ -11,6 +11,7 @@ import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
 import { setKind, setLanding, setReply } from '../../../core/chart/edits/records'
+import { isGuess } from '../../../core/chart/guesses'
 import { holder } from '../../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
 import { RULE_TAGS, type RuleTag } from '../../../core/chart/rules/ruleSet'
@@ -144,6 +145,7 @@ function setAliases(text: string) {
       </label>
       <SecondsField
         :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
+        :guessed="isGuess(move, 'seconds')"
         @change="(seconds) => set('Seconds', 'seconds', seconds)"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />

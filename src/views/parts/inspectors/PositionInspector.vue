@@ -6,6 +6,7 @@ import NotesField from '../../../components/NotesField.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { removePosition, setAhead, setFamily, setOut, setThreat } from '../../../core/chart/edits/records'
 import { setUnprompted } from '../../../core/chart/edits/tries'
+import { isGuess } from '../../../core/chart/guesses'
 import type { Position } from '../../../core/chart/position'
 import { AHEAD, FAMILIES, type Ahead } from '../../../core/chart/words'
 import { isEndId, toPositionId } from '../../../core/chart/ids'
@@ -109,7 +110,7 @@ async function remove() {
         </datalist>
       </label>
       <label
-        ><span class="label">Who is ahead</span>
+        ><span class="label">Who is ahead{{ isGuess(position, 'ahead') ? ' (a guess)' : '' }}</span>
         <select class="field" :value="position.ahead" @change="pickAhead(valueOf($event))">
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
@@ -150,7 +151,9 @@ async function remove() {
         />
       </label>
       <label class="across"
-        ><span class="label">A good partner is out of here after about … seconds</span>
+        ><span class="label"
+          >A good partner is out of here after about … seconds{{ isGuess(position, 'out') ? ' (a guess)' : '' }}</span
+        >
         <SteadyInput
           class="field"
           type="number"
