@@ -6,6 +6,7 @@ import { scenarioOf, type Scenario } from '../core/game/scenario'
 import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
 import { pointsOf } from '../core/insight/points'
+import { lacksOf } from '../core/insight/trust'
 import { useCharts } from './charts'
 import type { PositionId } from '../core/chart/ids'
 import type { ScriptLength } from '../core/questions/script'
@@ -38,6 +39,9 @@ export const useFigures = defineStore('figures', () => {
     return { ours: pointsOf(scored.value.ours, rules.value), theirs: pointsOf(scored.value.theirs, rules.value) }
   })
 
+  /** What is still missing before the worth can be believed. */
+  const lacks = computed(() => (charts.chart && found.figures.value ? lacksOf(charts.chart, found.figures.value) : []))
+
   const metByMove = computed(() => {
     const byMove = new Map<string, MetFigure>()
     for (const met of found.figures.value?.met ?? []) byMove.set(`${met.move ?? met.position} ${met.reaction}`, met)
@@ -56,5 +60,5 @@ export const useFigures = defineStore('figures', () => {
   const explain = (question: Question) => solver.explain(question)
   const along = (run: RunPath) => solver.along(run)
   const script = (from: PositionId, length: ScriptLength) => solver.script(from, length)
-  return { ...found, solve, scenario, rules, points, met, setScenario, explain, along, script }
+  return { ...found, solve, scenario, rules, points, lacks, met, setScenario, explain, along, script }
 })

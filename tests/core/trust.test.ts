@@ -14,7 +14,11 @@ import { sayGuess, sayGuessOf } from '../../src/core/say/guess'
 import { onceIn, timesShort } from '../../src/core/say/figureText'
 import { familyName, familyNamed } from '../../src/core/chart/placeNames'
 import { sayLack, sayRepeats } from '../../src/core/say/trust'
+import { seeded } from '../../bench/generate'
+import { actionName } from '../../src/core/game/describe'
+import { TERMINAL, TERMINALS } from '../../src/core/game/game'
 import { demoPlan } from '../fixtures/demoPlan'
+import { playOut } from '../reference/dice'
 import { taken } from '../reference/taken'
 
 const mount = 'mount' as PositionId
@@ -69,6 +73,28 @@ test('time is said where the start is made of one finish tried again and again',
       `${Math.round(one.endings.finish * 100)} of a hundred end in a finish.`,
   )
   expect(sayRepeats(demoPlan(), figures(demoPlan()))).toBe('')
+})
+
+test('what is said of time, of endings and of how often holds for exchanges played with dice', () => {
+  const chart = charted('Armbar 4 of 10; 3 stacks (under side control) > turn them (mount) 5 of 10')
+  const solved = taken(figuresOf(chart, scenarioOf(chart)))
+  const { game } = solved.solution
+  const random = seeded(16)
+  const games = 20_000
+  const seen = { tries: 0, finishes: 0, stacked: 0 }
+  for (let i = 0; i < games; i++) {
+    const { terminal } = playOut(solved.solution, random, {
+      tried: (action) => void (actionName(game, action) === 'armbar' && seen.tries++),
+      // There is only one reaction.
+      arrived: (state) => void (state >= TERMINALS && game.groupIsReaction[game.stateGroup[state]] && seen.stacked++),
+    })
+    if (terminal === TERMINAL.finish) seen.finishes++
+  }
+  const [, tries, finishes] = /about ([\d.]+) tries .*, (\d+) of a hundred/.exec(sayRepeats(chart, solved.figures))!
+  expect(Math.abs(seen.tries / games - Number(tries))).toBeLessThan(0.1)
+  expect(Math.abs((100 * seen.finishes) / games - Number(finishes))).toBeLessThan(1.5)
+  const [leak] = costliest(solved.figures, []).flatMap((one) => (one.of === 'leak' ? [one.met] : []))
+  expect(leak.visits).toBeCloseTo(seen.stacked / games, 1)
 })
 
 describe('what costs us most', () => {

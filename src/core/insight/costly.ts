@@ -21,9 +21,9 @@ export function costliest({ met, looseEnds }: Figures, costs: readonly (number |
     .filter((one) => one.net <= -NOTEWORTHY && !keys.has(keyOf(one.move, one)))
     .map((one): Costly => ({ of: 'leak', met: one, cost: -one.visits * one.net }))
     .filter(({ cost }) => (cost ?? 0) >= LEAST)
-  const ends = looseEnds
-    .map((end, index): Costly => ({ of: 'loose end', end, index, cost: costs[index] }))
-    .filter(({ cost }, i) => (cost === undefined || cost === null ? (looseEnds[i]?.visits ?? 0) : cost) >= LEAST)
+  const ends = looseEnds.flatMap((end, index): Costly[] =>
+    (costs[index] ?? end.visits) < LEAST ? [] : [{ of: 'loose end', end, index, cost: costs[index] }],
+  )
   return [...leaks, ...ends].sort((a, b) => weightOf(b) - weightOf(a))
 }
 

@@ -36,7 +36,7 @@ export function finer(value: number): string {
 /** A share of exchanges, with a decimal only where it is small: 0.286 -> "29", 0.0123 -> "1.2". */
 export function share(value: number): string {
   const per = value * 100
-  return per >= 9.95 || per === 0 ? per.toFixed(0) : per < 0.05 ? 'under 0.1' : per.toFixed(1)
+  return per > 0 && per < 0.05 ? 'under 0.1' : plain(per)
 }
 
 /** What a loose end or a leak costs: never "0" for something. */

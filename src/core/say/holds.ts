@@ -40,9 +40,9 @@ export function whyNothing(chart: Chart, position: PositionId, hold: Hold, figur
     return `nothing that they do here needs to ${listed(takes.map(capabilityWords), 'or')}`
   }
   const reopened = reopenedBy(chart, position, hold.id)
-  if (!reopened.length) return 'what it takes from them another hold takes as well'
+  if (!reopened.length) return 'it gives them back less than one try of ten'
   const met = figures.met.filter((one) => one.position === position && one.visits > 0)
   const isMet = reopened.some(({ reaction }) => met.some((one) => one.reaction === reaction))
   const names = listed(reopened.map(({ name }) => `“${lowerFirst(name)}”`))
-  return isMet ? `${names} costs us nothing here` : `on the best plan ${names} is not met here`
+  return isMet ? `we lose nothing by ${names} here` : `on the best plan we do not meet ${names} here`
 }

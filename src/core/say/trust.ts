@@ -2,6 +2,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import type { Lack } from '../insight/trust'
+import { shareOf } from '../questions/shifted'
 import { inPlace } from './speech'
 
 /** What is lacking, as the next thing to do about it. */
@@ -27,9 +28,7 @@ export function sayRepeats(chart: Chart, { best, moves, endings }: Figures): str
   const move = lookUp(chart.moves, best ?? undefined)
   const uses = move && moves[move.id]?.usedAs.find(({ answer }) => answer === null)?.uses
   if (!move?.tries || move.to !== 'finish' || !uses || uses < REPEATED) return ''
-  const { lands = 0, stalls = 0, elsewhere = {}, reactions = {} } = move.tries
-  const total = [...Object.values(elsewhere), ...Object.values(reactions)].reduce((sum, n) => sum + n, lands + stalls)
-  const each = Math.round((100 * lands) / total) / 10
+  const each = Math.round(shareOf(move.tries, { of: 'lands' }) * 100) / 10
   const n = uses < 10 ? Math.round(uses * 10) / 10 : Math.round(uses)
   return `An exchange is about ${n} tries of ${move.name}: with ${each} of 10 each, and what else there is, ${Math.round(endings.finish * 100)} of a hundred end in a finish.`
 }

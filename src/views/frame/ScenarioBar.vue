@@ -9,7 +9,6 @@ import { clockRefusal, clockText, readClock, signed } from '../../core/say/figur
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import type { PositionId } from '../../core/chart/ids'
-import { lacksOf } from '../../core/insight/trust'
 import { WORTH } from '../../core/say/worth'
 import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
@@ -62,9 +61,6 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
   wrong.value = isFine ? null : { field, says: 'Say a number from 0 to 100' }
   if (isFine) store.setScenario({ [field]: share / 100 })
 }
-
-/** Too little is charted to trust the worth. */
-const isRough = computed(() => Boolean(store.figures && lacksOf(present(charts.chart), store.figures).length))
 
 /** By how much the headline has just moved; shown for a while. */
 const delta = computed(() => {
@@ -197,7 +193,7 @@ const delta = computed(() => {
         ></span
       >
       <RouterLink
-        v-else-if="isRough"
+        v-else-if="store.lacks.length"
         to="/desk"
         class="label rough"
         title="Too little is charted to trust it: see the Desk"

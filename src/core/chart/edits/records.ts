@@ -44,11 +44,11 @@ const USUAL_MEETING = 2
 export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, count?: number): void {
   reactionIn(chart, reaction)
   const record = moveIn(chart, move)
-  const { stalls = 0, ...tries } = triesOf(record)
+  const { stalls, ...tries } = triesOf(record)
   const n = count ?? USUAL_MEETING
   record.tries = {
     ...tries,
-    ...(stalls > n || record.tries?.stalls !== undefined ? { stalls: Math.max(0, stalls - n) } : {}),
+    ...(stalls === undefined ? {} : { stalls: Math.max(0, stalls - n) }),
     reactions: { ...tries.reactions, [reaction]: n },
     ...(count === undefined ? { weight: tries.weight ?? 1 } : {}),
   }

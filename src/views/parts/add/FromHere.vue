@@ -2,10 +2,10 @@
 import { nextTick, ref } from 'vue'
 import NotationInput from '../../../components/NotationInput.vue'
 import { completeFork } from '../../../core/notation/complete'
-import type { NearMiss as Miss } from '../../../core/notation/near'
 import { present } from '../../../core/sure'
 import { useWorksheet } from '../inspectors/sheet'
 import NearMiss from './NearMiss.vue'
+import { useNearMiss } from './nearMiss'
 import { previewStill } from './preview'
 import { useHalfTyped, useSaying } from './saying'
 
@@ -14,8 +14,6 @@ const { chart, position } = useWorksheet()
 const { error, sayTheirs } = useSaying()
 const text = useHalfTyped('theirs')
 const field = ref<InstanceType<typeof NotationInput>>()
-const asking = ref<Miss | null>(null)
-const fresh = new Set<string>()
 /** Read by the completion as a move of ours that meets them. */
 const BEFORE = 'x: '
 
@@ -24,6 +22,9 @@ function complete(line: string, caret: number) {
   const offered = options.filter(({ kind, insert }) => kind !== 'word' || insert === 'finish')
   return { from: from - BEFORE.length, options: offered }
 }
+
+const missesIn = (typed: string) => previewStill(chart.value, present(position.value).id, typed).near
+const { asking, asks, meant, isNew } = useNearMiss(text, missesIn, onSay)
 
 function onTyped(typed: string) {
   text.value = typed
@@ -34,22 +35,10 @@ function onTyped(typed: string) {
 async function onSay(typed: string) {
   text.value = typed
   if (!typed.trim()) return
-  const { near } = previewStill(chart.value, present(position.value).id, typed)
-  asking.value = near.find(({ said }) => !fresh.has(said)) ?? null
-  if (asking.value || !sayTheirs(typed)) return
+  if (asks(typed) || !sayTheirs(typed)) return
   text.value = ''
   await nextTick()
   field.value?.focus()
-}
-
-function meant({ said, meant: charted }: Miss) {
-  const at = text.value.toLowerCase().indexOf(said.toLowerCase())
-  void onSay(at < 0 ? text.value : text.value.slice(0, at) + charted + text.value.slice(at + said.length))
-}
-
-function isNew({ said }: Miss) {
-  fresh.add(said)
-  void onSay(text.value)
 }
 
 defineExpose({ focus: () => field.value?.focus() })

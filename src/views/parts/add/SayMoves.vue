@@ -4,11 +4,11 @@ import NotationInput from '../../../components/NotationInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { finishesByName } from '../../../core/chart/fromName'
 import { completeFork } from '../../../core/notation/complete'
-import type { NearMiss as Miss } from '../../../core/notation/near'
 import { present } from '../../../core/sure'
 import WhoIsAhead from '../inspectors/WhoIsAhead.vue'
 import { useWorksheet } from '../inspectors/sheet'
 import NearMiss from './NearMiss.vue'
+import { useNearMiss } from './nearMiss'
 import { previewOf, usePreview } from './preview'
 import SayPreview from './SayPreview.vue'
 import { useHalfTyped, useSaying } from './saying'
@@ -20,12 +20,11 @@ const { error, born, say } = useSaying()
 const text = useHalfTyped('ours')
 const preview = usePreview(text)
 const field = ref<InstanceType<typeof NotationInput>>()
-/** The question that is open: a name that is nearly a charted one. */
-const asking = ref<Miss | null>(null)
-/** Names that were said to be new. */
-const fresh = new Set<string>()
 const newPositions = computed(() => born.value.flatMap((id) => lookUp(chart.value.positions, id) ?? []))
 const isBegun = computed(() => text.value.trim() !== '')
+
+const missesIn = (typed: string) => previewOf(chart.value, present(position.value).id, typed).near
+const { asking, asks, meant, isNew } = useNearMiss(text, missesIn, onSay)
 
 function onTyped(typed: string) {
   text.value = typed
@@ -36,9 +35,7 @@ function onTyped(typed: string) {
 async function onSay(typed: string) {
   text.value = typed
   if (isBareName(typed)) return void field.value?.replace(`${typed.trim()}${leads(typed) ? ' ' : ' ('}`)
-  const { near } = previewOf(chart.value, present(position.value).id, typed)
-  asking.value = near.find(({ said }) => !fresh.has(said)) ?? null
-  if (asking.value || !say(typed)) return
+  if (asks(typed) || !say(typed)) return
   text.value = ''
   await nextTick()
   field.value?.focus()
@@ -52,18 +49,6 @@ const leads = (name: string) =>
   chart.value.moves.some(
     (move) => move.from === position.value?.id && move.name.toLowerCase() === name.trim().toLowerCase(),
   )
-
-function meant({ said, meant: charted }: Miss) {
-  const at = text.value.toLowerCase().indexOf(said.toLowerCase())
-  const mended = at < 0 ? text.value : text.value.slice(0, at) + charted + text.value.slice(at + said.length)
-  asking.value = null
-  void onSay(mended)
-}
-
-function isNew({ said }: Miss) {
-  fresh.add(said)
-  void onSay(text.value)
-}
 
 defineExpose({ focus: () => field.value?.focus() })
 </script>

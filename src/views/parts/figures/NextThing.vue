@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { lacksOf } from '../../../core/insight/trust'
 import { sayLack } from '../../../core/say/trust'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
@@ -10,9 +9,7 @@ import { addressOf } from './lacks'
 /** The next thing worth doing, in one line, until enough is charted to trust the worth. */
 const charts = useCharts()
 const store = useFigures()
-const next = computed(() =>
-  store.figures && !store.stale ? lacksOf(present(charts.chart), store.figures)[0] : undefined,
-)
+const next = computed(() => (store.stale ? undefined : store.lacks[0]))
 </script>
 
 <template>

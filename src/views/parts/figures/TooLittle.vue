@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { lacksOf } from '../../../core/insight/trust'
 import { sayLack } from '../../../core/say/trust'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
@@ -10,14 +8,13 @@ import { addressOf } from './lacks'
 /** Too little is charted to trust the worth: what is missing, and where it is charted. Nothing once there is enough. */
 const charts = useCharts()
 const store = useFigures()
-const lacks = computed(() => (store.figures ? lacksOf(present(charts.chart), store.figures) : []))
 </script>
 
 <template>
-  <div v-if="lacks.length" class="little" role="group" aria-label="Too little charted to trust">
+  <div v-if="store.lacks.length" class="little" role="group" aria-label="Too little charted to trust">
     <b>Too little charted to trust:</b>
     <ul>
-      <li v-for="lack in lacks" :key="lack.of">
+      <li v-for="lack in store.lacks" :key="lack.of">
         <RouterLink :to="addressOf(lack)" data-test="lack">{{ sayLack(present(charts.chart), lack) }}</RouterLink>
       </li>
     </ul>

@@ -27,8 +27,15 @@ function rowOf(one: Costly) {
     ? placeOf(chart.value, move, position, reaction, isLoose)
     : placeOfGettingOut(chart.value, position)
   const visits = isLoose ? one.end.visits : one.met.visits
-  return { ...{ one, place, position, reaction, move, visits }, key: `${move ?? position} ${reaction}` }
+  return {
+    ...{ one, place, position, reaction, move, visits },
+    key: isLoose ? `loose ${one.index}` : `${move ?? position} ${reaction}`,
+  }
 }
+/** What costs us though it is hardly met is what the plan avoids. */
+const SELDOM = 0.002
+const howMet = (one: Costly, visits: number) =>
+  one.of === 'loose end' && visits < SELDOM ? 'the plan goes round it' : onceIn(visits)
 const rows = computed(() => costliest(present(store.figures), store.costs).map(rowOf))
 const shown = computed(() => rows.value.slice(0, most.value))
 const offPlan = computed(() =>
@@ -51,7 +58,7 @@ const offPlan = computed(() =>
         <RouterLink :to="place.go" :data-test="one.of === 'leak' ? 'leak' : 'loose-end'">
           <LooseRing v-if="one.of === 'loose end'" :text="place.reaction" />
           <b v-else>{{ place.reaction }}</b>
-          <span class="muted">{{ place.to }}, {{ onceIn(visits) }}</span>
+          <span class="muted">{{ place.to }}, {{ howMet(one, visits) }}</span>
         </RouterLink>
         <AskedFigure
           v-if="one.of === 'leak'"

@@ -31,11 +31,18 @@ const rows = computed(() =>
         ({ capability, strength }) => `${capabilityWords(capability)}: ${leftWords(1 - strength)}`,
       ),
       reopens: isOurs ? reopenedBy(chart.value, present(position.value).id, hold.id) : [],
-      change: without && now !== undefined ? without.position - now : null,
-      why: isOurs && store.figures ? whyNothing(chart.value, present(position.value).id, hold, store.figures) : '',
+      ...lettingGo(hold, without && now !== undefined ? without.position - now : null),
     }
   }),
 )
+
+/** By how much the position is worth more or less without the hold, and why where that is nothing. */
+function lettingGo(hold: Hold, change: number | null) {
+  const { figures } = store
+  const isNothing = change !== null && Math.abs(change) < 0.0005
+  const why = isNothing && figures ? whyNothing(chart.value, present(position.value).id, hold, figures) : ''
+  return { change, why }
+}
 
 /** The limbs in the words of the position's frame, where it has some for them. */
 function sidesOf(hold: Hold): string {
@@ -104,7 +111,7 @@ function letGo({ id, name }: Hold) {
             title="Change in what the position is worth"
             >{{ changeText(change) }}</b
           >
-          <span v-if="change !== null && Math.abs(change) < 0.0005 && why" class="muted">: {{ why }}</span>
+          <span v-if="why" class="muted">: {{ why }}</span>
         </p>
         <button
           type="button"
