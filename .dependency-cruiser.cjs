@@ -38,12 +38,20 @@ module.exports = {
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb')]),
     only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),
+    only('words-stand-alone', '^src/words', ['^src/words', ...npm('vue-i18n')]),
     {
       name: 'nothing-in-the-core-says-but-say',
       comment: 'Words that a reader sees live in core/say, which stands on all the rest of the core.',
       severity: 'error',
       from: { path: '^src/core', pathNot: '^src/core/say' },
       to: { path: '^src/core/say' },
+    },
+    {
+      name: 'only-the-interface-says-words',
+      comment: 'What the core says is in core/say; it has no language of the interface.',
+      severity: 'error',
+      from: { path: '^src/(core|workers|storage|cli|kernel)' },
+      to: { path: '^src/words' },
     },
     {
       name: 'stores-join-the-parts',

@@ -1,4 +1,5 @@
 import js from '@eslint/js'
+import words from '@intlify/eslint-plugin-vue-i18n'
 import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
@@ -7,6 +8,9 @@ import vueParser from 'vue-eslint-parser'
 
 /** Sources are linted with their types; tests, scripts and the bench without, because they would take as long again. */
 const TYPED = ['src/**/*.{ts,vue}']
+
+/** What of an element a reader sees or hears. */
+const SAID = ['title', 'aria-label', 'aria-valuetext', 'label', 'placeholder', 'hint', 'text', 'who']
 
 const inEdit = 'CallExpression[callee.property.name=/^(edit|editKept)$/] :function '
 const ofDraft = ':matches([object.name="draft"], [object.object.name="draft"], [object.object.object.name="draft"])'
@@ -17,6 +21,12 @@ const draftsAreForEdits = [
   `AssignmentExpression > MemberExpression.left${ofDraft}`,
   `UnaryExpression[operator="delete"] > MemberExpression${ofDraft}`,
 ].map((selector) => ({ selector, message: 'Change documents by an edit in src/core/**/edits.' }))
+
+const told = 'CallExpression[callee.property.name=/^(edit|editKept|tell)$/] > '
+const labelsAreWords = [
+  `${told}Literal:first-child[value=/[A-Za-z]{2}/]`,
+  `${told}TemplateLiteral:first-child > TemplateElement[value.raw=/[A-Za-z]{2}/]`,
+].map((selector) => ({ selector, message: 'Say it with t(), from src/words.' }))
 
 export default [
   { ignores: ['dist/', 'dist-cli/', 'dist-bench/', 'coverage/', 'test-results/', 'playwright-report/', '.cache/'] },
@@ -78,8 +88,8 @@ export default [
     files: ['src/**/*.{ts,vue}'],
     ignores: ['src/core/**/edits/**'],
     rules: {
-      'no-restricted-syntax': ['error', ...draftsAreForEdits],
-      'vue/no-restricted-syntax': ['error', ...draftsAreForEdits],
+      'no-restricted-syntax': ['error', ...draftsAreForEdits, ...labelsAreWords],
+      'vue/no-restricted-syntax': ['error', ...draftsAreForEdits, ...labelsAreWords],
     },
   },
   // What comes out of a .vue file has no type for the linter; vue-tsc checks those.
@@ -91,6 +101,17 @@ export default [
         'off',
       ]),
     ),
+  },
+  // What the interface says is in src/words, one file a language; keys are checked by their types.
+  {
+    files: ['src/**/*.vue'],
+    plugins: { '@intlify/vue-i18n': words },
+    rules: {
+      '@intlify/vue-i18n/no-raw-text': [
+        'error',
+        { attributes: { '/.+/': SAID }, ignorePattern: '^[^A-Za-z]*$', ignoreText: ['Ataque', 'N', 'P', 's'] },
+      ],
+    },
   },
   // Rows of indices: what stands there is known, and is read millions of times.
   { files: ['src/core/{game,solve}/**'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },

@@ -4,6 +4,7 @@ const swc = {
     parser: { syntax: 'typescript', decorators: true },
     transform: { legacyDecorator: true, decoratorMetadata: false, useDefineForClassFields: true },
     target: 'es2022',
+    experimental: { keepImportAttributes: true },
   },
   module: { type: 'es6' },
 }
@@ -25,11 +26,14 @@ export const shared = {
 export const DRAWN = ['views', 'components']
 export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server', 'faults']
 
-const project = (displayName, testEnvironment, folders) => ({
+const ON_A_PAGE = { setupFilesAfterEnv: ['<rootDir>/tests/drawn.setup.ts'] }
+
+const project = (displayName, testEnvironment, folders, more = {}) => ({
   ...shared,
   displayName,
   testEnvironment,
   testMatch: [`<rootDir>/tests/{${folders.join(',')}}/**/*.test.ts`],
+  ...more,
 })
 
 export default {
@@ -37,5 +41,5 @@ export default {
   maxWorkers: 2,
   // A starved machine must not fail a test.
   testTimeout: 300_000,
-  projects: [project('plain', 'node', PLAIN), project('drawn', 'jsdom', DRAWN)],
+  projects: [project('plain', 'node', PLAIN), project('drawn', 'jsdom', DRAWN, ON_A_PAGE)],
 }

@@ -6,7 +6,8 @@ import '../styles/theme.css'
 import '../styles/base.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
+import { i18n } from '../words'
 import App from './App.vue'
 import { router } from './router'
 
-createApp(App).use(createPinia()).use(router).mount('#app')
+createApp(App).use(createPinia()).use(router).use(i18n).mount('#app')

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { t } from '../words'
 /** The cautions that a sheet must carry: one line for each thing that its moves can injure. */
 defineProps<{ lines: readonly string[] }>()
 </script>
 
 <template>
-  <ul v-if="lines.length" class="lines" aria-label="Cautions">
+  <ul v-if="lines.length" class="lines" :aria-label="t('marks.cautions')">
     <li v-for="line in lines" :key="line">{{ line }}</li>
   </ul>
 </template>

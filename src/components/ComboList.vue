@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sure } from '../core/sure'
 import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
+import { t } from '../words'
 
 /** Something to choose: `id` null stands for a new one of the name that was typed. */
 export interface Choice {
@@ -77,7 +78,7 @@ function onKey(event: KeyboardEvent) {
         <span class="hint">{{ choice.hint }}</span>
       </li>
     </ul>
-    <p v-if="!found.length" class="muted small">Nothing of that name.</p>
+    <p v-if="!found.length" class="muted small">{{ t('marks.nothingOfThatName') }}</p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../words'
 /** What a submission can injure, in words; the sign only draws the eye to them. */
 defineProps<{ part: string; speed?: string | undefined }>()
 </script>
@@ -9,7 +10,7 @@ defineProps<{ part: string; speed?: string | undefined }>()
       <path d="M8 1.5 15 14H1z" />
       <path d="M8 6v4M8 11.6v.9" class="sign" />
     </svg>
-    <span class="readers-only">Caution: </span>{{ part }}<template v-if="speed">, {{ speed }}</template>
+    <span class="readers-only">{{ t('marks.caution') }}</span> {{ part }}<template v-if="speed">, {{ speed }}</template>
   </span>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
 import TokenField from './TokenField.vue'
+import { t } from '../words'
 
 /** A text that is edited where it stands: Enter or a click begins, Enter or leaving keeps, Escape gives up. */
 const props = defineProps<{
@@ -87,7 +88,7 @@ defineExpose({ begin })
     role="button"
     tabindex="0"
     class="shown"
-    :title="`${label}: change`"
+    :title="t('marks.labelChange', { label })"
     :aria-label="`${label}: ${value || placeholder || 'none'}`"
     @click="begin"
     @keydown.f2.prevent="begin"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { finer, signed } from '../core/say/figureText'
+import { t } from '../words'
 
 /** Net of an escape attempt: an upward wedge for a trap, a downward one for a leak, a level bar between. */
 const props = defineProps<{ net: number; noteworthy: number }>()
@@ -8,7 +9,7 @@ const kind = computed(() => (props.net >= props.noteworthy ? 'trap' : props.net 
 </script>
 
 <template>
-  <span class="net" :class="kind" :title="`${kind}: ${finer(net)} per hundred`">
+  <span class="net" :class="kind" :title="t('common.kindNetPerHundred', { kind, net: finer(net) })">
     <svg viewBox="0 0 12 12" aria-hidden="true">
       <path v-if="kind === 'trap'" d="M6 1 11 10H1z" />
       <path v-else-if="kind === 'leak'" d="M6 11 1 2h10z" />

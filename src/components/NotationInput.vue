@@ -2,6 +2,7 @@
 import { sure } from '../core/sure'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { Completion } from '../core/notation/complete'
+import { t } from '../words'
 
 /** A line (or several) in the coach's notation: names are completed while typing, a mistake is pointed at. */
 const props = defineProps<{
@@ -115,7 +116,7 @@ defineExpose({ focus: () => field.value?.focus(), insert, replace })
       @keydown="onKey"
       @blur="offered = { from: 0, options: [] }"
     />
-    <ul v-if="offered.options.length" class="offers" role="listbox" :aria-label="`What may follow`">
+    <ul v-if="offered.options.length" class="offers" role="listbox" :aria-label="t('marks.whatMayFollow')">
       <li
         v-for="(option, i) in offered.options"
         :key="option.insert"
@@ -132,7 +133,7 @@ defineExpose({ focus: () => field.value?.focus(), insert, replace })
         >{{ wrong.before }}<mark>{{ wrong.part }}</mark
         >{{ wrong.after }}</code
       >
-      <span>{{ lines.length > 1 ? `Line ${error.line + 1}: ` : '' }}{{ error.message }}</span>
+      <span>{{ lines.length > 1 ? t('marks.lineLine', { line: error.line + 1 }) : '' }}{{ error.message }}</span>
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import InlineText from './InlineText.vue'
+import { t } from '../words'
 
 /** The coach's notes on a record. */
 defineProps<{ value?: string | undefined }>()
@@ -8,8 +9,14 @@ const emit = defineEmits<{ change: [notes: string] }>()
 
 <template>
   <div class="across">
-    <span class="label">Notes</span>
-    <InlineText :value="value ?? ''" label="Notes" placeholder="none" multiline @change="emit('change', $event)" />
+    <span class="label">{{ t('common.notes') }}</span>
+    <InlineText
+      :value="value ?? ''"
+      :label="t('common.notes')"
+      :placeholder="t('common.none')"
+      multiline
+      @change="emit('change', $event)"
+    />
   </div>
 </template>
 

@@ -2,21 +2,22 @@
 import { valueOf } from './events'
 import type { Probe, ProbeFactors } from '../core/chart/probe'
 import SteadyInput from './SteadyInput.vue'
+import { t } from '../words'
 
 /** How tries go when a move is only shown: how many times as many of each. An empty field means what `usual` says. */
 const props = defineProps<{ probe: Probe | undefined; usual: ProbeFactors }>()
 const emit = defineEmits<{ change: [probe: Probe]; refuse: [reason: string] }>()
 
 const FIELDS: { key: keyof ProbeFactors; says: string }[] = [
-  { key: 'lands', says: 'lands' },
-  { key: 'stalls', says: 'comes to nothing' },
-  { key: 'reactions', says: 'they react' },
+  { key: 'lands', says: t('common.lands') },
+  { key: 'stalls', says: t('marks.comesToNothing') },
+  { key: 'reactions', says: t('marks.theyReact') },
 ]
 
 function set(key: keyof ProbeFactors, event: Event) {
   const text = valueOf(event).replace(',', '.').trim()
   const factor = Number(text)
-  if (text && !(factor >= 0 && factor <= 10)) return void emit('refuse', 'A factor from 0 to 10; 0.5 is half as often.')
+  if (text && !(factor >= 0 && factor <= 10)) return void emit('refuse', t('marks.aFactorFrom0To10'))
   emit('change', { ...props.probe, [key]: text ? factor : undefined })
 }
 </script>
@@ -32,7 +33,7 @@ function set(key: keyof ProbeFactors, event: Event) {
           inputmode="decimal"
           :value="probe?.[key]"
           :placeholder="String(usual[key])"
-          :aria-label="`Only shown, ${says}: times`"
+          :aria-label="t('marks.onlyShownSaysTimes', { says })"
           @change="set(key, $event)"
       /></span>
     </label>

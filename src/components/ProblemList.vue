@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { problemText, type Problem } from '../core/problem'
+import { t } from '../words'
 
 /** What is wrong with a document, a line for each problem, the first `most` of them. */
 defineProps<{ problems: readonly Problem[]; most: number }>()
@@ -9,7 +10,7 @@ defineProps<{ problems: readonly Problem[]; most: number }>()
   <ul class="problems" data-test="problems">
     <li v-for="(problem, i) in problems.slice(0, most)" :key="i">{{ problemText(problem) }}</li>
   </ul>
-  <p v-if="problems.length > most" class="muted">and {{ problems.length - most }} more.</p>
+  <p v-if="problems.length > most" class="muted">{{ t('marks.andNMore', { n: problems.length - most }) }}</p>
 </template>
 
 <style scoped>

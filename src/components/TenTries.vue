@@ -3,6 +3,7 @@ import { handlerOf } from './events'
 import { sure } from '../core/sure'
 import { computed, ref } from 'vue'
 import { dragged, tryWidth, TypedDigits, type TryPart } from './tryParts'
+import { t } from '../words'
 
 /**
  * A strip of pips, edited in place: drag a boundary between two parts, or focus a part and press arrow keys, plus or
@@ -55,7 +56,7 @@ function drag(event: PointerEvent) {
 </script>
 
 <template>
-  <div class="strip" :class="{ small }" role="group" :aria-label="`Tries of ${name}`">
+  <div class="strip" :class="{ small }" role="group" :aria-label="t('common.triesOfName', { name })">
     <template v-for="(part, i) in parts" :key="part.key">
       <div
         class="part"
@@ -64,10 +65,10 @@ function drag(event: PointerEvent) {
         tabindex="0"
         :aria-label="`${name}: ${part.label}`"
         :aria-valuenow="part.count"
-        :aria-valuetext="`${part.count} of ${total} tries`"
+        :aria-valuetext="t('marks.partOfTotalTries', { part: part.count, total })"
         aria-valuemin="0"
         aria-valuemax="1000"
-        :title="`${part.label}: ${part.count} of ${total}`"
+        :title="t('marks.labelPartOfTotal', { label: part.label, part: part.count, total })"
         @keydown="onKey($event, part)"
       >
         <span
@@ -85,7 +86,7 @@ function drag(event: PointerEvent) {
           <button
             type="button"
             tabindex="-1"
-            :aria-label="`One less: ${part.label}`"
+            :aria-label="t('marks.oneLessLabel', { label: part.label })"
             @click="set(part, part.count - 1)"
           >
             −
@@ -94,7 +95,7 @@ function drag(event: PointerEvent) {
           <button
             type="button"
             tabindex="-1"
-            :aria-label="`One more: ${part.label}`"
+            :aria-label="t('marks.oneMoreLabel', { label: part.label })"
             @click="set(part, part.count + 1)"
           >
             +
@@ -112,7 +113,9 @@ function drag(event: PointerEvent) {
         @pointercancel="dragging = null"
       />
     </template>
-    <span class="total">{{ round(total) }}<span class="readers-only"> tries</span></span>
+    <span class="total"
+      >{{ round(total) }} <span class="readers-only">{{ t('marks.tries') }}</span></span
+    >
   </div>
 </template>
 

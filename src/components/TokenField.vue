@@ -2,6 +2,7 @@
 import { sure } from '../core/sure'
 import { computed, nextTick, ref, useId } from 'vue'
 import { typedToken } from '../core/sides/tokens'
+import { t } from '../words'
 
 /** A field in which an opening brace offers what may stand there: arrows choose, Enter or Tab takes. */
 const props = defineProps<{ label: string; tokens: readonly string[]; placeholder?: string }>()
@@ -73,7 +74,7 @@ defineExpose({
       @keydown="onKey"
       @blur="emit('leave')"
     />
-    <ul v-show="offers.length" :id="name" class="options" role="listbox" aria-label="Limbs">
+    <ul v-show="offers.length" :id="name" class="options" role="listbox" :aria-label="t('marks.limbs')">
       <li
         v-for="(token, i) in offers"
         :id="`${name}-${i}`"

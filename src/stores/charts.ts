@@ -14,6 +14,7 @@ import { useKeeping } from './keeping'
 import { useNews } from './news'
 import { useOpenDocument } from './openDocument'
 import { useOpeningCharts } from './openingCharts'
+import { t } from '../words'
 
 /** The charts that are kept, and the one that is open. */
 export const useCharts = defineStore('charts', () => {
@@ -64,7 +65,7 @@ export const useCharts = defineStore('charts', () => {
     await current.refresh().catch(() => undefined)
     // Said last: it matters more than that something changed.
     if (list.bin.value.some((entry) => entry.id === id)) {
-      tell('This chart was put in the bin in another tab.', 'warning')
+      tell(t('keeping.thisChartWasPutInThe'), 'warning')
     }
   }
 
@@ -74,8 +75,8 @@ export const useCharts = defineStore('charts', () => {
   const whole = {
     ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew, letGo: opening.letGo },
     duplicate: telling(opening.duplicate, 'duplicated'),
-    remove: telling(opening.remove, 'put in the bin'),
-    restore: telling(opening.restore, 'brought back'),
+    remove: telling(opening.remove, t('keeping.putInTheBin')),
+    restore: telling(opening.restore, t('keeping.broughtBack')),
   }
   const { entries, kept, bin } = list
   const { saving, steps, refused, unsaved, redo, exportText } = current

@@ -12,6 +12,7 @@ import type { PositionId } from '../core/chart/ids'
 import type { ScriptLength } from '../core/questions/script'
 import type { RunPath } from '../core/chart/run'
 import { CHANGE_MARK, useSolving } from './solving'
+import { t } from '../words'
 
 /** The scenario of the open chart and what the chart is worth in it, always for the newest of both. */
 export const useFigures = defineStore('figures', () => {
@@ -55,7 +56,7 @@ export const useFigures = defineStore('figures', () => {
 
   /** Changes the scenario of the open chart, as a step that can be undone. */
   const setScenario = (instead: Partial<Scenario>, join?: string) =>
-    void charts.edit('Scenario', (draft) => changeScenario(draft, instead), join)
+    void charts.edit(t('common.scenario'), (draft) => changeScenario(draft, instead), join)
 
   const explain = (question: Question) => solver.explain(question)
   const along = (run: RunPath) => solver.along(run)

@@ -4,6 +4,7 @@ import type { Edit } from '../core/document/history'
 import type { Problem } from '../core/problem'
 import type { useDocumentList } from './documentList'
 import { useReading } from './reading'
+import { t } from '../words'
 
 /** What became of a file that was to be imported. */
 export type Imported =
@@ -43,7 +44,7 @@ export function useImporting({ list, openId, add, open, forget, edit }: Importin
   /** In place of the chart that has its id, as one step of that chart that can be undone. */
   async function importOver(imported: Chart): Promise<void> {
     if (openId() !== imported.id && !(await open(imported.id))) return
-    edit('Import', (draft) => replaceWith(draft, imported))
+    edit(t('keeping.import'), (draft) => replaceWith(draft, imported))
   }
 
   return { importText, importBeside, importOver }

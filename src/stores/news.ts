@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import { messageOf } from '../core/problem'
+import { t } from '../words'
 
 /** What a piece of news lets the coach do about it. */
 export type NewsAction = 'undo'
@@ -32,7 +33,7 @@ export function useNews() {
     <A extends unknown[], T>(work: (...args: A) => Promise<T>, done: string) =>
     (...args: A): Promise<T | false> =>
       work(...args).catch((error: unknown) => {
-        tell(`This cannot be ${done} now: ${messageOf(error)}.`, 'warning')
+        tell(t('keeping.thisCannotBeDoneNowError', { done, error: messageOf(error) }), 'warning')
         return false
       })
   /** The same work, which also takes away the news that offers it. */

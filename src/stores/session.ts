@@ -4,6 +4,7 @@ import type { Store } from '../storage/connection'
 import { DocumentEditor, type EditorClock, type EditorEvents, type Saving } from '../storage/documentEditor'
 import type { Kept } from '../storage/documents'
 import type { Tell } from './news'
+import { t } from '../words'
 
 /** A document that was opened in this tab, with how far it is kept. */
 export interface Session<D extends AnyDocument> {
@@ -35,7 +36,7 @@ export function newSession<D extends AnyDocument>(
     changed(by) {
       edited(session)
       if (by === 'another tab' && isOpen(session)) {
-        tell(`Another tab changed this ${kind.name}: you see it as it is now.`)
+        tell(t('keeping.anotherTabChangedThisKindYou', { kind: kind.name }))
       }
     },
     saving(status) {
@@ -44,7 +45,7 @@ export function newSession<D extends AnyDocument>(
       keptAs(session)
     },
     refused,
-    lost: (label, reason) => tell(`“${label}” could not be kept: ${reason}.`, 'warning'),
+    lost: (label, reason) => tell(t('keeping.labelCouldNotBeKeptReason', { label, reason }), 'warning'),
   }
   const editor = new DocumentEditor(store, kind, kept, events, clock)
   const session: Session<D> = { editor, saving: { state: 'saved', at: kept.savedAt } }

@@ -15,6 +15,7 @@ import { useCharts } from './charts'
 import { useDocumentList } from './documentList'
 import { useReading } from './reading'
 import { readShelfFiles } from './shelfFiles'
+import { t } from '../words'
 
 import PRINCIPLES from '../shelf/general/principles.json' with { type: 'json' }
 
@@ -78,7 +79,7 @@ export const useShelf = defineStore('shelf', () => {
     const document = ownShelf(region)
     documents.value = new Map(documents.value).set(document.id, document)
     await list.add(document).catch((error: unknown) => {
-      tell(`“${document.title}” lasts as long as this page: ${messageOf(error)}. Export it.`, 'warning')
+      tell(t('keeping.documentLastsAsLongAsThis', { document: document.title, error: messageOf(error) }), 'warning')
     })
     return document.id
   }

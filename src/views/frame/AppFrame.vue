@@ -11,6 +11,7 @@ import NewsBar from './NewsBar.vue'
 import RefusalNote from './RefusalNote.vue'
 import WelcomePanel from './WelcomePanel.vue'
 import { shortcutOf } from './shortcuts'
+import { t } from '../../words'
 
 /** Loaded on demand: its lists are large, and without a chart there is no scenario. */
 const ScenarioBar = defineAsyncComponent(() => import('./ScenarioBar.vue'))
@@ -22,7 +23,7 @@ const charts = useCharts()
 provideAsking()
 const isPaletteOpen = ref(false)
 const isSheetOpen = ref(false)
-useTitle(computed(() => (charts.chart ? `${charts.chart.title} · Ataque` : 'Ataque')))
+useTitle(computed(() => (charts.chart ? t('frame.chartAtaque', { chart: charts.chart.title }) : 'Ataque')))
 
 const ACTIONS: Record<string, () => void> = {
   undo: () => charts.undo(),
@@ -45,7 +46,7 @@ useEventListener(document, 'keydown', (event) => {
 </script>
 
 <template>
-  <a class="skip button" href="#screen">To the screen</a>
+  <a class="skip button" href="#screen">{{ t('frame.toTheScreen') }}</a>
   <div class="frame">
     <NavRail @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
     <div class="right">

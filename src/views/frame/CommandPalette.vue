@@ -8,6 +8,7 @@ import { downloadChart } from '../parts/files/importing'
 import { commandsFor, type Action } from './commands'
 import { commandFinder } from './finding'
 import { useTheme } from './theme'
+import { t } from '../../words'
 
 /** Finds any position, move, reaction, screen or action, and goes there or does it. */
 const emit = defineEmits<{ close: []; shortcuts: [] }>()
@@ -47,10 +48,10 @@ function run({ id }: Choice) {
 </script>
 
 <template>
-  <dialog ref="dialog" class="panel" aria-label="Find" @close="emit('close')" @click.self="dialog?.close()">
+  <dialog ref="dialog" class="panel" :aria-label="t('frame.find')" @close="emit('close')" @click.self="dialog?.close()">
     <ComboList
-      label="Find a position, move, reaction, screen or action"
-      placeholder="A few letters of a position, move, reaction or screen"
+      :label="t('frame.findAPositionMoveReactionScreen')"
+      :placeholder="t('frame.aFewLettersOfAPosition')"
       :find="find"
       @pick="run"
       @cancel="dialog?.close()"

@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
 import { useReading } from '../../stores/reading'
 import { importFile, useImport } from '../parts/files/importing'
+import { t } from '../../words'
 
 /** A file dropped anywhere is imported; while a large one is read, it can be stopped. */
 const ImportReport = defineAsyncComponent(() => import('../parts/files/ImportReport.vue'))
@@ -33,7 +34,7 @@ useEventListener(window, 'drop', (event) => {
 </script>
 
 <template>
-  <div v-if="isOver" class="drop" aria-hidden="true">Let go to import the chart</div>
+  <div v-if="isOver" class="drop" aria-hidden="true">{{ t('frame.letGoToImportTheChart') }}</div>
   <ImportReport v-if="report" />
   <ReadingNote v-if="reading.progress !== null" />
 </template>

@@ -2,9 +2,10 @@
 import { useNow, useToggle } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { counted, savedText } from '../../core/say/figureText'
+import { savedText } from '../../core/say/figureText'
 import { useCharts } from '../../stores/charts'
 import { useTheme } from './theme'
+import { t } from '../../words'
 
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
 const charts = useCharts()
@@ -22,21 +23,21 @@ interface Screen {
 
 const GROUPS: { name: string; screens: Screen[] }[] = [
   {
-    name: 'Plan',
+    name: t('frame.plan'),
     screens: [
-      { to: '/desk', name: 'Desk' },
-      { to: '/slope', name: 'Slope' },
-      { to: '/worksheet', name: 'Worksheet' },
-      { to: '/runs', name: 'Runs' },
-      { to: '/holds', name: 'Holds', also: '/score' },
+      { to: '/desk', name: t('common.desk') },
+      { to: '/slope', name: t('frame.slope') },
+      { to: '/worksheet', name: t('common.worksheet') },
+      { to: '/runs', name: t('common.runs') },
+      { to: '/holds', name: t('common.holds'), also: '/score' },
     ],
   },
   {
-    name: 'Keep',
+    name: t('frame.keep'),
     screens: [
-      { to: '/shelf', name: 'Shelf' },
-      { to: '/rules', name: 'Rules' },
-      { to: '/charts', name: 'Charts' },
+      { to: '/shelf', name: t('frame.shelf') },
+      { to: '/rules', name: t('common.rules') },
+      { to: '/charts', name: t('common.charts') },
     ],
   },
 ]
@@ -45,17 +46,17 @@ const isHere = ({ to, also }: Screen) => [to, also].some((path) => path && route
 /** Of all charts, not only of the one that is open. */
 const saved = computed(() => {
   const { saving, unsaved } = charts
-  if (saving.state === 'saving') return 'Saving …'
-  if (saving.state !== 'saved') return 'Not saved'
+  if (saving.state === 'saving') return t('frame.saving')
+  if (saving.state !== 'saved') return t('frame.notSaved')
   const left = unsaved.filter(({ id }) => id !== charts.chart?.id)
-  if (left.length) return `${counted(left.length, 'chart')} not saved`
-  return saving.at ? `Saved ${savedText(saving.at, now.value.getTime())}` : ''
+  if (left.length) return t('frame.chartsNotSaved', { charts: t('count.chart', left.length) })
+  return saving.at ? t('frame.savedAt', { at: savedText(saving.at, now.value.getTime()) }) : ''
 })
 </script>
 
 <template>
-  <nav aria-label="Screens">
-    <RouterLink to="/desk" class="name">Ataque</RouterLink>
+  <nav :aria-label="t('frame.screens')">
+    <RouterLink to="/desk" class="name">{{ t('frame.ataque') }}</RouterLink>
     <section v-for="group in GROUPS" :key="group.name">
       <h2>{{ group.name }}</h2>
       <RouterLink
@@ -68,29 +69,39 @@ const saved = computed(() => {
       >
     </section>
     <div class="foot">
-      <button type="button" class="plain" title="Find anything (Ctrl K)" @click="emit('palette')">Find</button>
+      <button type="button" class="plain" :title="t('frame.findAnythingCtrlK')" @click="emit('palette')">
+        {{ t('frame.find') }}
+      </button>
       <button
         type="button"
         class="plain"
         :disabled="!charts.steps.undo"
-        :title="charts.steps.undo ? `Undo: ${charts.steps.undo} (Ctrl Z)` : 'Nothing to undo'"
+        :title="charts.steps.undo ? t('frame.undoUndoCtrlZ', { undo: charts.steps.undo }) : t('frame.nothingToUndo')"
         @click="charts.undo()"
       >
-        Undo
+        {{ t('frame.undo') }}
       </button>
       <button
         type="button"
         class="plain"
         :disabled="!charts.steps.redo"
-        :title="charts.steps.redo ? `Redo: ${charts.steps.redo} (Ctrl Shift Z)` : 'Nothing to redo'"
+        :title="
+          charts.steps.redo ? t('frame.redoRedoCtrlShiftZ', { redo: charts.steps.redo }) : t('frame.nothingToRedo')
+        "
         @click="charts.redo()"
       >
-        Redo
+        {{ t('frame.redo') }}
       </button>
-      <button type="button" class="plain" @click="toggleDark()">{{ isDark ? 'Light' : 'Dark' }}</button>
-      <button type="button" class="plain" title="Shortcuts (?)" @click="emit('shortcuts')">Keys</button>
+      <button type="button" class="plain" @click="toggleDark()">
+        {{ isDark ? t('frame.light') : t('frame.dark') }}
+      </button>
+      <button type="button" class="plain" :title="t('frame.shortcuts')" @click="emit('shortcuts')">
+        {{ t('frame.keys') }}
+      </button>
       <p v-if="charts.chart" class="saved" role="status" data-test="saved">{{ saved }}</p>
-      <button v-if="charts.unsaved.length" type="button" class="plain retry" @click="charts.retry()">Try again</button>
+      <button v-if="charts.unsaved.length" type="button" class="plain retry" @click="charts.retry()">
+        {{ t('frame.tryAgain') }}
+      </button>
     </div>
   </nav>
 </template>

@@ -5,6 +5,7 @@ import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import RenewedNote from './RenewedNote.vue'
 import UnsavedNotes from './UnsavedNotes.vue'
+import { t } from '../../words'
 
 /** What the coach should know now: news of other tabs, a failed write, a chart that cannot be computed. */
 const charts = useCharts()
@@ -37,26 +38,28 @@ watch(
   <UnsavedNotes />
   <div v-if="figures.stale" class="news warning" role="alert">
     <span>
-      {{ figures.figures ? 'What you see is from before the last change' : 'No figures' }}: {{ figures.stale }}.
+      {{ figures.figures ? t('frame.whatYouSeeIsFromBefore') : t('frame.noFigures') }}: {{ figures.stale }}.
     </span>
-    <button type="button" class="button" @click="figures.solve()">Try again</button>
+    <button type="button" class="button" @click="figures.solve()">{{ t('frame.tryAgain') }}</button>
   </div>
   <div v-if="figures.problems.length" class="news warning" role="alert">
     <span>
-      No figures:
+      {{ t('frame.noFigures2') }}
       <template v-for="(problem, i) in figures.problems.slice(0, 3)" :key="i"
         >{{ i ? '; ' : '' }}{{ problemText(problem) }}</template
       >
-      <template v-if="figures.problems.length > 3"> and {{ figures.problems.length - 3 }} more</template>.
+      <template v-if="figures.problems.length > 3"
+        >&nbsp;{{ t('common.andNMore', { n: figures.problems.length - 3 }) }}</template
+      >.
     </span>
   </div>
   <div class="toast" :class="{ there: where }" :style="where" aria-live="polite">
     <p v-if="shown" class="news" :class="shown.kind">
       {{ shown.text }}
       <button v-if="charts.steps.undo && shown.action === 'undo'" type="button" class="button" @click="charts.undo()">
-        Undo
+        {{ t('frame.undo') }}
       </button>
-      <button type="button" class="plain" aria-label="Close" @click="shown = null">×</button>
+      <button type="button" class="plain" :aria-label="t('frame.close')" @click="shown = null">×</button>
     </p>
   </div>
 </template>

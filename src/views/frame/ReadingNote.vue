@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useReading } from '../../stores/reading'
+import { t } from '../../words'
 
 /** How far the reading of a large file is, and a way to stop it. */
 const reading = useReading()
@@ -7,9 +8,9 @@ const reading = useReading()
 
 <template>
   <div class="reading" role="status">
-    <span>Reading the file</span>
+    <span>{{ t('frame.readingTheFile') }}</span>
     <el-progress :percentage="Math.round(100 * (reading.progress ?? 1))" :stroke-width="10" />
-    <button type="button" class="button" @click="reading.stop()">Stop</button>
+    <button type="button" class="button" @click="reading.stop()">{{ t('common.stop') }}</button>
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 import { useElementBounding, useEventListener, useWindowSize } from '@vueuse/core'
 import { computed, nextTick, shallowRef, watch } from 'vue'
 import { useCharts } from '../../stores/charts'
+import { t } from '../../words'
 
 /** Why an edit was refused, said at the field in which it was made. It goes with the next key. */
 const charts = useCharts()
@@ -50,7 +51,7 @@ useEventListener(document, 'keydown', close)
 
 <template>
   <p v-if="charts.refused" id="refusal" class="refusal" role="alert" :style="place">
-    <b>Not done:</b> {{ reasons.join('; ') }}.
+    <b>{{ t('frame.notDone') }}</b> {{ reasons.join('; ') }}.
   </p>
 </template>
 

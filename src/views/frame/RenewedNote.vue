@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { useCharts } from '../../stores/charts'
+import { t } from '../../words'
 
 /** A part of this build that is loaded on demand is no longer there: the server has a newer build. */
 const charts = useCharts()
@@ -16,7 +17,7 @@ async function reload() {
 
 <template>
   <div v-if="isRenewed" class="news warning" role="alert">
-    <span>Ataque has been renewed: reload to go on. What you have done is kept first.</span>
-    <button type="button" class="button primary" @click="reload()">Reload</button>
+    <span>{{ t('frame.ataqueHasBeenRenewedReloadTo') }}</span>
+    <button type="button" class="button primary" @click="reload()">{{ t('frame.reload') }}</button>
   </div>
 </template>

@@ -14,6 +14,7 @@ import { MAX_SECONDS } from '../../core/game/scenario'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../parts/figures/AskedFigure.vue'
+import { t } from '../../words'
 
 /** What every number depends on. Change one and every figure on every screen follows. */
 const charts = useCharts()
@@ -32,7 +33,7 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
   const input = targetOf(event, HTMLInputElement)
   const value = readClock(input.value)
   const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
-  const such = field === 'seconds' ? '4:00, 240 or none' : '60, 1:30 or never'
+  const such = field === 'seconds' ? t('frame.400240OrNone') : t('frame.60130OrNever')
   wrong.value = isFine ? null : { field, says: clockRefusal(input.value, such) }
   if (!isFine) return
   store.setScenario({ [field]: value })
@@ -48,17 +49,17 @@ const textOf = (field: 'seconds' | 'breakUp') => {
 const SHARES = [
   {
     field: 'repeat',
-    label: 'Again',
-    says: 'A failed move tried again at once works so much of as well, in per cent',
+    label: t('frame.again'),
+    says: t('frame.aFailedMoveTriedAgainAt'),
   },
-  { field: 'slips', label: 'Slips', says: 'Of a hundred tries that come to nothing, so many cost us the position' },
+  { field: 'slips', label: t('common.slips'), says: t('frame.ofAHundredTriesThatCome') },
 ] as const
 
 function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
   const text = valueOf(event).replace('%', '').trim()
   const share = Number(text)
   const isFine = text !== '' && share >= 0 && share <= 100
-  wrong.value = isFine ? null : { field, says: 'Say a number from 0 to 100' }
+  wrong.value = isFine ? null : { field, says: t('frame.sayANumberFrom0To') }
   if (isFine) store.setScenario({ [field]: share / 100 })
 }
 
@@ -72,21 +73,21 @@ const delta = computed(() => {
 </script>
 
 <template>
-  <section class="bar" aria-label="Scenario">
+  <section class="bar" :aria-label="t('common.scenario')">
     <label class="start">
-      <span class="label">Start</span>
+      <span class="label">{{ t('common.start') }}</span>
       <el-select-v2
         :options="options"
         :model-value="scenario.start"
         filterable
         size="small"
-        aria-label="Start"
+        :aria-label="t('common.start')"
         @update:model-value="(start: PositionId) => store.setScenario({ start })"
       >
       </el-select-v2>
     </label>
     <label class="goal">
-      <span class="label">Goal</span>
+      <span class="label">{{ t('frame.goal') }}</span>
       <el-select-v2
         :options="options"
         :model-value="scenario.goal"
@@ -96,42 +97,44 @@ const delta = computed(() => {
         collapse-tags
         collapse-tags-tooltip
         size="small"
-        placeholder="Any finish"
-        aria-label="Goal"
+        :placeholder="t('frame.anyFinish')"
+        :aria-label="t('frame.goal')"
         @update:model-value="(goal: PositionId[]) => store.setScenario({ goal })"
       >
       </el-select-v2>
     </label>
     <label class="short">
-      <span class="label">Clock</span>
+      <span class="label">{{ t('frame.clock') }}</span>
       <SteadyInput
         class="field"
         :value="textOf('seconds')"
-        aria-label="Clock"
-        title="Minutes and seconds, or none"
+        :aria-label="t('frame.clock')"
+        :title="t('frame.minutesAndSecondsOrNone')"
         @change="setTime('seconds', $event)"
       />
     </label>
     <label class="reads">
-      <span class="label">See it coming {{ Math.round(scenario.sharpness * 100) }} %</span>
+      <span class="label">{{
+        t('frame.seeItComingSharpness', { sharpness: Math.round(scenario.sharpness * 100) })
+      }}</span>
       <input
         type="range"
         min="0"
         max="90"
         step="5"
         :value="Math.round(scenario.sharpness * 100)"
-        aria-label="How often they see it coming, in per cent"
-        title="How often they see it coming"
+        :aria-label="t('frame.howOftenTheySeeItComing')"
+        :title="t('frame.howOftenTheySeeItComing2')"
         @input="store.setScenario({ sharpness: Number(valueOf($event)) / 100 }, 'sharpness')"
       />
     </label>
     <label class="short">
-      <span class="label">Broken up</span>
+      <span class="label">{{ t('frame.brokenUp') }}</span>
       <SteadyInput
         class="field"
         :value="textOf('breakUp')"
-        aria-label="Something breaks it up after about"
-        title="Something breaks it up after about so many seconds, or never"
+        :aria-label="t('frame.somethingBreaksItUpAfterAbout')"
+        :title="t('frame.somethingBreaksItUpAfterAboutSo')"
         @change="setTime('breakUp', $event)"
       />
     </label>
@@ -146,47 +149,47 @@ const delta = computed(() => {
       />
     </label>
     <label class="counts">
-      <span class="label">What counts</span>
+      <span class="label">{{ t('frame.whatCounts') }}</span>
       <select
         class="field"
         :value="scenario.objective"
-        aria-label="What counts"
+        :aria-label="t('frame.whatCounts')"
         @change="store.setScenario({ objective: valueOf($event) as 'careful' | 'finish' })"
       >
-        <option value="careful">Finish and position</option>
-        <option value="finish">Finishes only</option>
+        <option value="careful">{{ t('frame.finishAndPosition') }}</option>
+        <option value="finish">{{ t('frame.finishesOnly') }}</option>
       </select>
     </label>
     <label class="counts">
-      <span class="label">Rules</span>
+      <span class="label">{{ t('common.rules') }}</span>
       <select
         class="field"
         :value="scenario.rules ?? ''"
-        aria-label="Rules"
+        :aria-label="t('common.rules')"
         :title="ruleNotes"
         @change="store.setScenario({ rules: valueOf($event) || null })"
       >
-        <option value="">All is allowed</option>
+        <option value="">{{ t('common.allIsAllowed') }}</option>
         <option v-for="{ id, name } in ruleSets" :key="id" :value="id">{{ name }}</option>
       </select>
     </label>
     <div class="side">
-      <span class="label">Side</span>
+      <span class="label">{{ t('frame.side') }}</span>
       <button
         type="button"
         class="button"
         :aria-pressed="charts.isFlipped"
-        title="Every left and right as seen from the other side; nothing that is kept changes"
+        :title="t('frame.everyLeftAndRightAsSeen')"
         @click="charts.isFlipped = !charts.isFlipped"
       >
-        {{ charts.isFlipped ? 'Mirrored' : 'Own side' }}
+        {{ charts.isFlipped ? t('frame.mirrored') : t('frame.ownSide') }}
       </button>
     </div>
     <div class="headline">
       <span v-if="store.points" class="label"
-        >worth ·
-        <RouterLink to="/rules" :title="`Expected points an exchange under ${store.rules?.name}, ours to theirs`"
-          >points
+        >{{ t('frame.worth') }}
+        <RouterLink to="/rules" :title="t('frame.expectedPointsAnExchangeUnderRules', { rules: store.rules?.name })"
+          >{{ t('common.points') }}
           <b data-test="points"
             >{{ store.points.ours.toFixed(1) }} : {{ store.points.theirs.toFixed(1) }}</b
           ></RouterLink
@@ -196,12 +199,12 @@ const delta = computed(() => {
         v-else-if="store.lacks.length"
         to="/desk"
         class="label rough"
-        title="Too little is charted to trust it: see the Desk"
-        >rough, too little charted</RouterLink
+        :title="t('frame.tooLittleIsChartedToTrust')"
+        >{{ t('frame.roughTooLittleCharted') }}</RouterLink
       >
-      <span v-else class="label" :title="WORTH">worth</span>
+      <span v-else class="label" :title="WORTH">{{ t('common.worth') }}</span>
       <span class="value" aria-live="polite" data-test="headline">
-        <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" label="Worth of the start" />
+        <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" :label="t('common.worthOfTheStart')" />
         <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
           >{{ delta > 0 ? '▲' : '▼' }}
           {{ signed(delta) === '0' ? (delta * 100).toFixed(2).replace('-', '−') : signed(delta) }}</span

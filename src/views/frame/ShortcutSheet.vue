@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { SHORTCUTS } from './shortcuts'
+import { t } from '../../words'
 
 const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <el-dialog :model-value="true" title="Keys" width="620" @close="emit('close')">
+  <el-dialog :model-value="true" :title="t('frame.keys')" width="620" @close="emit('close')">
     <table>
       <tbody>
         <tr v-for="{ keys, does, where } in SHORTCUTS" :key="keys + where">

@@ -6,6 +6,7 @@ import { fileName } from '../../core/files/fileKinds'
 import ProblemList from '../../components/ProblemList.vue'
 import { useCharts } from '../../stores/charts'
 import { downloadJson } from '../parts/files/download'
+import { t } from '../../words'
 
 /** A chart that is kept and cannot be opened: why, and how to get it out. Nothing of it is changed. */
 const charts = useCharts()
@@ -16,11 +17,17 @@ const save = () =>
 </script>
 
 <template>
-  <el-dialog v-if="unreadable" :model-value="true" title="This chart cannot be opened" width="640" @close="close">
-    <p>It stays in this browser as it is. What is wrong in it:</p>
+  <el-dialog
+    v-if="unreadable"
+    :model-value="true"
+    :title="t('frame.thisChartCannotBeOpened')"
+    width="640"
+    @close="close"
+  >
+    <p>{{ t('frame.itStaysInThisBrowserAs') }}</p>
     <ProblemList :problems="unreadable.problems" :most="12" />
     <p class="choices">
-      <button type="button" class="button primary" @click="save">Save it as a file, as it is kept</button>
+      <button type="button" class="button primary" @click="save">{{ t('frame.saveItAsAFileAs') }}</button>
     </p>
   </el-dialog>
 </template>

@@ -4,6 +4,7 @@ import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { downloadChart } from '../parts/files/importing'
 import { downloadJson } from '../parts/files/download'
+import { t } from '../../words'
 
 /** What is not kept, why, and what the coach can do so that it is not lost. */
 const charts = useCharts()
@@ -27,32 +28,36 @@ const reload = () => location.reload()
 <template>
   <div v-if="charts.trouble && !isRead" class="news warning" role="alert">
     <span v-if="charts.trouble.trouble === 'missing'">
-      Nothing can be kept: {{ charts.trouble.message }}. What you do here lasts as long as this page: export it.
+      {{ t('frame.nothingCanBeKeptTroubleWhat', { trouble: charts.trouble.message }) }}
     </span>
-    <span v-else>What is kept cannot be opened: {{ charts.trouble.message }}.</span>
-    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="reload()">Reload</button>
-    <button v-else type="button" class="button" @click="charts.retry()">Try again</button>
-    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="exportAll()">
-      Save all that is kept as a file
+    <span v-else>{{ t('frame.whatIsKeptCannotBeOpened', { trouble: charts.trouble.message }) }}</span>
+    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="reload()">
+      {{ t('frame.reload') }}
     </button>
-    <button v-if="charts.chart" type="button" class="button" @click="exportChart()">Export this chart</button>
-    <button type="button" class="plain" aria-label="Close" @click="isRead = true">×</button>
+    <button v-else type="button" class="button" @click="charts.retry()">{{ t('frame.tryAgain') }}</button>
+    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="exportAll()">
+      {{ t('frame.saveAllThatIsKeptAs') }}
+    </button>
+    <button v-if="charts.chart" type="button" class="button" @click="exportChart()">
+      {{ t('frame.exportThisChart') }}
+    </button>
+    <button type="button" class="plain" :aria-label="t('frame.close')" @click="isRead = true">×</button>
   </div>
   <div v-if="charts.saving.state === 'forgotten'" class="news warning" role="alert">
-    <span>Another tab has forgotten this chart for good. What you see lasts as long as this page.</span>
-    <button type="button" class="button" @click="charts.keepAsNew()">Keep it as a new chart</button>
-    <button type="button" class="button" @click="charts.letGo()">Let it go</button>
+    <span>{{ t('frame.anotherTabHasForgottenThisChart') }}</span>
+    <button type="button" class="button" @click="charts.keepAsNew()">{{ t('frame.keepItAsANewChart') }}</button>
+    <button type="button" class="button" @click="charts.letGo()">{{ t('frame.letItGo') }}</button>
   </div>
   <div v-if="failure" class="news warning" role="alert">
-    <span>This change is not saved yet: {{ failure }}. It is tried again by itself; you can go on.</span>
-    <button type="button" class="button" @click="charts.retry()">Try now</button>
-    <button type="button" class="button" @click="exportChart()">Export</button>
+    <span>{{ t('frame.thisChangeIsNotSavedYet', { failure }) }}</span>
+    <button type="button" class="button" @click="charts.retry()">{{ t('frame.tryNow') }}</button>
+    <button type="button" class="button" @click="exportChart()">{{ t('common.export') }}</button>
   </div>
   <div v-if="left.length && !charts.trouble" class="news warning" role="alert">
-    <span>Not saved{{ why(present(left[0])) }}.</span>
+    <span>{{ t('frame.notSavedLeft', { left: why(present(left[0])) }) }}</span>
     <button v-for="{ id, title } in left" :key="id" type="button" class="button" @click="charts.open(id)">
       {{ title }}
     </button>
-    <button type="button" class="button" @click="charts.retry()">Try now</button>
+    <button type="button" class="button" @click="charts.retry()">{{ t('frame.tryNow') }}</button>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { useRouter } from 'vue-router'
 import { useCharts } from '../../stores/charts'
 import { openDemo } from '../parts/files/demo'
 import FileButton from '../parts/files/FileButton.vue'
+import { t } from '../../words'
 
 const charts = useCharts()
 const router = useRouter()
@@ -10,25 +11,24 @@ const router = useRouter()
 /** Creates a plan and opens the Worksheet, unless the coach has gone to another screen in the meantime. */
 async function begin() {
   const { fullPath } = router.currentRoute.value
-  await charts.create('New plan')
+  await charts.create(t('common.newPlan'))
   if (router.currentRoute.value.fullPath === fullPath) await router.push('/worksheet')
 }
 </script>
 
 <template>
   <section class="panel welcome">
-    <h1>Where does your chain leak?</h1>
+    <h1>{{ t('frame.whereDoesYourChainLeak') }}</h1>
     <p>
-      Chart what you try, what they do about it and what you answer, in tries of ten. Ataque works out what the plan is
-      worth against someone who reads it, and which escape costs you most.
+      {{ t('frame.chartWhatYouTryWhatThey') }}
     </p>
     <p class="actions">
-      <button type="button" class="button primary" @click="openDemo()">Open the demo plan</button>
-      <button type="button" class="button" @click="begin">Start an empty chart</button>
-      <FileButton class="quiet">Import a chart</FileButton>
+      <button type="button" class="button primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</button>
+      <button type="button" class="button" @click="begin">{{ t('frame.startAnEmptyChart') }}</button>
+      <FileButton class="quiet">{{ t('frame.importAChart') }}</FileButton>
     </p>
     <p class="muted small">
-      Everything stays in this browser. It does not replace a qualified coach, your rules or medical advice.
+      {{ t('frame.everythingStaysInThisBrowserIt') }}
     </p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 import type { Chart } from '../../core/chart/chart'
 import { alsoSaid } from '../../core/sides/vocabulary'
+import { t, type WordKey } from '../../words'
 
 /** An entry of the palette: a place to go to, or an action. */
 export interface Command {
@@ -15,83 +16,95 @@ export interface Command {
 
 export type Action = 'undo' | 'redo' | 'shortcuts' | 'dark' | 'print' | 'export' | 'how sure'
 
+/** Further names under which an entry is found, one message with commas. */
+const also = (key: WordKey) => t(key).split(', ')
+
 /** The entry with the side words of other schools as further names, so that "weak side" finds "under side". */
 function alsoFound(command: Command): Command {
   const others = [command.name, ...(command.aliases ?? [])].flatMap(alsoSaid)
   return others.length ? { ...command, aliases: [...(command.aliases ?? []), ...others] } : command
 }
 
-const TABS: { name: string; path: string; aliases?: string[] }[] = [
-  { name: 'The chain, said', path: '/runs', aliases: ['script', 'print the chain'] },
-  { name: 'Side by side', path: '/runs/side-by-side', aliases: ['compare runs'] },
-  { name: 'Rounds', path: '/runs/rounds', aliases: ['positional rounds', 'print rounds'] },
-  { name: 'How they would beat us', path: '/runs/beat', aliases: ['their best way'] },
-  { name: 'What if', path: '/runs/what-if', aliases: ['suppose', 'limit on risk', 'what matters most'] },
-  { name: 'Holds, one position', path: '/holds', aliases: ['pin', 'controls'] },
-  { name: 'A run, limb by limb', path: '/score', aliases: ['limb score'] },
+/** A place of the palette by its path: its name, what else it is called, and whether it is a screen or part of one. */
+function place(path: string, name: WordKey, called?: WordKey, where = t('frame.screen')): Command {
+  return { key: path, name: t(name), ...(called && { aliases: also(called) }), where, go: { path } }
+}
+
+function action(does: Action, name: WordKey, called: WordKey): Command {
+  return { key: does, name: t(name), aliases: also(called), where: t('frame.action'), does }
+}
+
+const screens = (): Command[] => [
+  place('/desk', 'common.desk'),
+  place('/slope', 'frame.slope', 'finding.slope'),
+  place('/worksheet', 'common.worksheet'),
+  place('/runs', 'common.runs', 'finding.runs'),
+  place('/holds', 'common.holds', 'finding.holds'),
+  place('/score', 'frame.limbScore', 'finding.score'),
+  place('/shelf', 'frame.shelf', 'finding.shelf'),
+  place('/rules', 'common.rules', 'finding.rules'),
+  place('/charts', 'common.charts', 'finding.charts'),
 ]
 
-const ABOUT_CHART: Command[] = [
-  {
-    key: 'export',
-    name: 'Export this chart',
-    aliases: ['save as a file', 'download'],
-    where: 'action',
-    does: 'export',
-  },
-  { key: 'how sure', name: 'How sure is it?', aliases: ['range', 'certain'], where: 'action', does: 'how sure' },
-  { key: 'drill', name: 'What to drill', aliases: ['train', 'practise'], where: 'Desk', go: { path: '/desk' } },
-  { key: 'costs', name: 'What costs us most', aliases: ['leaks', 'loose ends'], where: 'Desk', go: { path: '/desk' } },
+/** Tabs of screens. A path that a screen has as well is another entry under another name. */
+const tabs = (): Command[] =>
+  [
+    place('/runs', 'common.theChainSaid', 'finding.chain', t('frame.tab')),
+    place('/runs/side-by-side', 'common.sideBySide', 'finding.sideBySide', t('frame.tab')),
+    place('/runs/rounds', 'common.rounds', 'finding.rounds', t('frame.tab')),
+    place('/runs/beat', 'common.howTheyWouldBeatUs', 'finding.beat', t('frame.tab')),
+    place('/runs/what-if', 'common.whatIf', 'finding.whatIf', t('frame.tab')),
+    place('/holds', 'frame.holdsOnePosition', 'finding.holds', t('frame.tab')),
+    place('/score', 'common.aRunLimbByLimb', 'finding.limbByLimb', t('frame.tab')),
+  ].map((tab) => ({ ...tab, key: `tab ${tab.key}` }))
+
+const ofChart = (): Command[] => [
+  action('export', 'frame.exportThisChart', 'finding.export'),
+  action('how sure', 'frame.howSureIsIt', 'finding.howSure'),
+  { ...place('/desk', 'common.whatToDrill', 'finding.drill', t('common.desk')), key: 'drill' },
+  { ...place('/desk', 'common.whatCostsUsMost', 'finding.costs', t('common.desk')), key: 'costs' },
 ]
+
+/** What the next undo and redo would do, each where there is one. */
+function stepsBack({ undo, redo }: Steps): Command[] {
+  const where = t('frame.action')
+  return [
+    ...(undo ? [{ key: 'undo', name: t('frame.undoUndo', { undo }), where, does: 'undo' as const }] : []),
+    ...(redo ? [{ key: 'redo', name: t('frame.redoRedo', { redo }), where, does: 'redo' as const }] : []),
+  ]
+}
+
+interface Steps {
+  undo?: string | undefined
+  redo?: string | undefined
+}
 
 /** All entries of the palette, screens and actions first. */
-export function commandsFor(
-  chart: Chart | null,
-  steps: { undo?: string | undefined; redo?: string | undefined },
-): Command[] {
-  const screens: Command[] = [
-    { key: 'desk', name: 'Desk', where: 'screen', go: { path: '/desk' } },
-    { key: 'slope', name: 'Slope', aliases: ['picture', 'map'], where: 'screen', go: { path: '/slope' } },
-    { key: 'worksheet', name: 'Worksheet', where: 'screen', go: { path: '/worksheet' } },
-    {
-      key: 'runs',
-      name: 'Runs',
-      aliases: ['script', 'chain', 'how they would beat us'],
-      where: 'screen',
-      go: { path: '/runs' },
-    },
-    { key: 'holds', name: 'Holds', aliases: ['pin', 'controls'], where: 'screen', go: { path: '/holds' } },
-    { key: 'score', name: 'Limb score', aliases: ['runs', 'arms and legs'], where: 'screen', go: { path: '/score' } },
-    { key: 'shelf', name: 'Shelf', aliases: ['library', 'catalogue'], where: 'screen', go: { path: '/shelf' } },
-    {
-      key: 'rules',
-      name: 'Rules',
-      aliases: ['points', 'allowed', 'forbidden'],
-      where: 'screen',
-      go: { path: '/rules' },
-    },
-    { key: 'charts', name: 'Charts', aliases: ['files', 'import'], where: 'screen', go: { path: '/charts' } },
-    ...TABS.map(({ name, path, aliases = [] }): Command => ({
-      ...{ key: path, name, aliases: [...aliases], where: 'tab', go: { path } },
-    })),
-    { key: 'shortcuts', name: 'Keys', aliases: ['shortcuts', 'help'], where: 'action', does: 'shortcuts' },
-    { key: 'dark', name: 'Dark or light', aliases: ['theme', 'night'], where: 'action', does: 'dark' },
-    { key: 'print', name: 'Print this screen', aliases: ['paper', 'pdf'], where: 'action', does: 'print' },
-    ...(chart ? ABOUT_CHART : []),
-    ...(steps.undo ? [{ key: 'undo', name: `Undo: ${steps.undo}`, where: 'action', does: 'undo' as const }] : []),
-    ...(steps.redo ? [{ key: 'redo', name: `Redo: ${steps.redo}`, where: 'action', does: 'redo' as const }] : []),
+export function commandsFor(chart: Chart | null, steps: Steps): Command[] {
+  const always = [
+    ...screens(),
+    ...tabs(),
+    action('shortcuts', 'frame.keys', 'finding.shortcuts'),
+    action('dark', 'frame.darkOrLight', 'finding.dark'),
+    action('print', 'frame.printThisScreen', 'finding.print'),
+    ...(chart ? ofChart() : []),
+    ...stepsBack(steps),
   ]
-  if (!chart) return screens
+  return chart ? [...always, ...recordsOf(chart)] : always
+}
+
+/** The positions, moves, reactions and runs of a chart. */
+function recordsOf(chart: Chart): Command[] {
   const nameOf = new Map<string, string>(chart.positions.map(({ id, name }) => [id, name]))
   const positions = chart.positions.map(({ id, name, aliases }): Command => ({
-    ...{ key: `position ${id}`, name, where: 'position', go: { path: `/worksheet/${id}` } },
+    ...{ key: `position ${id}`, name, where: t('frame.position'), go: { path: `/worksheet/${id}` } },
     ...(aliases ? { aliases } : {}),
   }))
   const moves = chart.moves.map(({ id, name, aliases, from }): Command => ({
     ...{
       key: `move ${id}`,
       name,
-      where: `move from ${nameOf.get(from)}`,
+      where: t('frame.moveFromFrom', { from: nameOf.get(from) }),
       go: { path: `/worksheet/${from}`, query: { move: id } },
     },
     ...(aliases ? { aliases } : {}),
@@ -102,14 +115,21 @@ export function commandsFor(
     const go = { path: `/worksheet/${met.from}`, query: { move: met.id, reaction: id } }
     const around = nameOf.get(met.from) ?? ''
     return [
-      { key: `reaction ${id}`, name, where: `they do, to ${met.name}`, around, go, ...(aliases ? { aliases } : {}) },
+      {
+        key: `reaction ${id}`,
+        name,
+        where: t('frame.theyDoToMet', { met: met.name }),
+        around,
+        go,
+        ...(aliases ? { aliases } : {}),
+      },
     ]
   })
   const runs = (chart.runs ?? []).map(({ id, name }): Command => ({
     key: `run ${id}`,
     name,
-    where: 'run',
+    where: t('frame.run'),
     go: { path: `/score/${id}` },
   }))
-  return [...screens, ...[...positions, ...moves, ...reactions, ...runs].map(alsoFound)]
+  return [...positions, ...moves, ...reactions, ...runs].map(alsoFound)
 }

@@ -13,6 +13,7 @@ import LongList from '../../components/LongList.vue'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
 import { useWorksheet } from './inspectors/sheet'
+import { t } from '../../words'
 
 /** The positions by band, with what each is worth; found by a few letters, made by naming one that is not there. */
 const props = withDefaults(defineProps<{ screen?: 'worksheet' | 'holds' }>(), { screen: 'worksheet' })
@@ -54,7 +55,7 @@ async function open(id: PositionId) {
 
 async function add(name: string) {
   let id: PositionId | undefined
-  charts.edit(`New position ${name}`, (draft) => (id = addPosition(draft, positionFromName(name))))
+  charts.edit(t('common.newPositionName', { name }), (draft) => (id = addPosition(draft, positionFromName(name))))
   if (id) await open(id)
 }
 
@@ -65,7 +66,7 @@ async function onArrow(event: KeyboardEvent, { band, one }: Row) {
   if (!other) return
   event.preventDefault()
   const { id, name } = one
-  charts.edit(`Move ${name}`, (draft) => swapPositions(draft, id, other.id))
+  charts.edit(t('common.moveName', { name }), (draft) => swapPositions(draft, id, other.id))
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-position="${id}"]`)?.focus()
 }
@@ -81,19 +82,19 @@ defineExpose({ search: () => field.value?.focus() })
 </script>
 
 <template>
-  <nav ref="list" class="positions" aria-label="Positions">
+  <nav ref="list" class="positions" :aria-label="t('positions.positions')">
     <input
       ref="field"
       v-model="text"
       class="field"
-      aria-label="Search or name a position"
-      placeholder="Search or name one ( / )"
+      :aria-label="t('positions.searchOrNameAPosition')"
+      :placeholder="t('positions.searchOrNameOne')"
       maxlength="200"
       @keydown.enter="onEnter"
       @keydown.esc="text = ''"
     />
     <button v-if="text.trim()" type="button" class="button add" @click="add(text.trim())">
-      New position “{{ text.trim() }}”
+      {{ t('positions.newPositionText', { text: text.trim() }) }}
     </button>
     <LongList v-slot="{ item }" :items="rows" :key-of="keyOf" :row-height="28" :scroller="list">
       <h3 v-if="!item.one">{{ item.band.name }}</h3>
@@ -107,7 +108,7 @@ defineExpose({ search: () => field.value?.focus() })
         @keydown.down="onArrow($event, item)"
       >
         <span>{{ item.one.name }}</span>
-        <svg v-if="loose.has(item.one.id)" viewBox="0 0 14 14" role="img" aria-label="has a loose end">
+        <svg v-if="loose.has(item.one.id)" viewBox="0 0 14 14" role="img" :aria-label="t('positions.hasALooseEnd')">
           <circle cx="7" cy="7" r="4.5" />
         </svg>
         <b v-if="figures" :class="{ stale: store.stale }">{{ hundred(figures[item.one.id]?.value ?? 0) }}</b>

@@ -4,6 +4,7 @@ import { sayRemoved } from '../../core/say/removed'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import type { Place } from '../../stores/news'
+import { t } from '../../words'
 
 /** What can be removed: ids of one or more records, and what they are called. */
 interface Removable {
@@ -24,7 +25,7 @@ export function placeOfGoing(element: Element | null | undefined = document.acti
 export function useRemoving() {
   const charts = useCharts()
   /** Returns whether anything was removed. */
-  return ({ id, name, shownBy }: Removable, edit: Edit<Chart>, label = `Remove ${name}`): boolean => {
+  return ({ id, name, shownBy }: Removable, edit: Edit<Chart>, label = t('common.removeName', { name })): boolean => {
     const before = present(charts.chart)
     const place = placeOfGoing(shownBy)
     if (!charts.edit(label, edit)) return false

@@ -2,7 +2,7 @@
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { counted, savedText } from '../../../core/say/figureText'
+import { savedText } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'
@@ -10,6 +10,7 @@ import { openDemo } from '../../parts/files/demo'
 import GroupField from './GroupField.vue'
 import FileButton from '../../parts/files/FileButton.vue'
 import { downloadChart } from '../../parts/files/importing'
+import { t } from '../../../words'
 
 const charts = useCharts()
 const router = useRouter()
@@ -19,13 +20,15 @@ const now = useNow({ interval: 60_000 })
 const entries = computed(() =>
   charts.kept.map((entry) => {
     const unsaved = charts.unsaved.find(({ id }) => id === entry.id)
-    const saved = unsaved ? 'not saved' : `saved ${savedText(entry.savedAt, now.value.getTime())}`
+    const saved = unsaved
+      ? t('charts.notSaved')
+      : t('charts.savedSavedAt', { savedAt: savedText(entry.savedAt, now.value.getTime()) })
     return { ...entry, title: unsaved?.title ?? entry.title, saved }
   }),
 )
 
 async function begin() {
-  await charts.create('New plan')
+  await charts.create(t('common.newPlan'))
   await router.push('/worksheet')
 }
 
@@ -34,7 +37,7 @@ async function show(id: string) {
 }
 
 async function rename(id: string, title: string) {
-  if (await charts.open(id)) charts.edit('Rename the chart', (draft) => setTitle(draft, title))
+  if (await charts.open(id)) charts.edit(t('charts.renameTheChart'), (draft) => setTitle(draft, title))
 }
 
 async function exportChart(id: string) {
@@ -42,53 +45,69 @@ async function exportChart(id: string) {
 }
 
 async function remove(id: string, title: string) {
-  if ((await charts.remove(id)) !== false) charts.tell(`“${title}” is in the bin below.`)
+  if ((await charts.remove(id)) !== false) charts.tell(t('charts.titleIsInTheBinBelow', { title }))
 }
 </script>
 
 <template>
   <div class="page">
     <header>
-      <h1>Charts</h1>
-      <p class="muted">They are kept in this browser only. Export what you would not want to lose.</p>
+      <h1>{{ t('common.charts') }}</h1>
+      <p class="muted">{{ t('charts.theyAreKeptInThisBrowser') }}</p>
     </header>
     <p class="actions">
-      <button type="button" class="button primary" @click="begin">New chart</button>
-      <FileButton>Import a file</FileButton>
-      <button type="button" class="button" @click="openDemo()">Open the demo plan</button>
-      <span class="muted small">or drop a file anywhere</span>
+      <button type="button" class="button primary" @click="begin">{{ t('charts.newChart') }}</button>
+      <FileButton>{{ t('charts.importAFile') }}</FileButton>
+      <button type="button" class="button" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</button>
+      <span class="muted small">{{ t('charts.orDropAFileAnywhere') }}</span>
     </p>
-    <ul class="list" aria-label="Charts">
+    <ul class="list" :aria-label="t('common.charts')">
       <li v-for="entry in entries" :key="entry.id" class="panel" :class="{ open: entry.id === charts.chart?.id }">
         <div>
           <h2>
-            <InlineText :value="entry.title" label="Title of the chart" required @change="rename(entry.id, $event)" />
+            <InlineText
+              :value="entry.title"
+              :label="t('charts.titleOfTheChart')"
+              required
+              @change="rename(entry.id, $event)"
+            />
           </h2>
           <p class="muted small">
-            {{ counted(entry.size, 'position') }}, {{ entry.saved }}
-            <template v-if="entry.id === charts.chart?.id"> · open now</template>
+            {{ t('count.position', entry.size) }}, {{ entry.saved }}
+            <template v-if="entry.id === charts.chart?.id"> {{ t('charts.openNow') }}</template>
           </p>
           <GroupField v-if="entry.id === charts.chart?.id" />
         </div>
         <div class="row">
-          <button type="button" class="button" @click="show(entry.id)">Open</button>
-          <button type="button" class="button quiet" @click="charts.duplicate(entry.id)">Duplicate</button>
-          <button type="button" class="button quiet" @click="exportChart(entry.id)">Export</button>
-          <button type="button" class="button quiet" @click="remove(entry.id, entry.title)">Delete</button>
+          <button type="button" class="button" @click="show(entry.id)">{{ t('charts.open') }}</button>
+          <button type="button" class="button quiet" @click="charts.duplicate(entry.id)">
+            {{ t('charts.duplicate') }}
+          </button>
+          <button type="button" class="button quiet" @click="exportChart(entry.id)">{{ t('common.export') }}</button>
+          <button type="button" class="button quiet" @click="remove(entry.id, entry.title)">
+            {{ t('charts.delete') }}
+          </button>
         </div>
       </li>
     </ul>
-    <p v-if="!charts.kept.length" class="muted">No chart yet.</p>
-    <section v-if="charts.bin.length" aria-label="Bin">
-      <h3>Bin</h3>
+    <p v-if="!charts.kept.length" class="muted">{{ t('charts.noChartYet') }}</p>
+    <section v-if="charts.bin.length" :aria-label="t('charts.bin')">
+      <h3>{{ t('charts.bin') }}</h3>
       <ul class="list">
         <li v-for="entry in charts.bin" :key="entry.id" class="panel">
           <p>
-            {{ entry.title }} <span class="muted small">deleted {{ savedText(entry.removedAt!, now.getTime()) }}</span>
+            {{ entry.title }}
+            <span class="muted small">{{
+              t('charts.deletedRemovedAt', { removedAt: savedText(entry.removedAt!, now.getTime()) })
+            }}</span>
           </p>
           <div class="row">
-            <button type="button" class="button" @click="charts.restore(entry.id)">Undo the deletion</button>
-            <button type="button" class="button quiet" @click="charts.forget(entry.id)">Forget for good</button>
+            <button type="button" class="button" @click="charts.restore(entry.id)">
+              {{ t('charts.undoTheDeletion') }}
+            </button>
+            <button type="button" class="button quiet" @click="charts.forget(entry.id)">
+              {{ t('charts.forgetForGood') }}
+            </button>
           </div>
         </li>
       </ul>

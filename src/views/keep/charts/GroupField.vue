@@ -8,13 +8,14 @@ import { setSetting } from '../../../core/chart/edits/fields'
 import { setGroup } from '../../../core/chart/edits/group'
 import { GROUPS } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /** Who trains with the open chart. Minors and beginners are kept from dangerous finishes until a coach says why not. */
 const charts = useCharts()
 const settings = computed(() => present(charts.chart).settings ?? {})
 
 const chooseGroup = (group: string) =>
-  charts.edit('Who trains', (draft) =>
+  charts.edit(t('charts.whoTrains'), (draft) =>
     setGroup(
       draft,
       keysOf(GROUPS).find((one) => one === group),
@@ -22,7 +23,7 @@ const chooseGroup = (group: string) =>
   )
 
 const setReason = (reason: string) =>
-  charts.edit(reason ? 'Show what is dangerous' : 'Hide what is dangerous', (draft) =>
+  charts.edit(reason ? t('charts.showWhatIsDangerous') : t('charts.hideWhatIsDangerous'), (draft) =>
     setSetting(draft, 'shownBecause', reason),
   )
 </script>
@@ -30,22 +31,18 @@ const setReason = (reason: string) =>
 <template>
   <div class="group">
     <label>
-      <span class="label">Who trains with it: decides what is left out</span>
+      <span class="label">{{ t('charts.whoTrainsWithItDecidesWhat') }}</span>
       <select class="field" :value="settings.group ?? ''" @change="chooseGroup(valueOf($event))">
-        <option value="">experienced adults</option>
+        <option value="">{{ t('charts.experiencedAdults') }}</option>
         <option v-for="(one, id) in GROUPS" :key="id" :value="id">{{ one.name }}</option>
       </select>
     </label>
     <p v-if="settings.group" class="small">
-      {{
-        settings.shownBecause
-          ? 'Everything is shown, because:'
-          : 'Dangerous finishes are out of the plan and off the Shelf. Show them because:'
-      }}
+      {{ settings.shownBecause ? t('charts.everythingIsShownBecause') : t('charts.dangerousFinishesAreOutOfThe') }}
       <InlineText
         :value="settings.shownBecause ?? ''"
-        label="Why they are shown"
-        placeholder="a reason, kept in the file"
+        :label="t('charts.whyTheyAreShown')"
+        :placeholder="t('charts.aReasonKeptInTheFile')"
         @change="setReason"
       />
     </p>

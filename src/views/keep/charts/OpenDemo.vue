@@ -2,6 +2,7 @@
 import { onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import { openDemo } from '../../parts/files/demo'
+import { t } from '../../../words'
 
 const router = useRouter()
 onMounted(async () => {
@@ -11,5 +12,5 @@ onMounted(async () => {
 </script>
 
 <template>
-  <h1 class="muted">Opening the demo plan …</h1>
+  <h1 class="muted">{{ t('charts.openingTheDemoPlan') }}</h1>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { clockRefusal, clockText, counted, readClock } from '../../../core/say/figureText'
+import { clockRefusal, clockText, readClock } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -15,6 +16,7 @@ import RuleTags from './RuleTags.vue'
 import ScoredTable from './ScoredTable.vue'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** One set of rules: rounds, what scores, what is out and what strikes change. The chart's own can be changed. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
@@ -39,21 +41,21 @@ function change<F extends Exclude<keyof RuleSet, 'id'>>(label: string, field: F,
 
 const numberIn = (event: Event) => Number(valueOf(event).replace(',', '.'))
 
-const setClothes = (said: string) => change('Clothes', 'gi', said ? said === 'gi' : undefined)
+const setClothes = (said: string) => change(t('rules.clothes'), 'gi', said ? said === 'gi' : undefined)
 
 function setActionPoints(action: ScoringAction, event: Event) {
   const { id, name } = props.set
-  charts.edit(`Points, ${name}`, (draft) => setPoints(draft, id, action, numberIn(event)))
+  charts.edit(t('rules.pointsName', { name }), (draft) => setPoints(draft, id, action, numberIn(event)))
 }
 
 function setLength(event: Event) {
   const seconds = readClock(valueOf(event))
-  if (!seconds) return void charts.tell(`${clockRefusal(valueOf(event), '6:00 or 360')}.`)
-  change('Rounds', 'rounds', { count: props.set.rounds?.count ?? 1, seconds })
+  if (!seconds) return void charts.tell(`${clockRefusal(valueOf(event), t('rules.600Or360'))}.`)
+  change(t('common.rounds'), 'rounds', { count: props.set.rounds?.count ?? 1, seconds })
 }
 
 function setControl(points: number, every: number) {
-  change('Control time', 'controlTime', points === 0 ? undefined : { every, points })
+  change(t('rules.controlTime'), 'controlTime', points === 0 ? undefined : { every, points })
 }
 
 function remove() {
@@ -69,9 +71,9 @@ function remove() {
         <InlineText
           v-if="isOwn"
           :value="set.name"
-          label="Name of the rules"
+          :label="t('rules.nameOfTheRules')"
           required
-          @change="(name) => change('Rename', 'name', name)"
+          @change="(name) => change(t('common.rename'), 'name', name)"
         />
         <template v-else>{{ set.name }}</template>
       </h2>
@@ -85,88 +87,100 @@ function remove() {
           class="button primary"
           @click="figures.setScenario({ rules: set.id, ...(set.rounds ? { seconds: set.rounds.seconds } : {}) })"
         >
-          Plan under these
+          {{ t('rules.planUnderThese') }}
         </button>
-        <button type="button" class="button" @click="emit('copy')">{{ isOwn ? 'Copy' : 'Copy to change' }}</button>
-        <button v-if="isOwn" type="button" class="button" @click="remove">Remove</button>
+        <button type="button" class="button" @click="emit('copy')">
+          {{ isOwn ? t('rules.copy') : t('rules.copyToChange') }}
+        </button>
+        <button v-if="isOwn" type="button" class="button" @click="remove">{{ t('common.remove') }}</button>
       </span>
     </header>
     <p v-if="!isOwn && set.notes" class="notes">{{ set.notes }}</p>
-    <NotesField v-if="isOwn" :value="set.notes ?? ''" @change="(notes: string) => change('Notes', 'notes', notes)" />
+    <NotesField
+      v-if="isOwn"
+      :value="set.notes ?? ''"
+      @change="(notes: string) => change(t('common.notes'), 'notes', notes)"
+    />
     <div class="blocks">
       <div>
         <fieldset :disabled="!isOwn">
-          <legend>Rounds</legend>
+          <legend>{{ t('common.rounds') }}</legend>
           <label>
-            <SteadyInput
-              class="field tiny"
-              :value="set.rounds?.count ?? ''"
-              aria-label="Rounds"
-              @change="change('Rounds', 'rounds', { count: numberIn($event), seconds: set.rounds?.seconds ?? 300 })"
-            />
-            of
-            <SteadyInput
-              class="field short"
-              :value="set.rounds ? clockText(set.rounds.seconds) : ''"
-              aria-label="Length of a round"
-              @change="setLength"
-            />
+            <I18nT keypath="rules.countOfLength" scope="global"
+              ><template #count
+                ><SteadyInput
+                  class="field tiny"
+                  :value="set.rounds?.count ?? ''"
+                  :aria-label="t('common.rounds')"
+                  @change="
+                    change(t('common.rounds'), 'rounds', {
+                      count: numberIn($event),
+                      seconds: set.rounds?.seconds ?? 300,
+                    })
+                  " /></template
+              ><template #length
+                ><SteadyInput
+                  class="field short"
+                  :value="set.rounds ? clockText(set.rounds.seconds) : ''"
+                  :aria-label="t('rules.lengthOfARound')"
+                  @change="setLength" /></template
+            ></I18nT>
           </label>
           <div v-if="isOwn" class="choices">
             <select
               class="field"
-              aria-label="Clothes"
+              :aria-label="t('rules.clothes')"
               :value="set.gi === undefined ? '' : set.gi ? 'gi' : 'no-gi'"
               @change="setClothes(valueOf($event))"
             >
-              <option value="">gi or no-gi</option>
-              <option value="gi">gi</option>
-              <option value="no-gi">no-gi</option>
+              <option value="">{{ t('rules.giOrNoGi') }}</option>
+              <option value="gi">{{ t('rules.gi') }}</option>
+              <option value="no-gi">{{ t('rules.noGi') }}</option>
             </select>
             <InlineText
               :value="set.level ?? ''"
-              label="Level"
-              placeholder="for whom"
-              @change="(level) => change('Level', 'level', level)"
+              :label="t('rules.level')"
+              :placeholder="t('rules.forWhom')"
+              @change="(level) => change(t('rules.level'), 'level', level)"
             />
           </div>
         </fieldset>
         <ScoredTable v-if="isInForce" class="scored" />
       </div>
       <fieldset :disabled="!isOwn">
-        <legend>What scores</legend>
+        <legend>{{ t('rules.whatScores') }}</legend>
         <label v-for="(name, score) in SCORING_ACTIONS" :key="score" class="score">
           <span>{{ name }}</span>
           <SteadyInput
             class="field tiny"
             :value="set.points?.[score] ?? 0"
-            :aria-label="`Points for ${name}`"
+            :aria-label="t('rules.pointsForName', { name })"
             @change="setActionPoints(score, $event)"
           />
         </label>
         <label class="score">
-          <span>control on the ground</span>
+          <span>{{ t('rules.controlOnTheGround') }}</span>
           <SteadyInput
             class="field tiny"
             :value="set.controlTime?.points ?? 0"
-            aria-label="Points for control"
+            :aria-label="t('rules.pointsForControl')"
             @change="setControl(numberIn($event), set.controlTime?.every ?? 30)"
           />
         </label>
         <label v-if="set.controlTime" class="score">
-          <span>for every so many seconds</span>
+          <span>{{ t('rules.forEverySoManySeconds') }}</span>
           <SteadyInput
             class="field tiny"
             :value="set.controlTime.every"
-            aria-label="Seconds of control that score"
+            :aria-label="t('rules.secondsOfControlThatScore')"
             @change="setControl(set.controlTime.points, numberIn($event))"
           />
         </label>
       </fieldset>
       <RuleTags class="wide" :set="set" :is-own="isOwn" />
     </div>
-    <section v-if="out.length" aria-label="Out of this chart">
-      <h3>Out of this chart</h3>
+    <section v-if="out.length" :aria-label="t('rules.outOfThisChart')">
+      <h3>{{ t('rules.outOfThisChart') }}</h3>
       <p class="out">
         <RouterLink
           v-for="move in out"
@@ -176,15 +190,17 @@ function remove() {
         >
       </p>
     </section>
-    <section v-if="set.strikes?.length" aria-label="What strikes change">
-      <h3>What strikes change</h3>
+    <section v-if="set.strikes?.length" :aria-label="t('rules.whatStrikesChange')">
+      <h3>{{ t('rules.whatStrikesChange') }}</h3>
       <ul>
         <li v-for="one in set.strikes" :key="one.uses">
           {{ one.says }}
-          <span class="muted small"
-            >{{ Math.round(one.left * 100) }} % of what needs it is left (a guess):
-            {{ struck(one.uses).length ? counted(struck(one.uses).length, 'reaction') : 'no reaction' }} here.</span
-          >
+          <span class="muted small">{{
+            t('rules.leftOfWhatNeedsItIs', {
+              left: Math.round(one.left * 100),
+              n: struck(one.uses).length ? t('count.reaction', struck(one.uses).length) : t('rules.noReaction'),
+            })
+          }}</span>
         </li>
       </ul>
     </section>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
-import { counted } from '../../../core/say/figureText'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /** What a set of rules does not allow, with how many moves of the chart that takes out. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
@@ -13,26 +13,30 @@ const movesWith = (tag: string) => present(charts.chart).moves.filter(({ tags })
 
 function forbid(tag: string, isForbidden: boolean) {
   const { id, name } = props.set
-  charts.edit(`${isForbidden ? 'Forbid' : 'Allow'}, ${name}`, (draft) => setForbidden(draft, id, tag, isForbidden))
+  charts.edit(`${isForbidden ? t('rules.forbid') : t('rules.allow')}, ${name}`, (draft) =>
+    setForbidden(draft, id, tag, isForbidden),
+  )
 }
 function forbidFinishes(isForbidden: boolean) {
   const { id, name } = props.set
-  charts.edit(`Finishes, ${name}`, (draft) => setRule(draft, id, 'noFinish', isForbidden || undefined))
+  charts.edit(t('rules.finishesName', { name }), (draft) => setRule(draft, id, 'noFinish', isForbidden || undefined))
 }
 </script>
 
 <template>
   <fieldset :disabled="!isOwn">
-    <legend>What is out</legend>
+    <legend>{{ t('rules.whatIsOut') }}</legend>
     <label>
       <input type="checkbox" :checked="set.noFinish ?? false" @change="forbidFinishes(isChecked($event))" />
-      <span>every finish: control is the goal</span>
+      <span>{{ t('rules.everyFinishControlIsTheGoal') }}</span>
     </label>
     <label v-for="(name, tag) in RULE_TAGS" :key="tag">
       <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isChecked($event))" />
       <span
         >{{ name
-        }}<span v-if="movesWith(tag)" class="muted small"> · {{ counted(movesWith(tag), 'move') }} here</span></span
+        }}<span v-if="movesWith(tag)" class="muted small">
+          {{ t('rules.movesHere', { moves: t('count.move', movesWith(tag)) }) }}</span
+        ></span
       >
     </label>
   </fieldset>

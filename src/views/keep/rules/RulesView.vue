@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { changeText, counted, hundred } from '../../../core/say/figureText'
+import { changeText, hundred } from '../../../core/say/figureText'
 import { BUILT_IN_RULES } from '../../../core/chart/rules/builtInRules'
 import { copyRuleSet } from '../../../core/chart/edits/ruleSets'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
@@ -10,6 +10,7 @@ import { useFigures } from '../../../stores/figures'
 import { useTrials } from '../../../stores/trials'
 import { roundsText, takenOut } from './rules'
 import RuleSheet from './RuleSheet.vue'
+import { t } from '../../../words'
 
 /** The sets of rules with what the chart is worth under each; one of them in detail. */
 const charts = useCharts()
@@ -46,7 +47,7 @@ const rows = computed(() => {
       isOwn: own.value.some((one) => one.id === id),
     }
   }
-  return [row(NONE, 'All is allowed'), ...sets.value.map((one) => row(one.id, one.name, one))]
+  return [row(NONE, t('common.allIsAllowed')), ...sets.value.map((one) => row(one.id, one.name, one))]
 })
 const inForce = computed(() => store.scenario?.rules ?? NONE)
 
@@ -57,24 +58,24 @@ function plan(id: string) {
 
 function copy(id: string) {
   let made = ''
-  charts.edit('Copy the rules', (draft) => void (made = copyRuleSet(draft, id)))
+  charts.edit(t('rules.copyTheRules'), (draft) => void (made = copyRuleSet(draft, id)))
   chosen.value = made
 }
 </script>
 
 <template>
   <div class="rules">
-    <section class="sets" aria-label="Sets of rules">
-      <h1>Rules</h1>
-      <p class="muted small">What an event allows, what it scores, and what this chart is worth under it.</p>
+    <section class="sets" :aria-label="t('rules.setsOfRules')">
+      <h1>{{ t('common.rules') }}</h1>
+      <p class="muted small">{{ t('rules.whatAnEventAllowsWhatIt') }}</p>
       <ul>
         <li v-for="row in rows" :key="row.id" :class="{ here: row.id === set?.id }">
           <input
             type="radio"
             name="in-force"
             :checked="row.id === inForce"
-            :aria-label="`${row.name}: in force`"
-            title="In force"
+            :aria-label="t('rules.rowInForce', { row: row.name })"
+            :title="t('rules.inForce')"
             @change="plan(row.id)"
           />
           <component
@@ -83,9 +84,18 @@ function copy(id: string) {
             class="plain row"
             @click="row.id && (chosen = row.id)"
           >
-            <span class="name">{{ row.name }}<span v-if="row.isOwn" class="muted small"> · yours</span></span>
+            <span class="name"
+              >{{ row.name }}<span v-if="row.isOwn" class="muted small">&nbsp;{{ t('rules.yours') }}</span></span
+            >
             <span class="muted small">{{
-              [row.rounds, row.out ? `${counted(row.out, 'move')} out` : row.id ? 'no move out' : 'nothing is left out']
+              [
+                row.rounds,
+                row.out
+                  ? t('rules.movesOut', { moves: t('count.move', row.out) })
+                  : row.id
+                    ? t('rules.noMoveOut')
+                    : t('rules.nothingIsLeftOut'),
+              ]
                 .filter(Boolean)
                 .join(' · ')
             }}</span>
@@ -97,8 +107,7 @@ function copy(id: string) {
         </li>
       </ul>
       <p class="muted small">
-        The one with the dot is used now, and every figure follows it. Every built-in set is generic: check your event’s
-        own book.
+        {{ t('rules.theOneWithTheDotIs') }}
       </p>
     </section>
     <RuleSheet v-if="set" :key="set.id" :set="set" :is-own="isOwn" @copy="copy(set.id)" />

@@ -4,6 +4,7 @@ import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { SCORING_ACTIONS } from '../../../core/chart/rules/ruleSet'
 import { useFigures } from '../../../stores/figures'
+import { t } from '../../../words'
 
 /** How often an exchange under the plan scores each thing, for us and against us. */
 const figures = useFigures()
@@ -24,26 +25,26 @@ const rows = computed(() => {
   return [
     ...counted,
     {
-      name: `${controlTime.every} s of control`,
+      name: t('rules.everySOfControl', { every: controlTime.every }),
       ours: stretches(scored.ours.controlSeconds),
       theirs: stretches(scored.theirs.controlSeconds),
       each: controlTime.points,
     },
   ]
 })
-const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? 'under 0.01' : n.toFixed(2))
+const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? t('rules.under001') : n.toFixed(2))
 </script>
 
 <template>
-  <section v-if="rows.length && figures.points" aria-label="Expected points">
-    <h3>What an exchange scores under the plan</h3>
+  <section v-if="rows.length && figures.points" :aria-label="t('rules.expectedPoints')">
+    <h3>{{ t('rules.whatAnExchangeScoresUnderThe') }}</h3>
     <table>
       <thead>
         <tr>
           <th scope="col"></th>
-          <th scope="col">we, times</th>
-          <th scope="col">they, times</th>
-          <th scope="col">points each</th>
+          <th scope="col">{{ t('rules.weTimes') }}</th>
+          <th scope="col">{{ t('rules.theyTimes') }}</th>
+          <th scope="col">{{ t('rules.pointsEach') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -54,7 +55,7 @@ const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? 'under 0.01' : n.toF
           <td>{{ row.each }}</td>
         </tr>
         <tr class="sum">
-          <th scope="row">points</th>
+          <th scope="row">{{ t('common.points') }}</th>
           <td>{{ figures.points.ours.toFixed(1) }}</td>
           <td>{{ figures.points.theirs.toFixed(1) }}</td>
           <td></td>
@@ -62,7 +63,7 @@ const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? 'under 0.01' : n.toF
       </tbody>
     </table>
     <p class="muted small">
-      A control counts once until whoever has it is no longer ahead. The plan is made for its worth, not for points.
+      {{ t('rules.aControlCountsOnceUntilWhoever') }}
     </p>
   </section>
 </template>

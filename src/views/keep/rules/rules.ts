@@ -2,6 +2,7 @@ import type { Chart } from '../../../core/chart/chart'
 import type { Move } from '../../../core/chart/move'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
 import { clockText } from '../../../core/say/figureText'
+import { t } from '../../../words'
 
 /** The moves of a chart that a set of rules does not allow. */
 export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move[] =>
@@ -9,4 +10,6 @@ export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move
 
 /** "one round of 6:00", "3 rounds of 5:00". */
 export const roundsText = ({ rounds }: RuleSet): string =>
-  rounds ? `${rounds.count === 1 ? 'one round' : `${rounds.count} rounds`} of ${clockText(rounds.seconds)}` : ''
+  rounds
+    ? t('rules.roundsOfSeconds', { rounds: t('count.round', rounds.count), seconds: clockText(rounds.seconds) })
+    : ''

@@ -4,6 +4,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { otherChair } from '../../../core/shelf/otherChair'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf } from '../../../core/shelf/shelf'
+import { t } from '../../../words'
 
 /** The same position from the other chair: of ours a link, of theirs the defence sheet. */
 const props = defineProps<{ shelf: Shelf; position: string }>()
@@ -14,23 +15,25 @@ const sheet = computed(() => (own.value?.ahead === 'theirs' ? otherChair(props.s
 </script>
 
 <template>
-  <section v-if="partner" aria-label="From the other chair">
-    <h3>From the other chair</h3>
+  <section v-if="partner" :aria-label="t('shelf.fromTheOtherChair')">
+    <h3>{{ t('shelf.fromTheOtherChair') }}</h3>
     <p>
       <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: partner.id })">
         {{ partner.name }}
       </button>
     </p>
     <div v-for="{ attack, ways } in sheet" :key="attack.id" class="attack">
-      <b>They: {{ attack.name }}</b>
+      <b>{{ t('common.theyAttack', { attack: attack.name }) }}</b>
       <p v-for="{ reaction, breaks, ours, answers } in ways" :key="reaction.id" class="small">
-        Way out:
+        {{ t('shelf.wayOut') }}
         <button v-if="ours" type="button" class="plain link" @click="emit('open', { kind: 'move', id: ours.id })">
           {{ ours.name }}
         </button>
         <template v-else>{{ reaction.name }}</template>
-        <span v-if="breaks.length" class="muted">; it breaks: {{ breaks.join('; ') }}</span>
-        <span v-if="answers.length" class="muted">; they answer: {{ answers.join(', ') }}</span>
+        <span v-if="breaks.length" class="muted">{{ t('shelf.itBreaksBreaks', { breaks: breaks.join('; ') }) }}</span>
+        <span v-if="answers.length" class="muted">{{
+          t('shelf.theyAnswerAnswers', { answers: answers.join(', ') })
+        }}</span>
       </p>
     </div>
   </section>

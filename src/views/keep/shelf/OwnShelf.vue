@@ -5,6 +5,7 @@ import type { ShelfRegion } from '../../../core/shelf/shelf'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { downloadJson } from '../../parts/files/download'
+import { t } from '../../../words'
 
 /** What can be done with a shelf of the coach's own. */
 const props = defineProps<{ region: ShelfRegion }>()
@@ -15,21 +16,21 @@ const charts = useCharts()
 async function remove() {
   const { id, title } = props.region
   await store.remove(id, true)
-  charts.tell(`${title} is in the bin, below on the left.`)
+  charts.tell(t('shelf.titleIsInTheBinBelow', { title }))
   emit('gone')
 }
 </script>
 
 <template>
   <p class="own">
-    A shelf of your own.
+    {{ t('shelf.aShelfOfYourOwn') }}
     <button
       type="button"
       class="button quiet"
       @click="downloadJson(store.exportText(region.id), fileName(SHELF_KIND, region.id))"
     >
-      Export
+      {{ t('common.export') }}
     </button>
-    <button type="button" class="button quiet" @click="remove">Remove</button>
+    <button type="button" class="button quiet" @click="remove">{{ t('common.remove') }}</button>
   </p>
 </template>

@@ -6,6 +6,7 @@ import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { useShelfPlace } from '../../parts/shelf/pulling'
+import { t } from '../../../words'
 
 /**
  * Shelves of the coach's own: a part of the open chart is published, or a file taken in; what lies in the bin comes
@@ -23,11 +24,11 @@ const options = computed(() => (charts.chart?.positions ?? []).map(({ id, name }
 async function publish() {
   const { chart } = charts
   if (!chart || !title.value.trim() || !positions.value.length) {
-    wrong.value = 'Say a name, and at least one position.'
+    wrong.value = t('shelf.sayANameAndAtLeast')
     return
   }
   const id = await store.publishFrom(chart, positions.value, title.value.trim())
-  charts.tell(`${title.value.trim()} is on the Shelf.`)
+  charts.tell(t('shelf.titleIsOnTheShelf', { title: title.value.trim() }))
   title.value = wrong.value = ''
   positions.value = []
   isOpen.value = false
@@ -44,22 +45,25 @@ async function take(event: Event) {
   if (!taken) return
   wrong.value = taken.ok
     ? ''
-    : `${file.name} was not taken in: ${taken.problems.slice(0, 3).map(problemText).join('; ')}`
+    : t('shelf.fileWasNotTakenInProblems', {
+        file: file.name,
+        problems: taken.problems.slice(0, 3).map(problemText).join('; '),
+      })
   if (taken.ok) go({ region: taken.value, text: '', at: '' })
 }
 </script>
 
 <template>
-  <section class="own" aria-label="Your own shelves">
+  <section class="own" :aria-label="t('shelf.yourOwnShelves')">
     <button v-if="charts.chart && !isOpen" type="button" class="button" @click="isOpen = true">
-      Publish from this chart
+      {{ t('shelf.publishFromThisChart') }}
     </button>
     <form v-if="isOpen" @submit.prevent="publish">
       <input
         v-model="title"
         class="field"
-        aria-label="Name of the shelf"
-        placeholder="Name of the shelf"
+        :aria-label="t('shelf.nameOfTheShelf')"
+        :placeholder="t('shelf.nameOfTheShelf')"
         @keydown.stop
       />
       <el-select-v2
@@ -69,22 +73,22 @@ async function take(event: Event) {
         filterable
         collapse-tags
         size="small"
-        placeholder="Which positions"
-        aria-label="Positions to publish"
+        :placeholder="t('shelf.whichPositions')"
+        :aria-label="t('shelf.positionsToPublish')"
       />
-      <p class="muted small">With what is tried from them, what they do, and what you answer.</p>
-      <button type="submit" class="button primary">Publish</button>
-      <button type="button" class="button quiet" @click="isOpen = false">Not now</button>
+      <p class="muted small">{{ t('shelf.withWhatIsTriedFromThem') }}</p>
+      <button type="submit" class="button primary">{{ t('shelf.publish') }}</button>
+      <button type="button" class="button quiet" @click="isOpen = false">{{ t('shelf.notNow') }}</button>
     </form>
     <label class="button file">
-      Take in a shelf’s file
-      <input type="file" accept=".json" aria-label="Shelf file" @change="take" />
+      {{ t('shelf.takeInAShelfsFile') }}
+      <input type="file" accept=".json" :aria-label="t('shelf.shelfFile')" @change="take" />
     </label>
     <p v-if="wrong" class="small wrong" role="alert">{{ wrong }}</p>
     <p v-for="one in store.bin" :key="one.id" class="small">
-      {{ one.title }} is in the bin:
-      <button type="button" class="plain link" @click="store.remove(one.id, false)">bring back</button>,
-      <button type="button" class="plain link" @click="store.forget(one.id)">forget</button>
+      {{ t('shelf.oneIsInTheBin', { one: one.title }) }}
+      <button type="button" class="plain link" @click="store.remove(one.id, false)">{{ t('shelf.bringBack') }}</button>,
+      <button type="button" class="plain link" @click="store.forget(one.id)">{{ t('shelf.forget') }}</button>
     </p>
   </section>
 </template>

@@ -8,6 +8,7 @@ import type { Shelf } from '../../../core/shelf/shelf'
 import { useShelf } from '../../../stores/shelf'
 import PublishPart from './PublishPart.vue'
 import { useShelfPlace } from '../../parts/shelf/pulling'
+import { t } from '../../../words'
 
 /**
  * Where to look on the Shelf: by what one sees, by region, by what is attacked or needed; and the coach's own shelves.
@@ -24,7 +25,7 @@ watch(
 const region = computed(() => lookUp(props.shelf.regions, place.value.region))
 const groups = computed(() => [
   { name: '', regions: props.shelf.regions.filter((one) => !store.own.some(({ id }) => id === one.id)) },
-  { name: 'Yours', regions: store.own },
+  { name: t('shelf.yours'), regions: store.own },
 ])
 const attacked = computed(() =>
   [...new Set(props.shelf.moves.filter(({ to }) => to === 'finish').map(({ hazard }) => hazard?.part ?? ''))]
@@ -39,19 +40,19 @@ const needed = computed(() => {
 </script>
 
 <template>
-  <nav aria-label="Regions of the Shelf">
+  <nav :aria-label="t('shelf.regionsOfTheShelf')">
     <input
       v-model="text"
       class="field"
       type="search"
-      aria-label="Search the Shelf"
-      placeholder="What do you see?"
+      :aria-label="t('shelf.searchTheShelf')"
+      :placeholder="t('shelf.whatDoYouSee')"
       @input="go({ text })"
       @keydown.stop
     />
-    <p class="muted small">By name, or as you see it: “pushes my face”, “hides the arm”.</p>
+    <p class="muted small">{{ t('shelf.byNameOrAsYouSee') }}</p>
     <button type="button" class="plain region" :class="{ here: !region }" @click="go({ region: '', at: '' })">
-      Everything
+      {{ t('shelf.everything') }}
     </button>
     <template v-for="group in groups" :key="group.name">
       <h2 v-if="group.name && group.regions.length" class="label">{{ group.name }}</h2>
@@ -68,17 +69,17 @@ const needed = computed(() => {
       </button>
     </template>
     <label>
-      <span class="label">Finishes, of which part</span>
+      <span class="label">{{ t('shelf.finishesOfWhichPart') }}</span>
       <select class="field" :value="place.attacks" @change="go({ attacks: valueOf($event) })">
-        <option value="">not only finishes</option>
-        <option value="any">anything</option>
+        <option value="">{{ t('shelf.notOnlyFinishes') }}</option>
+        <option value="any">{{ t('shelf.anything') }}</option>
         <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
       </select>
     </label>
     <label>
-      <span class="label">We hold already</span>
+      <span class="label">{{ t('shelf.weHoldAlready') }}</span>
       <select class="field" :value="place.needs" @change="go({ needs: valueOf($event) })">
-        <option value="">whatever is on</option>
+        <option value="">{{ t('shelf.whateverIsOn') }}</option>
         <option v-for="[need, name] in needed" :key="need" :value="need">{{ name }}</option>
       </select>
     </label>

@@ -4,6 +4,7 @@ import type { Found } from '../../../core/shelf/search'
 import type { Shelf, ShelfRegion } from '../../../core/shelf/shelf'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
+import { t } from '../../../words'
 
 /** What practitioners say of a region: the rules that they decide by, where they differ, and what is dangerous. */
 defineProps<{ shelf: Shelf; region: ShelfRegion }>()
@@ -13,13 +14,13 @@ const emit = defineEmits<{ open: [found: Found] }>()
 <template>
   <div class="talk">
     <section v-if="region.cautions.length" class="caution">
-      <h2>Mind</h2>
+      <h2>{{ t('shelf.mind') }}</h2>
       <ul>
         <li v-for="one in region.cautions" :key="one.id">{{ one.text }}</li>
       </ul>
     </section>
     <section v-if="region.rules.length">
-      <h2>They decide by</h2>
+      <h2>{{ t('shelf.theyDecideBy') }}</h2>
       <ul>
         <li v-for="one in region.rules" :key="one.id">
           <p>
@@ -37,7 +38,7 @@ const emit = defineEmits<{ open: [found: Found] }>()
               {{ lookUp(shelf.moves, id)?.name }}
             </button>
             <template v-if="one.over">
-              <span class="muted">rather than</span>
+              <span class="muted">{{ t('shelf.ratherThan') }}</span>
               <button
                 v-for="id in one.over"
                 :key="id"
@@ -53,7 +54,7 @@ const emit = defineEmits<{ open: [found: Found] }>()
       </ul>
     </section>
     <section v-if="region.variants.length">
-      <h2>Where they differ</h2>
+      <h2>{{ t('shelf.whereTheyDiffer') }}</h2>
       <VariantCard v-for="one in region.variants" :key="one.id" :shelf="shelf" :variant="one" />
     </section>
   </div>

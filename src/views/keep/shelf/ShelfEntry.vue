@@ -13,6 +13,7 @@ import CheckMark from '../../parts/shelf/CheckMark.vue'
 import OtherChair from './OtherChair.vue'
 import PrincipleList from '../../parts/shelf/PrincipleList.vue'
 import { usePulling } from '../../parts/shelf/pulling'
+import { t } from '../../../words'
 
 /** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
 const props = defineProps<{ shelf: Shelf; found: Found }>()
@@ -40,13 +41,13 @@ const links = computed(() => {
     ids.map((id): Found & { name: string } => ({ kind: 'move', id, name: lookUp(shelf.moves, id)?.name ?? id }))
   if (position.value) {
     const from = shelf.moves.filter((one) => [one.from, ...(one.alsoFrom ?? [])].some((id) => id === found.id))
-    return [{ head: 'From here', items: moves(from.map(({ id }) => id)) }]
+    return [{ head: t('shelf.fromHere'), items: moves(from.map(({ id }) => id)) }]
   }
   if (move.value) {
     const met = Object.keys(move.value.tries?.reactions ?? {})
     return [
       {
-        head: 'They may',
+        head: t('shelf.theyMay'),
         items: met.map((id) => ({ kind: 'reaction' as const, id, name: lookUp(shelf.reactions, id)?.name ?? id })),
       },
     ]
@@ -54,8 +55,8 @@ const links = computed(() => {
   const answers = shelf.answers.filter((one) => one.reaction === found.id).map((one) => one.move)
   const to = shelf.moves.filter(({ tries }) => tries?.reactions?.[found.id]).map(({ id }) => id)
   return [
-    { head: 'We answer', items: moves(answers) },
-    { head: 'They do it to', items: moves(to) },
+    { head: t('shelf.weAnswer'), items: moves(answers) },
+    { head: t('shelf.theyDoItTo'), items: moves(to) },
   ]
 })
 const wanted = computed(() => {
@@ -70,7 +71,9 @@ const wanted = computed(() => {
   <article v-if="record" class="entry">
     <header>
       <h2>{{ record.name }}</h2>
-      <p v-if="record.aliases?.length" class="muted small">also: {{ record.aliases.join(', ') }}</p>
+      <p v-if="record.aliases?.length" class="muted small">
+        {{ t('shelf.alsoAliases', { aliases: record.aliases.join(', ') }) }}
+      </p>
       <p v-if="move" class="small">
         <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: move.from })">
           {{ placeName(shelf.positions, move.from) }}
@@ -84,20 +87,26 @@ const wanted = computed(() => {
         >
           {{ placeName(shelf.positions, move.to) }}
         </button>
-        <template v-else>a finish</template>
+        <template v-else>{{ t('common.aFinish') }}</template>
       </p>
-      <p v-if="reaction" class="small muted">ends in {{ placeName(shelf.positions, reaction.endsIn) }}</p>
+      <p v-if="reaction" class="small muted">
+        {{ t('common.endsInEndsIn', { endsIn: placeName(shelf.positions, reaction.endsIn) }) }}
+      </p>
       <p v-if="record.notes" class="says">{{ record.notes }}</p>
       <CheckMark v-if="record.check" />
     </header>
     <section v-if="hazard" class="caution">
-      <HazardBadge :part="hazard.part ?? 'not said yet'" :speed="hazard.speed" />
+      <HazardBadge :part="hazard.part ?? t('shelf.notSaidYet')" :speed="hazard.speed" />
       <p class="small">{{ hazard.caution }}</p>
       <p v-if="hazard.control" class="small">
-        <span class="muted">whoever attacks controls: </span>{{ hazard.control }}.
+        <span class="muted">{{ t('shelf.whoeverAttacksControls') }}</span> {{ hazard.control }}.
       </p>
-      <p v-if="hazard.tap" class="small"><span class="muted">whoever defends: </span>{{ hazard.tap }}.</p>
-      <p v-if="hazard.protect" class="small"><span class="muted">kept safe by: </span>{{ hazard.protect }}.</p>
+      <p v-if="hazard.tap" class="small">
+        <span class="muted">{{ t('shelf.whoeverDefends') }}</span> {{ hazard.tap }}.
+      </p>
+      <p v-if="hazard.protect" class="small">
+        <span class="muted">{{ t('shelf.keptSafeBy') }}</span> {{ hazard.protect }}.
+      </p>
     </section>
     <button
       v-if="charts.chart"
@@ -109,20 +118,28 @@ const wanted = computed(() => {
       {{
         isThere(found)
           ? found.kind === 'move'
-            ? 'In the chart'
-            : 'Bring in what is missing'
-          : 'Bring it into the chart'
+            ? t('shelf.inTheChart')
+            : t('shelf.bringInWhatIsMissing')
+          : t('shelf.bringItIntoTheChart')
       }}
     </button>
-    <p v-if="move?.cue"><span class="muted">Go when: </span>{{ move.cue }}</p>
-    <p v-if="move?.holdsFirst"><span class="muted">We hold already: </span>{{ move.holdsFirst }}</p>
+    <p v-if="move?.cue">
+      <span class="muted">{{ t('shelf.goWhen') }}</span> {{ move.cue }}
+    </p>
+    <p v-if="move?.holdsFirst">
+      <span class="muted">{{ t('shelf.weHoldAlready2') }}</span> {{ move.holdsFirst }}
+    </p>
     <section v-if="position?.made?.length">
-      <h3>What makes it</h3>
+      <h3>{{ t('shelf.whatMakesIt') }}</h3>
       <ul>
         <li v-for="one in position.made" :key="one">{{ one }}</li>
       </ul>
-      <p v-if="position.takes" class="small"><span class="muted">It takes from them: </span>{{ position.takes }}</p>
-      <p v-if="position.leaves" class="small"><span class="muted">It leaves: </span>{{ position.leaves }}</p>
+      <p v-if="position.takes" class="small">
+        <span class="muted">{{ t('shelf.itTakesFromThem') }}</span> {{ position.takes }}
+      </p>
+      <p v-if="position.leaves" class="small">
+        <span class="muted">{{ t('shelf.itLeaves') }}</span> {{ position.leaves }}
+      </p>
     </section>
     <OtherChair v-if="position" :shelf="shelf" :position="position.id" @open="emit('open', $event)" />
     <ol v-if="move?.checkpoints?.length">
@@ -132,15 +149,20 @@ const wanted = computed(() => {
           {{ one.text }}
           <p v-if="one.until" class="small until">{{ one.until }}</p>
           <p v-if="one.fault" class="small muted">
-            mistake: {{ one.fault.mistake }}<template v-if="one.fault.result">, then {{ one.fault.result }}</template
-            ><template v-if="one.fault.fix">; fix: {{ one.fault.fix }}</template>
+            {{ t('shelf.mistakeMistake', { mistake: one.fault.mistake })
+            }}<template v-if="one.fault.result">{{ t('shelf.thenResult', { result: one.fault.result }) }}</template
+            ><template v-if="one.fault.fix">{{ t('shelf.fixFix', { fix: one.fault.fix }) }}</template>
           </p>
         </div>
       </li>
     </ol>
     <PrincipleList :governing="governing" />
-    <p v-if="reaction?.opens"><span class="muted">It opens: </span>{{ reaction.opens }}</p>
-    <p v-if="reaction?.common" class="small"><span class="muted">How often: </span>{{ reaction.common }}</p>
+    <p v-if="reaction?.opens">
+      <span class="muted">{{ t('shelf.itOpens') }}</span> {{ reaction.opens }}
+    </p>
+    <p v-if="reaction?.common" class="small">
+      <span class="muted">{{ t('shelf.howOften') }}</span> {{ reaction.common }}
+    </p>
     <section v-for="{ head, items } in links" :key="head">
       <template v-if="items.length">
         <h3>{{ head }}</h3>
@@ -153,8 +175,12 @@ const wanted = computed(() => {
         </ul>
       </template>
     </section>
-    <p v-if="move?.size" class="small"><span class="muted">Build: </span>{{ move.size }}</p>
-    <p v-if="move?.ruleNote" class="small"><span class="muted">Rules: </span>{{ move.ruleNote }}</p>
+    <p v-if="move?.size" class="small">
+      <span class="muted">{{ t('shelf.build') }}</span> {{ move.size }}
+    </p>
+    <p v-if="move?.ruleNote" class="small">
+      <span class="muted">{{ t('shelf.rules') }}</span> {{ move.ruleNote }}
+    </p>
   </article>
 </template>
 

@@ -6,7 +6,6 @@ import type { Found } from '../../../core/shelf/search'
 import { needsOf } from '../../../core/shelf/needs'
 import { wantedOfRegion } from '../../../core/shelf/edits/pull'
 import type { Shelf } from '../../../core/shelf/shelf'
-import { counted } from '../../../core/say/figureText'
 import { keptFrom } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
@@ -16,6 +15,7 @@ import RegionTalk from './RegionTalk.vue'
 import ShelfEntry from './ShelfEntry.vue'
 import ShelfUpdates from './ShelfUpdates.vue'
 import { foundOf, keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
+import { t } from '../../../words'
 
 /**
  * The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it.
@@ -62,9 +62,9 @@ const rows = computed(() =>
     const record =
       move ?? present(kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))
     const hint = move
-      ? `from ${lookUp(props.shelf.positions, move.from)?.name}`
+      ? t('common.fromFrom', { from: lookUp(props.shelf.positions, move.from)?.name })
       : kind === 'reaction'
-        ? 'they do'
+        ? t('shelf.theyDo')
         : (props.shelf.regionOf.get(id)?.title ?? '')
     return {
       ...one,
@@ -84,47 +84,53 @@ const at = computed(() => foundOf(place.value.at) ?? null)
 <template>
   <div class="shelf">
     <RegionList class="regions" :shelf="shelf" />
-    <section class="list" aria-label="On the Shelf">
+    <section class="list" :aria-label="t('shelf.onTheShelf')">
       <header>
-        <h1>{{ region?.title ?? 'The Shelf' }}</h1>
+        <h1>{{ region?.title ?? t('shelf.theShelf') }}</h1>
         <button
           v-if="region && charts.chart"
           type="button"
           class="button primary"
           @click="pull(region.title, wantedOfRegion(shelf, region.id))"
         >
-          Bring all of it into the chart
+          {{ t('shelf.bringAllOfItIntoThe') }}
         </button>
       </header>
       <OwnShelf v-if="region && isOwn" :region="region" @gone="go({ region: '', at: '' })" />
       <ShelfUpdates :shelf="shelf" />
       <p class="muted small">
-        Tries on the Shelf are guesses for peers of equal skill, not statistics. Ataque does not replace a coach: what
-        says “check with your coach” is inferred or doubtful.
+        {{ t('shelf.triesOnTheShelfAreGuesses') }}
       </p>
       <p v-if="hidden" class="small kept">
-        {{ counted(hidden, 'finish', 'finishes') }} not for {{ charts.chart?.settings?.group }}: hidden.
-        <RouterLink to="/charts">Who trains, and showing them with a reason</RouterLink>
+        {{
+          t('shelf.finishesNotForGroupHidden', {
+            finishes: t('count.finish', hidden),
+            group: charts.chart?.settings?.group,
+          })
+        }}
+        <RouterLink to="/charts">{{ t('shelf.whoTrainsAndShowingThemWith') }}</RouterLink>
       </p>
       <ul>
         <li v-for="row in rows" :key="row.key" :class="{ here: row.key === place.at }">
           <button type="button" class="plain row" @click="go({ at: row.key })">
             <span class="name" :class="[row.kind, { finish: row.isFinish, theirs: row.isTheirs }]">{{ row.name }}</span>
-            <span class="muted small">{{ row.hint }}<template v-if="row.there"> · in the chart</template></span>
+            <span class="muted small"
+              >{{ row.hint }}<template v-if="row.there">&nbsp;{{ t('shelf.inTheChart2') }}</template></span
+            >
           </button>
         </li>
       </ul>
       <p v-if="!rows.length" class="muted">
-        Nothing on the Shelf sounds like that. Try fewer words, or another region.
+        {{ t('shelf.nothingOnTheShelfSoundsLike') }}
       </p>
       <p v-else-if="found.length > MAX_ENTRIES" class="muted small">
-        and {{ found.length - MAX_ENTRIES }} more: search, or choose a region.
+        {{ t('shelf.andNMoreSearchOrChoose', { n: found.length - MAX_ENTRIES }) }}
       </p>
     </section>
-    <aside aria-label="In detail">
+    <aside :aria-label="t('common.inDetail')">
       <ShelfEntry v-if="at" :key="place.at" :shelf="shelf" :found="at" @open="go({ at: keyOf($event) })" />
       <RegionTalk v-else-if="region" :shelf="shelf" :region="region" @open="go({ at: keyOf($event) })" />
-      <p v-else class="muted">Choose an entry, or a region for its rules, its differences and its dangers.</p>
+      <p v-else class="muted">{{ t('shelf.chooseAnEntryOrARegion') }}</p>
     </aside>
   </div>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { counted } from '../../../core/say/figureText'
 import type { Shelf } from '../../../core/shelf/shelf'
 import type { ShelfMove } from '../../../core/shelf/shelfRecords'
 import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /**
  * Moves of the open chart of which the Shelf now says something else than when they came in: it offers, and changes
@@ -13,23 +13,37 @@ import { useCharts } from '../../../stores/charts'
 const props = defineProps<{ shelf: Shelf }>()
 const charts = useCharts()
 const changed = computed(() => (charts.chart ? changedOnShelf(charts.chart, props.shelf) : []))
-const take = (move: ShelfMove) => charts.edit(`${move.name} as on the Shelf`, (draft) => takeUpdate(draft, move))
-const leave = (move: ShelfMove) => charts.edit(`Leave ${move.name} as it is`, (draft) => leaveUpdate(draft, move))
+const take = (move: ShelfMove) =>
+  charts.edit(t('shelf.moveAsOnTheShelf', { move: move.name }), (draft) => takeUpdate(draft, move))
+const leave = (move: ShelfMove) =>
+  charts.edit(t('shelf.leaveMoveAsItIs', { move: move.name }), (draft) => leaveUpdate(draft, move))
 </script>
 
 <template>
   <details v-if="changed.length" class="updates">
-    <summary>The Shelf says something new of {{ counted(changed.length, 'move') }} in this chart</summary>
+    <summary>{{ t('shelf.theShelfSaysSomethingNewOf', { moves: t('count.move', changed.length) }) }}</summary>
     <ul>
       <li v-for="move in changed" :key="move.id">
         <span>{{ move.name }}</span>
-        <button type="button" class="button quiet" :aria-label="`Take ${move.name}`" @click="take(move)">take</button>
-        <button type="button" class="button quiet" :aria-label="`Leave ${move.name}`" @click="leave(move)">
-          leave
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="t('shelf.takeMove', { move: move.name })"
+          @click="take(move)"
+        >
+          {{ t('shelf.take') }}
+        </button>
+        <button
+          type="button"
+          class="button quiet"
+          :aria-label="t('shelf.leaveMove', { move: move.name })"
+          @click="leave(move)"
+        >
+          {{ t('shelf.leave') }}
         </button>
       </li>
     </ul>
-    <p class="muted small">Taking it changes checkpoints, cautions and notes; never names, tries, holds or places.</p>
+    <p class="muted small">{{ t('shelf.takingItChangesCheckpointsCautionsAnd') }}</p>
   </details>
 </template>
 

@@ -10,6 +10,7 @@ import type { Reaction } from '../../../core/chart/reaction'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useWorksheet } from '../inspectors/sheet'
+import { t } from '../../../words'
 
 /** Picks the answer to a reaction: first what can be done from where it ends, best first. */
 const props = defineProps<{ reaction: Reaction }>()
@@ -43,7 +44,7 @@ function find(text: string): Choice[] {
       key: id,
       value: name,
       id,
-      hint: `from ${nameOf(from)}${typeof value === 'number' ? `, ${hundred(value)}` : ''}`,
+      hint: t('add.fromFromRest', { from: nameOf(from), rest: typeof value === 'number' ? `, ${hundred(value)}` : '' }),
     }
   })
   const isNew =
@@ -51,13 +52,21 @@ function find(text: string): Choice[] {
     !isEndId(props.reaction.endsIn) &&
     !choices.some(({ value }) => value.toLowerCase() === typed.toLowerCase())
   return isNew
-    ? [...choices, { key: 'new', value: typed, id: null, hint: `new move from ${nameOf(props.reaction.endsIn)}` }]
+    ? [
+        ...choices,
+        {
+          key: 'new',
+          value: typed,
+          id: null,
+          hint: t('add.newMoveFromEndsIn', { endsIn: nameOf(props.reaction.endsIn) }),
+        },
+      ]
     : choices
 }
 
 function pick({ id, value }: Choice) {
   const { reaction } = props
-  charts.edit(`Answer ${reaction.name} with ${value}`, (draft) => {
+  charts.edit(t('common.answerReactionWithValue', { reaction: reaction.name, value }), (draft) => {
     if (id) addAnswer(draft, reaction.id, toMoveId(id), { ...NEW_ANSWER })
     else if (!isEndId(reaction.endsIn)) addNewAnswer(draft, reaction.id, value, reaction.endsIn)
   })
@@ -66,5 +75,11 @@ function pick({ id, value }: Choice) {
 </script>
 
 <template>
-  <ComboList floating :label="`Answer to ${reaction.name}`" :find="find" @pick="pick" @cancel="emit('close')" />
+  <ComboList
+    floating
+    :label="t('add.answerToReaction', { reaction: reaction.name })"
+    :find="find"
+    @pick="pick"
+    @cancel="emit('close')"
+  />
 </template>

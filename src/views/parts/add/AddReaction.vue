@@ -7,6 +7,7 @@ import { addReaction, meetReaction } from '../../../core/chart/edits/records'
 import type { Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
+import { t } from '../../../words'
 
 /** Has a move meet a reaction: one that is charted already, or a new one. */
 const props = defineProps<{ move: Move; open?: boolean }>()
@@ -28,15 +29,15 @@ function find(text: string): Choice[] {
     key: id,
     value: name,
     id,
-    hint: `into ${nameOf(endsIn)}`,
+    hint: t('common.intoEndsIn', { endsIn: nameOf(endsIn) }),
   }))
-  return typed ? [{ key: 'new', value: typed, id: null, hint: 'new reaction' }, ...choices] : choices
+  return typed ? [{ key: 'new', value: typed, id: null, hint: t('add.newReaction') }, ...choices] : choices
 }
 
 async function pick({ id, value }: Choice) {
   const { move } = props
   let reaction: ReactionId | undefined = id === null ? undefined : toReactionId(id)
-  charts.edit(`${move.name} meets ${value}`, (draft) => {
+  charts.edit(t('add.moveMeetsValue', { move: move.name, value }), (draft) => {
     if (reaction) meetReaction(draft, move.id, reaction)
     else reaction = addReaction(draft, move.id, value, move.from)
   })
@@ -57,7 +58,7 @@ function close() {
     <ComboList
       v-if="isPicking"
       floating
-      :label="`What do they do about ${move.name}?`"
+      :label="t('add.whatDoTheyDoAboutMove', { move: move.name })"
       :find="find"
       @pick="pick"
       @cancel="close"
@@ -66,10 +67,10 @@ function close() {
       v-else
       type="button"
       class="button quiet"
-      :aria-label="`A reaction to ${move.name}`"
+      :aria-label="t('add.aReactionToMove', { move: move.name })"
       @click="isPicking = true"
     >
-      + what they do
+      {{ t('common.whatTheyDo') }}
     </button>
   </div>
 </template>

@@ -8,6 +8,7 @@ import NearMiss from './NearMiss.vue'
 import { useNearMiss } from './nearMiss'
 import { previewStill } from './preview'
 import { useHalfTyped, useSaying } from './saying'
+import { t } from '../../../words'
 
 /** What they do while we hold still, said in a line with our answer: no move of ours is needed for it. */
 const { chart, position } = useWorksheet()
@@ -49,8 +50,8 @@ defineExpose({ focus: () => field.value?.focus() })
     <NotationInput
       ref="field"
       :value="text"
-      label="From here they"
-      placeholder="From here they …   3 push the knee > underhook (side control) 6 of 10"
+      :label="t('add.fromHereThey')"
+      :placeholder="t('add.fromHereThey3PushThe')"
       :error="error"
       :complete="complete"
       @say="onSay"

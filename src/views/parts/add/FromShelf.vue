@@ -3,7 +3,7 @@ import { targetOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { produce } from 'immer'
 import { computed, ref } from 'vue'
-import { changeText, counted, hundred } from '../../../core/say/figureText'
+import { changeText, hundred } from '../../../core/say/figureText'
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { ReactionId } from '../../../core/chart/ids'
@@ -14,6 +14,7 @@ import { useShelf } from '../../../stores/shelf'
 import { useTrials } from '../../../stores/trials'
 import { usePulling } from '../shelf/pulling'
 import { useWorksheet } from '../inspectors/sheet'
+import { t } from '../../../words'
 
 /**
  * What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings
@@ -93,11 +94,12 @@ function toggle(event: Event) {
 <template>
   <details class="panel shelf" @toggle="toggle">
     <summary>
-      {{ reaction ? 'What could I answer?' : 'What could I add here?' }} <span class="muted small">from the Shelf</span>
+      {{ reaction ? t('add.whatCouldIAnswer') : t('add.whatCouldIAddHere') }}
+      <span class="muted small">{{ t('add.fromTheShelf') }}</span>
     </summary>
     <template v-if="store.shelf">
       <p v-if="!rows.length" class="muted small">
-        The Shelf knows nothing more for this: it looks for it by its name and its other names.
+        {{ t('add.theShelfKnowsNothingMoreFor') }}
       </p>
       <ul v-else>
         <li v-for="{ move, to, tried, gain, here } in rows" :key="move.id">
@@ -106,34 +108,33 @@ function toggle(event: Event) {
               move.name
             }}</RouterLink>
             <span class="muted small">
-              <template v-if="to"> answers {{ to }}</template>
-              <template v-if="move.cue"> {{ to ? '·' : '' }} {{ move.cue }}</template>
-              <template v-if="move.check"> · check with your coach</template>
+              <template v-if="to">&nbsp;{{ t('add.answersTo', { to }) }}</template>
+              <template v-if="move.cue">&nbsp;{{ to ? '·' : '' }} {{ move.cue }}</template>
+              <template v-if="move.check">&nbsp;{{ t('add.checkWithYourCoach') }}</template>
             </span>
           </div>
-          <span v-if="tried !== null" class="muted small" title="What it is worth tried here"
-            >worth {{ hundred(tried) }} when tried</span
-          >
-          <b v-if="here !== null && here >= 0.0005" title="What this position would be worth more"
-            >{{ changeText(here) }} here</b
-          >
-          <b v-if="gain !== null" title="What the start would be worth more">{{ changeText(gain) }}</b>
+          <span v-if="tried !== null" class="muted small" :title="t('add.whatItIsWorthTriedHere')">{{
+            t('add.worthTriedWhenTried', { tried: hundred(tried) })
+          }}</span>
+          <b v-if="here !== null && here >= 0.0005" :title="t('add.whatThisPositionWouldBeWorth')">{{
+            t('add.hereHere', { here: changeText(here) })
+          }}</b>
+          <b v-if="gain !== null" :title="t('add.whatTheStartWouldBeWorth')">{{ changeText(gain) }}</b>
           <button
             type="button"
             class="button quiet"
-            :aria-label="`Bring in ${move.name}`"
+            :aria-label="t('add.bringInMove', { move: move.name })"
             @click="pull(move.name, { moves: [move.id], onward: ONWARD })"
           >
-            Bring in
+            {{ t('add.bringIn') }}
           </button>
         </li>
       </ul>
       <p v-if="rows.length && !isTried" class="muted small">
-        Trying them out: {{ worths.size }} of {{ rows.length }} …
+        {{ t('add.tryingThemOutNOfN2', { n: worths.size, n2: rows.length }) }}
       </p>
       <p v-else-if="rows.length" class="muted small">
-        {{ counted(rows.length, 'entry', 'entries') }}; its tries are guesses. What comes in is one step that can be
-        undone.
+        {{ t('add.entriesItsTriesAreGuessesWhat', { entries: t('count.entry', rows.length) }) }}
       </p>
     </template>
   </details>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { onMounted, ref } from 'vue'
 import type { NearMiss } from '../../../core/notation/near'
+import { t } from '../../../words'
 
 /** Asks whether a name that is nearly a charted one means that one. */
 defineProps<{ miss: NearMiss }>()
@@ -11,9 +13,17 @@ onMounted(() => yes.value?.focus())
 
 <template>
   <p class="miss" role="alert" @keydown.stop>
-    Did you mean <b>{{ miss.meant }}</b>?
-    <button ref="yes" type="button" class="button" @click="emit('meant')">Yes, {{ miss.meant }}</button>
-    <button type="button" class="button quiet" @click="emit('fresh')">No, “{{ miss.said }}” is new</button>
+    <I18nT keypath="add.didYouMean" scope="global"
+      ><template #name
+        ><b>{{ miss.meant }}</b></template
+      ></I18nT
+    >
+    <button ref="yes" type="button" class="button" @click="emit('meant')">
+      {{ t('add.yesMeant', { meant: miss.meant }) }}
+    </button>
+    <button type="button" class="button quiet" @click="emit('fresh')">
+      {{ t('add.noSaidIsNew', { said: miss.said }) }}
+    </button>
   </p>
 </template>
 

@@ -12,6 +12,7 @@ import { useNearMiss } from './nearMiss'
 import { previewOf, usePreview } from './preview'
 import SayPreview from './SayPreview.vue'
 import { useHalfTyped, useSaying } from './saying'
+import { t } from '../../../words'
 
 /** New moves said in lines; a whole position may be pasted. What would come of a line is drawn while it is typed. */
 const emit = defineEmits<{ said: []; cancel: [] }>()
@@ -54,13 +55,13 @@ defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <section class="panel said" aria-label="Say a move">
-    <h2>Say a move <span class="kbd">N</span></h2>
+  <section class="panel said" :aria-label="t('add.sayAMove')">
+    <h2>{{ t('add.sayAMove') }} <span class="kbd">N</span></h2>
     <NotationInput
       ref="field"
       :value="text"
-      label="Say a move in a line"
-      placeholder="Armbar 3 of 10; 4 turns in (turtle) > take the back (back) 6 of 10; 1 stacks > ?"
+      :label="t('common.sayAMoveInALine')"
+      :placeholder="t('add.armbar3Of104Turns')"
       :error="error"
       :complete="(line, caret) => completeFork(chart, position!.id, line, caret)"
       @say="onSay"
@@ -68,18 +69,16 @@ defineExpose({ focus: () => field.value?.focus() })
       @typed="onTyped"
     />
     <p v-if="isBegun" class="parts">
-      <button type="button" class="button quiet" @click="field?.insert('; 3 ')">+ what they do</button>
-      <button type="button" class="button quiet" @click="field?.insert(' > ')">+ answer</button>
-      <button type="button" class="button" @click="onSay(text)">Say it</button>
+      <button type="button" class="button quiet" @click="field?.insert('; 3 ')">{{ t('common.whatTheyDo') }}</button>
+      <button type="button" class="button quiet" @click="field?.insert(' > ')">{{ t('common.answer') }}</button>
+      <button type="button" class="button" @click="onSay(text)">{{ t('add.sayIt') }}</button>
     </p>
     <NearMiss v-if="asking" :key="asking.said" :miss="asking" @meant="meant(asking)" @fresh="isNew(asking)" />
     <SayPreview v-if="isBegun && preview?.strips.length" :preview="preview" />
     <p v-else-if="isBegun && preview?.errors.length && !error" class="muted small">{{ preview.errors[0]!.message }}</p>
     <WhoIsAhead v-for="one in newPositions" :key="one.id" :position="one" named />
     <p v-if="!isBegun" class="muted small">
-      The move and (where it leads), how many of ten land; how many times they do what (where it ends) &gt; our answer,
-      with how it goes, or ? for none. The rest comes to nothing. Enter says it; paste several lines for a whole
-      position.
+      {{ t('add.theMoveAndWhereItLeads') }}
     </p>
   </section>
 </template>

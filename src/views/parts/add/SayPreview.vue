@@ -2,10 +2,11 @@
 import { computed } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
 import type { Preview } from './preview'
+import { t } from '../../../words'
 
 /** What a text that is being typed would make: the tries drawn, and what is new to the chart. */
 const props = defineProps<{ preview: Preview }>()
-const KINDS = { position: 'position', move: 'move', reaction: 'what they do' }
+const KINDS = { position: t('frame.position'), move: t('frame.move'), reaction: t('add.whatTheyDo') }
 const fresh = computed(() => {
   const seen = new Set<string>()
   return props.preview.created.filter(({ kind, name }) => !seen.has(`${kind} ${name}`) && seen.add(`${kind} ${name}`))
@@ -13,19 +14,19 @@ const fresh = computed(() => {
 </script>
 
 <template>
-  <div class="preview" aria-label="What this would make" role="group">
+  <div class="preview" :aria-label="t('add.whatThisWouldMake')" role="group">
     <div v-for="{ name, leads, parts, text } in preview.strips" :key="name" class="one">
       <b>{{ name }}</b> <span class="muted small">→ {{ leads }}</span>
       <span class="strip" inert><TenTries :parts="parts" :name="name" small /></span>
       <span class="small">{{ text }}</span>
     </div>
     <p v-if="fresh.length" class="small">
-      <span class="muted">New:</span>
+      <span class="muted">{{ t('add.new') }}</span>
       <span v-for="{ kind, name } in fresh" :key="`${kind} ${name}`" class="new"
         >{{ name }} <i>{{ KINDS[kind] }}</i></span
       >
     </p>
-    <p v-else-if="preview.strips.length" class="muted small">Nothing new: all of it is charted.</p>
+    <p v-else-if="preview.strips.length" class="muted small">{{ t('add.nothingNewAllOfItIs') }}</p>
   </div>
 </template>
 

@@ -12,6 +12,7 @@ import { nearMisses, type NearMiss } from '../../../core/notation/near'
 import { placeName } from '../../../core/chart/placeNames'
 import { lowerFirst } from '../../../core/say/speech'
 import { useWorksheet, stripIn } from '../inspectors/sheet'
+import { t } from '../../../words'
 
 /** What saying a text would do to the chart: nothing is changed yet. */
 export interface Preview {
@@ -48,7 +49,11 @@ export function previewOf(chart: Chart, position: PositionId, text: string): Pre
     const met = Object.keys(tries.reactions ?? {})
     const parts = stripIn(next, tries, new Map(met.map((reaction, i) => [reaction, letterOf(i)])))
     const leads =
-      move.to === 'finish' ? 'a finish' : move.to === move.from ? 'stays here' : placeName(next.positions, move.to)
+      move.to === 'finish'
+        ? t('common.aFinish')
+        : move.to === move.from
+          ? t('common.staysHere')
+          : placeName(next.positions, move.to)
     return [{ name: move.name, leads, parts, text: inWords(parts) }]
   })
   return { strips, created, near: nearMisses(chart, created), errors: [] }
@@ -61,7 +66,7 @@ export function previewStill(chart: Chart, position: PositionId, line: string) {
   return { ...said.value, near: nearMisses(chart, said.value.created), errors: [] }
 }
 
-const WORDS: Partial<Record<string, string>> = { lands: 'land', nothing: 'come to nothing' }
+const WORDS: Partial<Record<string, string>> = { lands: t('add.land'), nothing: t('add.comeToNothing') }
 const inWords = (parts: readonly TryPart[]) =>
   parts
     .filter(({ count }) => count > 0)

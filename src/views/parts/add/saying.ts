@@ -5,10 +5,10 @@ import type { PositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { LineError } from '../../../core/notation/edits/sayLines'
 import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
-import { counted } from '../../../core/say/figureText'
 import { present, sure } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
+import { t } from '../../../words'
 
 /** Applies lines of notation to the open position; keeps the first error to point at, and what positions came of it. */
 export function useSaying() {
@@ -24,10 +24,15 @@ export function useSaying() {
     error.value = trial.ok ? null : sure(trial.errors[0])
     if (!trial.ok || !trial.value.moves.length) return false
     const { moves, created } = trial.value
-    const name = lookUp(chart.value.moves, sure(moves[0]))?.name ?? created[0]?.name ?? 'a move'
-    edit(moves.length > 1 ? `Say ${counted(moves.length, 'move')}` : `Say ${name}`, (draft) => {
-      sayLines(draft, id, text)
-    })
+    const name = lookUp(chart.value.moves, sure(moves[0]))?.name ?? created[0]?.name ?? t('add.aMove')
+    edit(
+      moves.length > 1
+        ? t('common.sayMoves', { moves: t('count.move', moves.length) })
+        : t('common.sayMoves', { moves: name }),
+      (draft) => {
+        sayLines(draft, id, text)
+      },
+    )
     select(sure(moves[0]))
     return true
   }
@@ -38,7 +43,7 @@ export function useSaying() {
     const trial = sayStill({ ...chart.value }, id, line)
     error.value = trial.ok ? null : { ...sure(trial.errors[0]), line: 0 }
     if (!trial.ok) return false
-    edit(`What they do in ${name}`, (draft) => void sayStill(draft, id, line))
+    edit(t('add.whatTheyDoInName', { name }), (draft) => void sayStill(draft, id, line))
     select(undefined, sure(trial.value.reactions[0]))
     return true
   }

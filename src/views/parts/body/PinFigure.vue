@@ -8,6 +8,7 @@ import BodyFigure from './BodyFigure.vue'
 import { figureOf } from '../../../core/body/body'
 import { HEIGHT, WIDTH } from '../../../core/body/poses'
 import type { Orientation } from '../../../core/sides/frames'
+import { t } from '../../../words'
 
 /**
  * Two outlines from the frame's fixed view, ours filled and theirs open, with numbered contacts joined to their words.
@@ -44,12 +45,14 @@ const words = computed(() => {
     <svg
       :viewBox="box"
       role="img"
-      :aria-label="`Who holds whom: ${holds.map(({ name }) => name).join(', ') || 'nothing is held'}`"
+      :aria-label="
+        t('body.whoHoldsWhomHolds', { holds: holds.map(({ name }) => name).join(', ') || t('body.nothingIsHeld') })
+      "
     >
       <g v-if="figure.mat" class="mat">
         <path :d="figure.mat === 'left' ? 'M262 30V214' : 'M58 30V214'" />
         <text :x="figure.mat === 'left' ? 268 : 52" y="26" :text-anchor="figure.mat === 'left' ? 'start' : 'end'">
-          mat
+          {{ t('body.mat') }}
         </text>
       </g>
       <BodyFigure :figure="figure" />
@@ -68,7 +71,11 @@ const words = computed(() => {
       <li v-for="mark in figure.marks" :key="mark.hold.id">{{ mark.hold.name }}</li>
     </ol>
     <figcaption class="muted small">
-      Ours filled, theirs open; seen {{ figure.isBehind ? 'from the front' : 'from above' }}.
+      {{
+        t('body.oursFilledTheirsOpenSeenIs', {
+          isBehind: figure.isBehind ? t('body.fromTheFront') : t('body.fromAbove'),
+        })
+      }}
     </figcaption>
   </figure>
 </template>

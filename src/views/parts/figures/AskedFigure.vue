@@ -6,6 +6,7 @@ import { NOTEWORTHY } from '../../../core/insight/nets'
 import { useFigures } from '../../../stores/figures'
 import { useAsking } from './ask'
 import type { Asked } from '../../../core/say/explanation'
+import { t } from '../../../words'
 
 /** A figure that opens to what it is made of, and shows for a moment that it has changed. */
 const props = defineProps<{
@@ -48,14 +49,14 @@ onUnmounted(() => clearTimeout(timer))
     class="plain figure"
     :class="[moved, { stale: figures.stale }]"
     :aria-expanded="anchor === button"
-    :aria-label="`${label}: ${text} per hundred. What is it made of?`"
-    :title="`${label}: ${finer(value)} per hundred`"
+    :aria-label="t('figures.labelTextPerHundredWhatIs', { label, text })"
+    :title="t('common.kindNetPerHundred', { kind: label, net: finer(value) })"
     @click="ask(asked, button!)"
   >
     <NetMark v-if="form === 'net'" :net="value" :noteworthy="NOTEWORTHY" />
     <span v-else class="number">{{ text }}</span>
   </button>
-  <span v-else class="muted" :title="`${label}: cannot be tried from here`">–</span>
+  <span v-else class="muted" :title="t('figures.labelCannotBeTriedFromHere', { label })">–</span>
 </template>
 
 <style scoped>

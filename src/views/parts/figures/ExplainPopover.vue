@@ -5,6 +5,7 @@ import { finer } from '../../../core/say/figureText'
 import { useFigures } from '../../../stores/figures'
 import { useAsking } from './ask'
 import { conditions } from '../../../core/say/explanation'
+import { t } from '../../../words'
 
 const { anchor, answer, close } = useAsking()
 const figures = useFigures()
@@ -25,17 +26,23 @@ onKeyStroke('Escape', () => isOpen.value && close())
     placement="bottom-end"
     :persistent="false"
   >
-    <section v-if="answer" ref="box" class="made-of" role="dialog" :aria-label="`What ${answer.title} is made of`">
+    <section
+      v-if="answer"
+      ref="box"
+      class="made-of"
+      role="dialog"
+      :aria-label="t('figures.whatAnswerIsMadeOf', { answer: answer.title })"
+    >
       <h2>{{ answer.title }}</h2>
       <p class="muted">{{ answer.plan }}</p>
       <p v-if="answer.guess" class="guess">{{ answer.guess }}</p>
       <table>
         <thead class="readers-only">
           <tr>
-            <th>what</th>
-            <th>of 100</th>
-            <th>worth</th>
-            <th>adds</th>
+            <th>{{ t('figures.what') }}</th>
+            <th>{{ t('figures.of100') }}</th>
+            <th>{{ t('common.worth') }}</th>
+            <th>{{ t('figures.adds') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -48,7 +55,7 @@ onKeyStroke('Escape', () => isOpen.value && close())
         </tbody>
         <tfoot>
           <tr>
-            <td colspan="3">per hundred exchanges</td>
+            <td colspan="3">{{ t('figures.perHundredExchanges') }}</td>
             <td>{{ finer(sum) }}</td>
           </tr>
         </tfoot>

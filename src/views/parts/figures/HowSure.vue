@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { counted, hundred } from '../../../core/say/figureText'
+import { hundred } from '../../../core/say/figureText'
 import { sayRange } from '../../../core/say/range'
 import { useRange } from '../../../stores/range'
+import { t } from '../../../words'
 
 /** The range of the headline: asked for with one press, watched, and given up with another. */
 const store = useRange()
@@ -13,23 +14,23 @@ const close = computed(() => store.range?.close.length ?? 0)
 <template>
   <span class="sure">
     <span v-if="store.progress !== null" role="status">
-      <progress :value="store.progress" aria-label="How far the range is" />
-      <button type="button" class="button quiet" @click="store.stop()">Stop</button>
+      <progress :value="store.progress" :aria-label="t('figures.howFarTheRangeIs')" />
+      <button type="button" class="button quiet" @click="store.stop()">{{ t('common.stop') }}</button>
     </span>
     <button
       v-else-if="!store.range"
       type="button"
       class="button quiet"
-      title="How far the worth could be off, your tries being guesses"
+      :title="t('figures.howFarTheWorthCouldBe')"
       @click="store.ask()"
     >
-      How sure?
+      {{ t('figures.howSure') }}
     </button>
     <span v-else role="status" :title="says">
-      <b>{{ hundred(store.range.kept.low) }} to {{ hundred(store.range.kept.high) }}</b>
-      <RouterLink v-if="close" to="/runs/what-if" class="small"
-        >{{ counted(close, 'place', 'places') }} too close to call</RouterLink
-      >
+      <b>{{ t('figures.lowToHigh', { low: hundred(store.range.kept.low), high: hundred(store.range.kept.high) }) }}</b>
+      <RouterLink v-if="close" to="/runs/what-if" class="small">{{
+        t('figures.placesTooCloseToCall', { places: t('count.place', close) })
+      }}</RouterLink>
     </span>
   </span>
 </template>

@@ -5,6 +5,7 @@ import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { addressOf } from './lacks'
+import { t } from '../../../words'
 
 /** The next thing worth doing, in one line, until enough is charted to trust the worth. */
 const charts = useCharts()
@@ -14,7 +15,8 @@ const next = computed(() => (store.stale ? undefined : store.lacks[0]))
 
 <template>
   <p v-if="next" class="next" data-test="next">
-    <b>Next:</b> <RouterLink :to="addressOf(next)">{{ sayLack(present(charts.chart), next) }}</RouterLink>
+    <b>{{ t('figures.next') }}</b>
+    <RouterLink :to="addressOf(next)">{{ sayLack(present(charts.chart), next) }}</RouterLink>
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { addressOf } from './lacks'
+import { t } from '../../../words'
 
 /** Too little is charted to trust the worth: what is missing, and where it is charted. Nothing once there is enough. */
 const charts = useCharts()
@@ -11,8 +12,8 @@ const store = useFigures()
 </script>
 
 <template>
-  <div v-if="store.lacks.length" class="little" role="group" aria-label="Too little charted to trust">
-    <b>Too little charted to trust:</b>
+  <div v-if="store.lacks.length" class="little" role="group" :aria-label="t('figures.tooLittleChartedToTrust')">
+    <b>{{ t('figures.tooLittleChartedToTrust2') }}</b>
     <ul>
       <li v-for="lack in store.lacks" :key="lack.of">
         <RouterLink :to="addressOf(lack)" data-test="lack">{{ sayLack(present(charts.chart), lack) }}</RouterLink>

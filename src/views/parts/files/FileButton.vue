@@ -2,6 +2,7 @@
 import { targetOf } from '../../../components/events'
 import { ref } from 'vue'
 import { importFile } from './importing'
+import { t } from '../../../words'
 
 /** A button that imports a file of the coach's choice. Its words are the slot. */
 defineOptions({ inheritAttrs: false })
@@ -24,7 +25,7 @@ function chosen(event: Event) {
     accept=".json,application/json"
     class="readers-only"
     tabindex="-1"
-    aria-label="Chart file"
+    :aria-label="t('files.chartFile')"
     @change="chosen"
   />
 </template>

@@ -3,6 +3,7 @@ import { present } from '../../../core/sure'
 import ProblemList from '../../../components/ProblemList.vue'
 import { useCharts } from '../../../stores/charts'
 import { useImport } from './importing'
+import { t } from '../../../words'
 
 /** Why a file was refused, record by record; or which of two charts to keep. */
 const { report, close } = useImport()
@@ -18,7 +19,7 @@ async function over() {
   const chart = present(present(report.value).taken).chart
   close()
   await charts.importOver(chart)
-  charts.tell('The chart is the imported one now. Undo brings the former back.')
+  charts.tell(t('files.theChartIsTheImportedOne'))
 }
 </script>
 
@@ -26,20 +27,20 @@ async function over() {
   <el-dialog
     v-if="report"
     :model-value="true"
-    :title="report.taken ? 'This chart is here already' : `${report.file} was not imported`"
+    :title="report.taken ? t('files.thisChartIsHereAlready') : t('files.fileWasNotImported', { file: report.file })"
     width="640"
     @close="close"
   >
     <template v-if="report.taken">
-      <p>“{{ report.taken.title }}” has the same id as the chart in {{ report.file }}.</p>
+      <p>{{ t('files.takenHasTheSameIdAs', { taken: report.taken.title, file: report.file }) }}</p>
       <p class="choices">
-        <button type="button" class="button primary" @click="beside">Keep both</button>
-        <button type="button" class="button" @click="over">Put it in place of mine (can be undone)</button>
-        <button type="button" class="button quiet" @click="close">Do not import</button>
+        <button type="button" class="button primary" @click="beside">{{ t('files.keepBoth') }}</button>
+        <button type="button" class="button" @click="over">{{ t('files.putItInPlaceOfMine') }}</button>
+        <button type="button" class="button quiet" @click="close">{{ t('files.doNotImport') }}</button>
       </p>
     </template>
     <template v-else>
-      <p>Nothing of yours was changed. What is wrong in the file:</p>
+      <p>{{ t('files.nothingOfYoursWasChangedWhat') }}</p>
       <ProblemList :problems="report.problems ?? []" :most="40" />
     </template>
   </el-dialog>

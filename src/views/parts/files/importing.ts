@@ -7,6 +7,7 @@ import type { Problem } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import type { Imported } from '../../../stores/importing'
 import { downloadJson } from './download'
+import { t } from '../../../words'
 
 /** The last imported file, where the coach has to be told of it or to decide. */
 export interface Report {
@@ -21,7 +22,7 @@ const report = shallowRef<Report | null>(null)
 export async function importFile(file: File): Promise<void> {
   report.value = null
   if (file.size > MAX_BYTES) {
-    const message = `the file is larger than ${MAX_BYTES / 1024 / 1024} MB`
+    const message = t('files.theFileIsLargerThanMax', { maxBytes: MAX_BYTES / 1024 / 1024 })
     report.value = { file: file.name, problems: [{ code: 'too-large', path: [], message }] }
     return
   }
@@ -32,7 +33,7 @@ export async function importFile(file: File): Promise<void> {
   const imported = await charts.importText(text.value)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
   else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
-  else if (imported.state === 'added') charts.tell(`Imported ${charts.chart?.title}.`)
+  else if (imported.state === 'added') charts.tell(t('files.importedChart', { chart: charts.chart?.title }))
 }
 
 async function importShelf(file: string, text: string): Promise<void> {
@@ -43,7 +44,7 @@ async function importShelf(file: string, text: string): Promise<void> {
   const imported = await shelf.importText(text)
   if (!imported) return
   if (!imported.ok) report.value = { file, problems: imported.problems }
-  else useCharts().tell('The shelf stands on the Shelf, below ours.')
+  else useCharts().tell(t('files.theShelfStandsOnTheShelf'))
 }
 
 function kindNameIn(text: string): string | undefined {

@@ -13,6 +13,7 @@ import type { Checkpoint, Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import GateField from './GateField.vue'
 import { useTokens } from './tokens'
+import { t } from '../../../words'
 
 /** What must be true, in order; how one tests it; what may not be let go before; and the usual mistake. */
 const props = defineProps<{ move: Move }>()
@@ -23,18 +24,29 @@ const { tokens, said } = useTokens(() => props.move.from)
 function add() {
   const text = next.value.trim()
   if (!text) return
-  charts.edit(`Checkpoint of ${props.move.name}`, (draft) => void addCheckpoint(draft, props.move.id, text))
+  charts.edit(
+    t('inspector.checkpointOfMove', { move: props.move.name }),
+    (draft) => void addCheckpoint(draft, props.move.id, text),
+  )
   next.value = ''
 }
 
 const set = (id: string, field: 'text' | 'test' | 'until', value: string) =>
-  charts.edit(`Checkpoint of ${props.move.name}`, (draft) => setCheckpoint(draft, props.move.id, id, field, value))
+  charts.edit(t('inspector.checkpointOfMove', { move: props.move.name }), (draft) =>
+    setCheckpoint(draft, props.move.id, id, field, value),
+  )
 const fault = (id: string, field: 'mistake' | 'result' | 'fix', value: string) =>
-  charts.edit(`Mistake in ${props.move.name}`, (draft) => setFault(draft, props.move.id, id, field, value))
+  charts.edit(t('inspector.mistakeInMove', { move: props.move.name }), (draft) =>
+    setFault(draft, props.move.id, id, field, value),
+  )
 const remove = (id: string) =>
-  charts.edit(`Remove a checkpoint of ${props.move.name}`, (draft) => removeCheckpoint(draft, props.move.id, id))
+  charts.edit(t('inspector.removeACheckpointOfMove', { move: props.move.name }), (draft) =>
+    removeCheckpoint(draft, props.move.id, id),
+  )
 const shift = (id: string, by: 1 | -1) =>
-  charts.edit(`Move a checkpoint of ${props.move.name}`, (draft) => shiftCheckpoint(draft, props.move.id, id, by))
+  charts.edit(t('inspector.moveACheckpointOfMove', { move: props.move.name }), (draft) =>
+    shiftCheckpoint(draft, props.move.id, id, by),
+  )
 
 const open = ref(new Set<string>())
 const isOpen = ({ id, test, until, fault: mistake }: Checkpoint) => ({
@@ -49,26 +61,26 @@ function more(id: string) {
 </script>
 
 <template>
-  <section aria-label="Checkpoints">
-    <h3>In this order</h3>
+  <section :aria-label="t('inspector.checkpoints')">
+    <h3>{{ t('inspector.inThisOrder') }}</h3>
     <ol>
       <li v-for="(checkpoint, i) in move.checkpoints ?? []" :key="checkpoint.id">
         <span class="number" aria-hidden="true">{{ i + 1 }}</span>
         <div>
           <InlineText
             :value="checkpoint.text"
-            :label="`Checkpoint ${i + 1}`"
+            :label="t('inspector.checkpointI', { i: i + 1 })"
             :tokens="tokens"
             required
             @change="set(checkpoint.id, 'text', $event)"
             >{{ said(checkpoint.text) }}</InlineText
           >
           <p v-if="isOpen(checkpoint).test" class="small">
-            <span class="muted">test: </span
+            <span class="muted">{{ t('inspector.test') }}&nbsp;</span
             ><InlineText
               :value="checkpoint.test ?? ''"
-              label="How one tests it"
-              placeholder="how one tests it"
+              :label="t('inspector.howOneTestsIt')"
+              :placeholder="t('inspector.howOneTestsIt2')"
               :tokens="tokens"
               @change="set(checkpoint.id, 'test', $event)"
               >{{ said(checkpoint.test) }}</InlineText
@@ -77,8 +89,8 @@ function more(id: string) {
           <p v-if="isOpen(checkpoint).until" class="small gate">
             <InlineText
               :value="checkpoint.until ?? ''"
-              label="Do not let go until"
-              placeholder="do not let go of … until …"
+              :label="t('inspector.doNotLetGoUntil')"
+              :placeholder="t('inspector.doNotLetGoOfUntil')"
               :tokens="tokens"
               @change="set(checkpoint.id, 'until', $event)"
               >{{ said(checkpoint.until) }}</InlineText
@@ -86,25 +98,25 @@ function more(id: string) {
           </p>
           <GateField v-if="checkpoint.gate || open.has(checkpoint.id)" :move="move" :checkpoint="checkpoint" />
           <p v-if="isOpen(checkpoint).fault" class="small mistake">
-            <span class="muted">mistake: </span
+            <span class="muted">{{ t('inspector.mistake') }}&nbsp;</span
             ><InlineText
               :value="checkpoint.fault?.mistake ?? ''"
-              label="The usual mistake"
-              placeholder="what goes wrong"
+              :label="t('inspector.theUsualMistake')"
+              :placeholder="t('inspector.whatGoesWrong')"
               @change="fault(checkpoint.id, 'mistake', $event)"
             />
-            <span class="muted">, then </span
+            <span class="muted">{{ t('inspector.then') }}&nbsp;</span
             ><InlineText
               :value="checkpoint.fault?.result ?? ''"
-              label="What it leads to"
-              placeholder="what happens"
+              :label="t('inspector.whatItLeadsTo')"
+              :placeholder="t('inspector.whatHappens')"
               @change="fault(checkpoint.id, 'result', $event)"
             />
-            <span class="muted">; fix: </span
+            <span class="muted">{{ t('inspector.fix') }}&nbsp;</span
             ><InlineText
               :value="checkpoint.fault?.fix ?? ''"
-              label="The fix"
-              placeholder="the fix"
+              :label="t('inspector.theFix')"
+              :placeholder="t('inspector.theFix2')"
               @change="fault(checkpoint.id, 'fix', $event)"
             />
           </p>
@@ -115,12 +127,12 @@ function more(id: string) {
               :aria-expanded="open.has(checkpoint.id)"
               @click="more(checkpoint.id)"
             >
-              test, gate, mistake
+              {{ t('inspector.testGateMistake') }}
             </button>
             <button
               type="button"
               class="plain"
-              :aria-label="`Checkpoint ${i + 1} up`"
+              :aria-label="t('inspector.checkpointIUp', { i: i + 1 })"
               @click="shift(checkpoint.id, -1)"
             >
               ↑
@@ -128,7 +140,7 @@ function more(id: string) {
             <button
               type="button"
               class="plain"
-              :aria-label="`Checkpoint ${i + 1} down`"
+              :aria-label="t('inspector.checkpointIDown', { i: i + 1 })"
               @click="shift(checkpoint.id, 1)"
             >
               ↓
@@ -136,7 +148,7 @@ function more(id: string) {
             <button
               type="button"
               class="plain"
-              :aria-label="`Remove checkpoint ${i + 1}`"
+              :aria-label="t('inspector.removeCheckpointI', { i: i + 1 })"
               @click="remove(checkpoint.id)"
             >
               ×
@@ -147,9 +159,9 @@ function more(id: string) {
     </ol>
     <TokenField
       v-model="next"
-      :label="`New checkpoint of ${move.name}`"
+      :label="t('inspector.newCheckpointOfMove', { move: move.name })"
       :tokens="tokens"
-      placeholder="Next thing that must be true"
+      :placeholder="t('inspector.nextThingThatMustBeTrue')"
       @enter="add"
     />
   </section>

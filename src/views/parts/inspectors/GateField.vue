@@ -6,6 +6,7 @@ import { holder } from '../../../core/chart/hold'
 import type { Checkpoint, Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from './sheet'
+import { t } from '../../../words'
 
 /** The release gate in holds, so that a run can be checked for it: do not let go of one before the other is on. */
 const props = defineProps<{ move: Move; checkpoint: Checkpoint }>()
@@ -19,16 +20,18 @@ const gate = computed(() => ({ ...chosen.value, ...props.checkpoint.gate }))
 function set(part: 'hold' | 'next', id: string) {
   chosen.value = { ...gate.value, [part]: id }
   const { hold, next } = chosen.value
-  charts.edit(`Gate of ${props.move.name}`, (draft) => setGate(draft, props.move.id, props.checkpoint.id, hold, next))
+  charts.edit(t('inspector.gateOfMove', { move: props.move.name }), (draft) =>
+    setGate(draft, props.move.id, props.checkpoint.id, hold, next),
+  )
 }
 </script>
 
 <template>
   <p v-if="ours.length" class="small">
     <label v-for="part in ['hold', 'next'] as const" :key="part">
-      <span class="muted">{{ part === 'hold' ? 'do not let go of' : 'before there is' }}</span>
+      <span class="muted">{{ part === 'hold' ? t('inspector.doNotLetGoOf') : t('inspector.beforeThereIs') }}</span>
       <select class="field" :value="gate[part]" @change="set(part, valueOf($event))">
-        <option value="">none</option>
+        <option value="">{{ t('common.none') }}</option>
         <option v-for="{ id, name } in ours" :key="id" :value="id">{{ name }}</option>
       </select>
     </label>

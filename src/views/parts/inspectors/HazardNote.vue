@@ -4,6 +4,7 @@ import InlineText from '../../../components/InlineText.vue'
 import type { Hazard } from '../../../core/chart/hazard'
 import type { Move } from '../../../core/chart/move'
 import { useFigures } from '../../../stores/figures'
+import { t } from '../../../words'
 
 /** What a move can injure, how fast, and what the partners must heed. */
 const props = defineProps<{ move: Move }>()
@@ -12,9 +13,9 @@ const figures = useFigures()
 const hazard = computed((): Hazard => props.move.hazard ?? {})
 /** The rest of it, each with its question and what stands there while nothing is said. */
 const MORE = [
-  { field: 'control', label: 'whoever attacks controls', none: 'what must be held' },
-  { field: 'tap', label: 'whoever defends taps', none: 'when, and by hand, foot or voice' },
-  { field: 'protect', label: 'and is kept safe by', none: 'head tucked, chin, post' },
+  { field: 'control', label: t('inspector.whoeverAttacksControls'), none: t('inspector.whatMustBeHeld') },
+  { field: 'tap', label: t('inspector.whoeverDefendsTaps'), none: t('inspector.whenAndByHandFootOr') },
+  { field: 'protect', label: t('inspector.andIsKeptSafeBy'), none: t('inspector.headTuckedChinPost') },
 ] as const
 /** Stopping where the finish would begin. */
 const isGoal = computed(() => figures.scenario?.goal.includes(props.move.from))
@@ -24,25 +25,30 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
 </script>
 
 <template>
-  <section v-if="isShown" class="caution" aria-label="Caution">
-    <h3>Caution</h3>
-    <p v-if="!hazard.part" class="small">Nothing is said yet of what this can injure.</p>
+  <section v-if="isShown" class="caution" :aria-label="t('inspector.caution')">
+    <h3>{{ t('inspector.caution') }}</h3>
+    <p v-if="!hazard.part" class="small">{{ t('inspector.nothingIsSaidYetOfWhat') }}</p>
     <p class="small">
-      <span class="muted">can injure: </span
+      <span class="muted">{{ t('inspector.canInjure') }}&nbsp;</span
       ><InlineText
         :value="hazard.part ?? ''"
-        label="What it can injure"
-        placeholder="joint or neck"
+        :label="t('inspector.whatItCanInjure')"
+        :placeholder="t('inspector.jointOrNeck')"
         @change="set('part', $event)"
       /><br />
-      <span class="muted">how fast: </span
-      ><InlineText :value="hazard.speed ?? ''" label="How fast" placeholder="how fast" @change="set('speed', $event)" />
+      <span class="muted">{{ t('inspector.howFast') }}&nbsp;</span
+      ><InlineText
+        :value="hazard.speed ?? ''"
+        :label="t('inspector.howFast2')"
+        :placeholder="t('inspector.howFast3')"
+        @change="set('speed', $event)"
+      />
     </p>
     <p>
       <InlineText
         :value="hazard.caution ?? ''"
-        label="What the partners heed"
-        placeholder="Tap early. Apply slowly. Let go at the tap."
+        :label="t('inspector.whatThePartnersHeed')"
+        :placeholder="t('inspector.tapEarlyApplySlowlyLetGo')"
         multiline
         @change="set('caution', $event)"
       />
@@ -56,17 +62,17 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
         type="button"
         class="button quiet"
         :aria-pressed="isGoal"
-        title="The goal is the position that the finish begins from"
+        :title="t('inspector.theGoalIsThePositionThat')"
         @click="figures.setScenario({ goal: isGoal ? [] : [move.from] })"
       >
-        {{ isGoal ? 'Stopping at control: plan the finish again' : 'Position only: stop at control' }}
+        {{ isGoal ? t('inspector.stoppingAtControlPlanTheFinish') : t('inspector.positionOnlyStopAtControl') }}
       </button>
     </p>
     <p class="small muted">
-      Tap early, apply slowly, release at once. Beginners and minors only with a coach beside them.
+      {{ t('inspector.tapEarlyApplySlowlyReleaseAt') }}
     </p>
   </section>
-  <button v-else type="button" class="button quiet" @click="isAsked = true">+ caution</button>
+  <button v-else type="button" class="button quiet" @click="isAsked = true">{{ t('inspector.caution2') }}</button>
 </template>
 
 <style scoped src="./inspector.css"></style>

@@ -5,6 +5,7 @@ import { holder } from '../../../core/chart/hold'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { HoldField } from './holdFields'
 import { useWorksheet } from './sheet'
+import { t } from '../../../words'
 
 /** What a move or a reaction does with holds; nothing of it where the chart has no holds. */
 const props = defineProps<{
@@ -48,18 +49,23 @@ function remove(field: HoldField['field'], id: string) {
 <template>
   <details v-if="lists.length" class="across">
     <summary class="label">
-      Holds: <span>{{ said || 'none' }}</span>
+      {{ t('inspector.holds') }} <span>{{ said || t('common.none') }}</span>
     </summary>
     <div v-for="{ field, says, on, others } in lists" :key="field" class="list">
       <span class="small muted">{{ says }}</span>
       <span v-for="{ id, name } in on" :key="id" class="hold">
         {{ name }}
-        <button type="button" class="plain" :aria-label="`No longer ${says}: ${name}`" @click="remove(field, id)">
+        <button
+          type="button"
+          class="plain"
+          :aria-label="t('inspector.noLongerSaysName', { says, name })"
+          @click="remove(field, id)"
+        >
           ×
         </button>
       </span>
-      <select class="field" :aria-label="`A hold that it ${says}`" @change="add(field, $event)">
-        <option value="">+ hold</option>
+      <select class="field" :aria-label="t('inspector.aHoldThatItSays', { says })" @change="add(field, $event)">
+        <option value="">{{ t('common.hold') }}</option>
         <option v-for="{ id, name } in others" :key="id" :value="id">{{ name }}</option>
       </select>
     </div>

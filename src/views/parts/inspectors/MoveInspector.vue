@@ -27,6 +27,7 @@ import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
 import UsesField from './UsesField.vue'
 import TurnsField from './TurnsField.vue'
 import { useWorksheet } from './sheet'
+import { t } from '../../../words'
 
 /** A move in detail: where it leads, how long it takes, what must be true in which order, and its danger. */
 const props = defineProps<{ move: Move }>()
@@ -38,29 +39,35 @@ const stalls = computed(() => props.move.stallsIn ?? '')
 
 function set<F extends keyof Move>(label: string, field: F, value: Move[F] | undefined) {
   const { id, name } = props.move
-  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'moves', id, field, value))
+  charts.edit(t('common.fieldOfName', { field: label, name }), (draft) => setField(draft, 'moves', id, field, value))
 }
 
 function pickKind(picked: string) {
   const { id, name } = props.move
   const kind = KINDS.find((one) => one === picked)
-  if (kind) charts.edit(`Kind of ${name}`, (draft) => setKind(draft, id, kind))
+  if (kind) charts.edit(t('inspector.kindOfName', { name }), (draft) => setKind(draft, id, kind))
 }
-const setStall = (place: string) => set('Stalling', 'stallsIn', place ? toPositionId(place) : undefined)
+const setStall = (place: string) => set(t('inspector.stalling'), 'stallsIn', place ? toPositionId(place) : undefined)
 
 function setOnlyReply(isReply: boolean) {
   const { id, name } = props.move
-  charts.edit(isReply ? `${name}: only in reply` : `${name}: tried cold, too`, (draft) => setReply(draft, id, isReply))
+  charts.edit(isReply ? t('inspector.nameOnlyInReply', { name }) : t('common.nameTriedColdToo', { name }), (draft) =>
+    setReply(draft, id, isReply),
+  )
 }
 
 function setSlips(event: Event) {
   const value = valueOf(event)
-  set('Slips', 'slips', value === '' ? undefined : Number(value) / 100)
+  set(t('common.slips'), 'slips', value === '' ? undefined : Number(value) / 100)
 }
 
 function toggleTag(tag: string) {
   const tags = props.move.tags ?? []
-  set('What it is for the rules', 'tags', tags.includes(tag) ? tags.filter((one) => one !== tag) : [...tags, tag])
+  set(
+    t('inspector.whatItIsForTheRules'),
+    'tags',
+    tags.includes(tag) ? tags.filter((one) => one !== tag) : [...tags, tag],
+  )
 }
 
 /** Only their holds take from what we can do. */
@@ -68,23 +75,23 @@ const theyHold = computed(() => chart.value.holds?.some((hold) => holder(hold) =
 
 function setList(field: HoldField['field'], ids: string[]) {
   const { id, name } = props.move
-  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, 'moves', id, field, ids))
+  charts.edit(t('inspector.holdsOfName', { name }), (draft) => setHolds(draft, 'moves', id, field, ids))
 }
 
 async function setFrom(from: string) {
   const { id, name } = props.move
-  charts.edit(`Move ${name}`, (draft) => setField(draft, 'moves', id, 'from', toPositionId(from)))
+  charts.edit(t('common.moveName', { name }), (draft) => setField(draft, 'moves', id, 'from', toPositionId(from)))
   await router.push({ path: `/worksheet/${from}`, query: { move: id } })
 }
 
 function setTo(to: string) {
   const { id, name } = props.move
-  charts.edit(`Landing of ${name}`, (draft) => setLanding(draft, id, toPositionId(to)))
+  charts.edit(t('inspector.landingOfName', { name }), (draft) => setLanding(draft, id, toPositionId(to)))
 }
 
 function setAliases(text: string) {
   const aliases = text.split(',').map((alias) => alias.trim())
-  set('Other names', 'aliases', aliases.filter(Boolean))
+  set(t('inspector.otherNames'), 'aliases', aliases.filter(Boolean))
 }
 </script>
 
@@ -92,29 +99,29 @@ function setAliases(text: string) {
   <div class="inspector">
     <header>
       <h2>{{ move.name }}</h2>
-      <p class="muted small">from {{ nameOf(move.from) }}</p>
+      <p class="muted small">{{ t('common.fromFrom', { from: nameOf(move.from) }) }}</p>
     </header>
     <CheckpointList :move="move" />
     <GoverningList :move="move" />
     <HazardNote :move="move" @set="(hazard) => set('Caution', 'hazard', hazard)" />
     <div class="fields">
       <label class="across"
-        ><span class="label">Tried from</span>
+        ><span class="label">{{ t('inspector.triedFrom') }}</span>
         <select class="field" :value="move.from" @change="setFrom(valueOf($event))">
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
       <label class="across"
-        ><span class="label">Lands in</span>
+        ><span class="label">{{ t('inspector.landsIn') }}</span>
         <select class="field" :value="move.to" @change="setTo(valueOf($event))">
-          <option value="finish">a finish</option>
+          <option value="finish">{{ t('common.aFinish') }}</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
       <label class="across"
-        ><span class="label">If nothing comes of it</span>
+        ><span class="label">{{ t('inspector.ifNothingComesOfIt') }}</span>
         <select class="field" :value="stalls" @change="setStall(valueOf($event))">
-          <option value="">we are still here</option>
+          <option value="">{{ t('inspector.weAreStillHere') }}</option>
           <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
           <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
             {{ name }}
@@ -123,22 +130,22 @@ function setAliases(text: string) {
       </label>
       <label class="across tick">
         <input type="checkbox" :checked="move.reply ?? false" @change="setOnlyReply(!move.reply)" />
-        Only in reply: never tried without what they do first
+        {{ t('inspector.onlyInReplyNeverTriedWithout') }}
       </label>
       <label v-if="!move.reply"
-        ><span class="label">Slips, of 100 failed tries</span>
+        ><span class="label">{{ t('inspector.slipsOf100FailedTries') }}</span>
         <SteadyInput
           class="field"
           type="number"
           min="0"
           max="100"
-          placeholder="as usual"
+          :placeholder="t('inspector.asUsual')"
           :value="move.slips === undefined ? undefined : Math.round(move.slips * 100)"
           @change="setSlips"
         />
       </label>
       <label
-        ><span class="label">Kind</span>
+        ><span class="label">{{ t('inspector.kind') }}</span>
         <select class="field" :value="move.kind" @change="pickKind(valueOf($event))">
           <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
         </select>
@@ -146,31 +153,32 @@ function setAliases(text: string) {
       <SecondsField
         :value="move.seconds ?? DEFAULT_MOVE_SECONDS"
         :guessed="isGuess(move, 'seconds')"
-        @change="(seconds) => set('Seconds', 'seconds', seconds)"
+        @change="(seconds) => set(t('inspector.seconds'), 'seconds', seconds)"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
       <div class="across">
-        <span class="label">Other names</span>
+        <span class="label">{{ t('inspector.otherNames') }}</span>
         <InlineText
           :value="(move.aliases ?? []).join(', ')"
-          label="Other names, with commas"
-          placeholder="none"
+          :label="t('inspector.otherNamesWithCommas')"
+          :placeholder="t('common.none')"
           @change="setAliases"
         />
       </div>
       <UsesField
         v-if="theyHold"
-        who="We"
+        :who="t('common.we')"
         :uses="move.uses ?? []"
-        @change="(uses) => set('What it uses', 'uses', uses)"
+        @change="(uses) => set(t('inspector.whatItUses'), 'uses', uses)"
       />
       <HoldLists :record="move" :fields="HOLDS_OF_MOVE" @change="setList" />
       <TurnsField :move="move" />
       <details class="across">
         <summary class="label">
-          For the rules:
+          {{ t('inspector.forTheRules') }}
           <span>{{
-            (move.tags ?? []).map((tag) => RULE_TAGS[tag as RuleTag] ?? tag).join(', ') || 'nothing in particular'
+            (move.tags ?? []).map((tag) => RULE_TAGS[tag as RuleTag] ?? tag).join(', ') ||
+            t('inspector.nothingInParticular')
           }}</span>
         </summary>
         <label v-for="(says, tag) in RULE_TAGS" :key="tag" class="tag">
@@ -178,7 +186,7 @@ function setAliases(text: string) {
         </label>
       </details>
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
-      <NotesField :value="move.notes" @change="(notes) => set('Notes', 'notes', notes)" />
+      <NotesField :value="move.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
   </div>
 </template>

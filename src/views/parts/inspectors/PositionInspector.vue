@@ -13,10 +13,10 @@ import { isEndId, toPositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { END_WORDS, familyName, familyNamed } from '../../../core/chart/placeNames'
 import { useCharts } from '../../../stores/charts'
-import { counted } from '../../../core/say/figureText'
 import { useRouter } from 'vue-router'
 import { useWorksheet } from './sheet'
 import { useRemoving } from '../removing'
+import { t } from '../../../words'
 
 /** A position in detail: its family, who is ahead, what ending here is worth, and what they do unprompted. */
 const props = defineProps<{ position: Position }>()
@@ -24,7 +24,11 @@ const { chart, moves, nameOf } = useWorksheet()
 const charts = useCharts()
 const removing = useRemoving()
 const router = useRouter()
-const AHEAD_TEXT: Record<Ahead, string> = { ours: 'we are', even: 'nobody is', theirs: 'they are' }
+const AHEAD_TEXT: Record<Ahead, string> = {
+  ours: t('common.weAre'),
+  even: t('inspector.nobodyIs'),
+  theirs: t('common.theyAre'),
+}
 
 const holds = computed(() => (props.position.holds ?? []).map((id) => lookUp(chart.value.holds, id)?.name ?? id))
 const into = computed(() =>
@@ -36,18 +40,20 @@ const others = computed(() =>
 
 function set<F extends keyof Position>(label: string, field: F, value: Position[F] | undefined) {
   const { id, name } = props.position
-  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'positions', id, field, value))
+  charts.edit(t('common.fieldOfName', { field: label, name }), (draft) =>
+    setField(draft, 'positions', id, field, value),
+  )
 }
 
 function pickAhead(picked: string) {
   const { id, name } = props.position
   const ahead = AHEAD.find((one) => one === picked)
-  if (ahead) charts.edit(`Ahead of ${name}`, (draft) => setAhead(draft, id, ahead))
+  if (ahead) charts.edit(t('inspector.aheadOfName', { name }), (draft) => setAhead(draft, id, ahead))
 }
 
 function pickFamily(family: string) {
   const { id, name } = props.position
-  charts.edit(`Family of ${name}`, (draft) => setFamily(draft, id, family))
+  charts.edit(t('inspector.familyOfName', { name }), (draft) => setFamily(draft, id, family))
 }
 
 /** A number, or nothing; what it may be, the chart says. */
@@ -60,14 +66,14 @@ function setEvery(event: Event) {
   const value = valueOf(event)
   const { id, name } = props.position
   const every = value === '' ? undefined : Number(value)
-  charts.edit(`Threat of ${name}`, (draft) => setThreat(draft, id, every))
+  charts.edit(t('inspector.threatOfName', { name }), (draft) => setThreat(draft, id, every))
 }
 
 function setOutEvery(event: Event) {
   const value = valueOf(event)
   const { id, name } = props.position
   const every = value === '' ? undefined : Number(value)
-  charts.edit(`Getting out of ${name}`, (draft) => setOut(draft, id, every))
+  charts.edit(t('common.gettingOutOfName', { name }), (draft) => setOut(draft, id, every))
 }
 
 /** Where the position is ours, over is what an empty field means. */
@@ -76,11 +82,11 @@ const slipEnds = computed((): Partial<typeof END_WORDS> => {
   return props.position.ahead === 'theirs' ? END_WORDS : others
 })
 const setSlipsTo = (place: string) =>
-  set('What slips', 'slipsTo', place === '' ? undefined : isEndId(place) ? place : toPositionId(place))
+  set(t('inspector.whatSlips'), 'slipsTo', place === '' ? undefined : isEndId(place) ? place : toPositionId(place))
 
 function setStill(every: number, reactions: Record<string, number>) {
   const { id, name } = props.position
-  charts.edit(`Unprompted in ${name}`, (draft) => setUnprompted(draft, id, every, reactions))
+  charts.edit(t('inspector.unpromptedInName', { name }), (draft) => setUnprompted(draft, id, every, reactions))
 }
 
 async function remove() {
@@ -94,11 +100,11 @@ async function remove() {
   <div class="inspector">
     <header>
       <h2>{{ position.name }}</h2>
-      <p v-if="holds.length" class="muted small">With: {{ holds.join('; ') }}</p>
+      <p v-if="holds.length" class="muted small">{{ t('inspector.withHolds', { holds: holds.join('; ') }) }}</p>
     </header>
     <div class="fields">
       <label
-        ><span class="label">Family</span>
+        ><span class="label">{{ t('inspector.family') }}</span>
         <input
           class="field"
           list="families"
@@ -110,73 +116,77 @@ async function remove() {
         </datalist>
       </label>
       <label
-        ><span class="label">Who is ahead{{ isGuess(position, 'ahead') ? ' (a guess)' : '' }}</span>
+        ><span class="label">{{
+          t('inspector.whoIsAheadPosition', { position: isGuess(position, 'ahead') ? t('common.aGuess') : '' })
+        }}</span>
         <select class="field" :value="position.ahead" @change="pickAhead(valueOf($event))">
           <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
         </select>
       </label>
       <label
-        ><span class="label">Broken up after, seconds</span>
+        ><span class="label">{{ t('inspector.brokenUpAfterSeconds') }}</span>
         <SteadyInput
           class="field"
           type="number"
           min="1"
-          placeholder="as usual"
+          :placeholder="t('inspector.asUsual')"
           :value="position.breakUp"
-          @change="setNumber('Break-up', 'breakUp', $event)"
+          @change="setNumber(t('inspector.breakUp'), 'breakUp', $event)"
         />
       </label>
       <label
-        ><span class="label">Worth if time ends here</span>
+        ><span class="label">{{ t('inspector.worthIfTimeEndsHere') }}</span>
         <SteadyInput
           class="field"
           type="number"
           min="-1"
           max="1"
           step="0.05"
-          placeholder="as usual"
+          :placeholder="t('inspector.asUsual')"
           :value="position.endWorth"
-          @change="setNumber('Worth', 'endWorth', $event)"
+          @change="setNumber(t('common.worth2'), 'endWorth', $event)"
         />
       </label>
       <label class="across"
-        ><span class="label">They finish us here about every … seconds</span>
+        ><span class="label">{{ t('inspector.theyFinishUsHereAboutEvery') }}</span>
         <SteadyInput
           class="field"
           type="number"
           min="1"
-          placeholder="they do not"
+          :placeholder="t('inspector.theyDoNot')"
           :value="position.threat?.every"
           @change="setEvery"
         />
       </label>
       <label class="across"
-        ><span class="label"
-          >A good partner is out of here after about … seconds{{ isGuess(position, 'out') ? ' (a guess)' : '' }}</span
-        >
+        ><span class="label">{{
+          t('inspector.aGoodPartnerIsOutOf', { position: isGuess(position, 'out') ? t('common.aGuess') : '' })
+        }}</span>
         <SteadyInput
           class="field"
           type="number"
           min="1"
-          placeholder="not but by what is charted"
+          :placeholder="t('inspector.notButByWhatIsCharted')"
           :value="position.out?.every"
           @change="setOutEvery"
         />
       </label>
       <label class="across"
-        ><span class="label">A failed try that loses the position leads to</span>
+        ><span class="label">{{ t('inspector.aFailedTryThatLosesThe') }}</span>
         <select class="field" :value="position.slipsTo ?? ''" @change="setSlipsTo(valueOf($event))">
-          <option value="">{{ position.ahead === 'theirs' ? 'nowhere: nothing is lost' : END_WORDS.over }}</option>
+          <option value="">
+            {{ position.ahead === 'theirs' ? t('inspector.nowhereNothingIsLost') : END_WORDS.over }}
+          </option>
           <option v-for="(words, end) in slipEnds" :key="end" :value="end">{{ words }}</option>
           <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== position.id)" :key="id" :value="id">
             {{ name }}
           </option>
         </select>
       </label>
-      <NotesField :value="position.notes" @change="(notes) => set('Notes', 'notes', notes)" />
+      <NotesField :value="position.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
-    <section aria-label="While we hold still">
-      <h3>While we hold still they…</h3>
+    <section :aria-label="t('common.whileWeHoldStill')">
+      <h3>{{ t('inspector.whileWeHoldStillThey') }}</h3>
       <div class="list">
         <label v-for="(n, id) in position.unprompted?.reactions ?? {}" :key="id" class="still">
           <SteadyInput
@@ -202,11 +212,11 @@ async function remove() {
             :value="position.unprompted.every"
             @change="setStill(Number(valueOf($event)), position.unprompted!.reactions)"
           />
-          <span class="muted">seconds until one of these comes</span>
+          <span class="muted">{{ t('inspector.secondsUntilOneOfTheseComes') }}</span>
         </label>
         <select
           class="field"
-          aria-label="They also do, unprompted"
+          :aria-label="t('inspector.theyAlsoDoUnprompted')"
           value=""
           @change="
             setStill(position.unprompted?.every ?? 10, {
@@ -215,7 +225,7 @@ async function remove() {
             })
           "
         >
-          <option value="" disabled>+ what they do</option>
+          <option value="" disabled>{{ t('common.whatTheyDo') }}</option>
           <option v-for="{ id, name, endsIn } in others" :key="id" :value="id">
             {{ name }} ({{ nameOf(endsIn) }})
           </option>
@@ -223,11 +233,10 @@ async function remove() {
       </div>
     </section>
     <p class="muted small">
-      {{ counted(moves.length, 'move') }} from here<template v-if="into.length"
-        >; {{ into.map(({ name }) => name).join(', ') }} {{ into.length === 1 ? 'lands' : 'land' }} here</template
-      >.
+      {{ t('inspector.movesFromHere', moves.length) }}
+      {{ into.length ? t('inspector.landHere', { names: into.map(({ name }) => name).join(', ') }, into.length) : '' }}
     </p>
-    <button type="button" class="button quiet" @click="remove">Remove this position</button>
+    <button type="button" class="button quiet" @click="remove">{{ t('inspector.removeThisPosition') }}</button>
   </div>
 </template>
 

@@ -8,21 +8,26 @@ import type { Move } from '../../../core/chart/move'
 import type { Probe } from '../../../core/chart/probe'
 import { usualProbe } from '../../../core/game/scenario'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /** How this move goes when it is only shown, where that is not as in the whole chart. */
 const props = defineProps<{ move: Move }>()
 const charts = useCharts()
 const usual = computed(() => usualProbe(present(charts.chart).settings))
-const says = computed(() => (props.move.probe?.never ? 'never' : props.move.probe ? 'as set here' : 'as usual'))
+const says = computed(() =>
+  props.move.probe?.never ? 'never' : props.move.probe ? t('inspector.asSetHere') : t('inspector.asUsual'),
+)
 
 const set = (probe: Probe) =>
-  charts.edit(`How ${props.move.name} is shown`, (draft) => setProbe(draft, props.move.id, probe))
+  charts.edit(t('inspector.howMoveIsShown', { move: props.move.name }), (draft) =>
+    setProbe(draft, props.move.id, probe),
+  )
 </script>
 
 <template>
   <details class="across">
     <summary class="label">
-      Only shown: <span>{{ says }}</span>
+      {{ t('inspector.onlyShown') }} <span>{{ says }}</span>
     </summary>
     <label class="never">
       <input
@@ -30,7 +35,7 @@ const set = (probe: Probe) =>
         :checked="move.probe?.never ?? false"
         @change="set({ ...move.probe, never: isChecked($event) })"
       />
-      it cannot be shown: one goes through with it, or does not begin
+      {{ t('inspector.itCannotBeShownOneGoes') }}
     </label>
     <ProbeFields
       v-if="!move.probe?.never"

@@ -4,7 +4,7 @@ import { toPositionId } from '../../../core/chart/ids'
 import { isChecked, valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { costText, counted, onceIn } from '../../../core/say/figureText'
+import { costText, onceIn } from '../../../core/say/figureText'
 import NotesField from '../../../components/NotesField.vue'
 import SecondsField from '../../../components/SecondsField.vue'
 import { setField } from '../../../core/chart/edits/fields'
@@ -21,6 +21,7 @@ import { useTokens } from './tokens'
 import UsesField from './UsesField.vue'
 import { useWorksheet } from './sheet'
 import { useRemoving } from '../removing'
+import { t } from '../../../words'
 
 /** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
 const props = defineProps<{ reaction: Reaction; move?: Move | undefined }>()
@@ -40,23 +41,25 @@ const asked = computed(() => ({
 
 function set<F extends keyof Reaction>(label: string, field: F, value: Reaction[F] | undefined) {
   const { id, name } = props.reaction
-  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'reactions', id, field, value))
+  charts.edit(t('common.fieldOfName', { field: label, name }), (draft) =>
+    setField(draft, 'reactions', id, field, value),
+  )
 }
 
 function toggleBreak(id: string, isBroken: boolean) {
   const others = (props.reaction.breaks ?? []).filter((one) => one !== id)
-  set('Broken checkpoint', 'breaks', isBroken ? [...others, id] : others)
+  set(t('inspector.brokenCheckpoint'), 'breaks', isBroken ? [...others, id] : others)
 }
 
 function setList(field: HoldField['field'], ids: string[]) {
   const { id, name } = props.reaction
-  charts.edit(`Holds of ${name}`, (draft) => setHolds(draft, 'reactions', id, field, ids))
+  charts.edit(t('inspector.holdsOfName', { name }), (draft) => setHolds(draft, 'reactions', id, field, ids))
 }
 
 function remove() {
   const { id, name } = props.reaction
   select(props.move?.id)
-  removing({ id, name: `${name} everywhere` }, (draft) => removeReaction(draft, id))
+  removing({ id, name: t('common.nameEverywhere', { name }) }, (draft) => removeReaction(draft, id))
 }
 </script>
 
@@ -64,32 +67,40 @@ function remove() {
   <div class="inspector">
     <header>
       <h2>{{ reaction.name }}</h2>
-      <p class="muted small">{{ move ? `they do it to ${move.name}` : 'they do it while we hold still' }}</p>
+      <p class="muted small">
+        {{ move ? t('inspector.theyDoItToMove', { move: move.name }) : t('inspector.theyDoItWhileWeHold') }}
+      </p>
     </header>
     <table v-if="met" class="small">
       <tbody>
         <tr>
-          <td>Better or worse than if nothing had come of it</td>
-          <td><AskedFigure :value="met.net" form="net" :asked="{ of: 'net', ...asked }" label="Net" /></td>
-        </tr>
-        <tr>
-          <td>Worth once they have done it</td>
-          <td><AskedFigure :value="met.value" :asked="{ of: 'met', ...asked }" label="Worth" /></td>
-        </tr>
-        <tr>
-          <td>Worth if we let it happen</td>
+          <td>{{ t('inspector.betterOrWorseThanIfNothing') }}</td>
           <td>
-            <AskedFigure :value="met.concede" :asked="{ of: 'concede', ...asked }" label="Worth of letting it happen" />
+            <AskedFigure :value="met.net" form="net" :asked="{ of: 'net', ...asked }" :label="t('inspector.net')" />
           </td>
         </tr>
         <tr>
-          <td>So our answer saves</td>
+          <td>{{ t('inspector.worthOnceTheyHaveDoneIt') }}</td>
+          <td><AskedFigure :value="met.value" :asked="{ of: 'met', ...asked }" :label="t('common.worth2')" /></td>
+        </tr>
+        <tr>
+          <td>{{ t('inspector.worthIfWeLetItHappen') }}</td>
+          <td>
+            <AskedFigure
+              :value="met.concede"
+              :asked="{ of: 'concede', ...asked }"
+              :label="t('inspector.worthOfLettingItHappen')"
+            />
+          </td>
+        </tr>
+        <tr>
+          <td>{{ t('inspector.soOurAnswerSaves') }}</td>
           <td>
             <b>{{ costText(met.saves) }}</b>
           </td>
         </tr>
         <tr>
-          <td>How often it is met</td>
+          <td>{{ t('inspector.howOftenItIsMet') }}</td>
           <td>
             <b>{{ onceIn(met.visits) }}</b>
           </td>
@@ -98,7 +109,7 @@ function remove() {
     </table>
     <div class="fields">
       <label class="across"
-        ><span class="label">Ends in</span>
+        ><span class="label">{{ t('inspector.endsIn') }}</span>
         <select class="field" :value="reaction.endsIn" @change="set('End', 'endsIn', toPositionId(valueOf($event)))">
           <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
           <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
@@ -106,15 +117,15 @@ function remove() {
       </label>
       <SecondsField
         :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"
-        @change="(seconds) => set('Seconds', 'seconds', seconds)"
+        @change="(seconds) => set(t('inspector.seconds'), 'seconds', seconds)"
         @refuse="(reason) => charts.tell(reason, 'warning')"
       />
-      <UsesField :uses="reaction.uses ?? []" @change="(uses) => set('What it uses', 'uses', uses)" />
+      <UsesField :uses="reaction.uses ?? []" @change="(uses) => set(t('inspector.whatItUses'), 'uses', uses)" />
       <HoldLists :record="reaction" :fields="HOLDS_OF_REACTION" @change="setList" />
-      <NotesField :value="reaction.notes" @change="(notes) => set('Notes', 'notes', notes)" />
+      <NotesField :value="reaction.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
-    <section v-if="move?.checkpoints?.length" aria-label="Which checkpoint it breaks">
-      <h3>It works when this is missing</h3>
+    <section v-if="move?.checkpoints?.length" :aria-label="t('inspector.whichCheckpointItBreaks')">
+      <h3>{{ t('inspector.itWorksWhenThisIsMissing') }}</h3>
       <label v-for="checkpoint in move.checkpoints" :key="checkpoint.id" class="check">
         <input
           type="checkbox"
@@ -125,9 +136,9 @@ function remove() {
       </label>
     </section>
     <p class="muted small">
-      {{ by.length ? `Met by ${by.map(({ name }) => name).join(', ')}.` : '' }}
+      {{ by.length ? t('inspector.metByBy', { by: by.map(({ name }) => name).join(', ') }) : '' }}
       <button v-if="by.length > 1" type="button" class="button quiet" @click="remove">
-        Remove from all {{ counted(by.length, 'move') }}
+        {{ t('inspector.removeFromAllMoves', { moves: t('count.move', by.length) }) }}
       </button>
     </p>
   </div>

@@ -10,6 +10,7 @@ import { frameOf } from '../../../core/sides/frames'
 import { sidesDisagree, turnConcerns, TURN_IDS, TURNS, turnsOf, type Turn } from '../../../core/sides/turns'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from './sheet'
+import { t } from '../../../words'
 
 /** What a move does to the sides, where its position has a frame that knows them. */
 const props = defineProps<{ move: Move }>()
@@ -23,29 +24,34 @@ const wrong = computed(() => sidesDisagree(chart.value, props.move))
 
 function toggle(turn: Turn, isOn: boolean) {
   const { id, name } = props.move
-  charts.edit(`Sides of ${name}`, (draft) => setTurn(draft, id, turn, isOn))
+  charts.edit(t('common.sidesOfName', { name }), (draft) => setTurn(draft, id, turn, isOn))
 }
 
 function setAcross(isAcross: boolean) {
   const { id, name } = props.move
-  charts.edit(`Sides of ${name}`, (draft) => setField(draft, 'moves', id, 'across', isAcross))
+  charts.edit(t('common.sidesOfName', { name }), (draft) => setField(draft, 'moves', id, 'across', isAcross))
 }
 </script>
 
 <template>
   <div v-if="turns.length || keys.includes('near')" class="across turns">
-    <span class="label">What it does to the sides</span>
+    <span class="label">{{ t('inspector.whatItDoesToTheSides') }}</span>
     <label v-for="turn in turns" :key="turn">
       <input type="checkbox" :checked="turnsOf(move).includes(turn)" @change="toggle(turn, isChecked($event))" />
       {{ TURNS[turn].says }}
     </label>
     <label v-if="keys.includes('near')">
       <input type="checkbox" :checked="move.across" @change="setAcross(isChecked($event))" />
-      goes across to the other side
+      {{ t('inspector.goesAcrossToTheOtherSide') }}
     </label>
     <p v-for="one in wrong" :key="one.ask" class="wrong small">
-      {{ upperFirst(one.ask) }}: {{ one.brings }} after this move, {{ one.landing }} where it lands. Say what it does,
-      or change the landing.
+      {{
+        t('inspector.askBringsAfterThisMoveLanding', {
+          ask: upperFirst(one.ask),
+          brings: String(one.brings),
+          landing: String(one.landing),
+        })
+      }}
     </p>
   </div>
 </template>

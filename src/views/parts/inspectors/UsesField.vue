@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CAPABILITY_IDS, capabilityWords } from '../../../core/holds/limbWords'
+import { t } from '../../../words'
 
 /** What one must be able to do for it: holds of the other that take one of these away hinder it. */
-const props = withDefaults(defineProps<{ uses: readonly string[]; who?: 'They' | 'We' }>(), { who: 'They' })
+const props = withDefaults(defineProps<{ uses: readonly string[]; who?: string }>(), { who: t('common.they') })
 const emit = defineEmits<{ change: [uses: string[]] }>()
 const all = computed(() => [...new Set([...CAPABILITY_IDS, ...props.uses])])
 
@@ -16,7 +17,8 @@ function toggle(capability: string) {
 <template>
   <details class="across">
     <summary class="label">
-      {{ who }} must: <span>{{ uses.map(capabilityWords).join(', ') || 'nothing in particular' }}</span>
+      {{ t('inspector.whoMust', { who }) }}
+      <span>{{ uses.map(capabilityWords).join(', ') || t('inspector.nothingInParticular') }}</span>
     </summary>
     <label v-for="capability in all" :key="capability">
       <input type="checkbox" :checked="uses.includes(capability)" @change="toggle(capability)" />

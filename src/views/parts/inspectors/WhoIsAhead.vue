@@ -5,24 +5,34 @@ import { asksAhead, isGuess } from '../../../core/chart/guesses'
 import type { Position } from '../../../core/chart/position'
 import type { Ahead } from '../../../core/chart/words'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /** Who is ahead in a position that was born by being named: taken from its name, or asked. */
 const props = defineProps<{ position: Position; named?: boolean }>()
 const charts = useCharts()
-const CHOICES: Record<Ahead, string> = { ours: 'we are', even: 'nobody is', theirs: 'they are' }
+const CHOICES: Record<Ahead, string> = {
+  ours: t('common.weAre'),
+  even: t('inspector.nobodyIs'),
+  theirs: t('common.theyAre'),
+}
 const asks = computed(() => asksAhead(props.position))
 const isGuessed = computed(() => isGuess(props.position, 'ahead'))
 
 function pick(ahead: Ahead) {
   const { id, name } = props.position
-  charts.edit(`Ahead of ${name}`, (draft) => setAhead(draft, id, ahead))
+  charts.edit(t('inspector.aheadOfName', { name }), (draft) => setAhead(draft, id, ahead))
 }
 </script>
 
 <template>
-  <p class="ahead" :class="{ asks }" role="group" :aria-label="`Who is ahead in ${position.name}`">
+  <p
+    class="ahead"
+    :class="{ asks }"
+    role="group"
+    :aria-label="t('inspector.whoIsAheadInPosition', { position: position.name })"
+  >
     <b v-if="named">{{ position.name }}:</b>
-    <span>{{ asks ? 'Who is ahead here?' : 'Ahead here:' }}</span>
+    <span>{{ asks ? t('inspector.whoIsAheadHere') : t('inspector.aheadHere') }}</span>
     <span class="choices">
       <button
         v-for="(text, ahead) in CHOICES"
@@ -35,9 +45,14 @@ function pick(ahead: Ahead) {
         {{ text }}
       </button>
     </span>
-    <span v-if="isGuessed && !asks" class="muted small">a guess, from its name</span>
+    <span v-if="isGuessed && !asks" class="muted small">{{ t('inspector.aGuessFromItsName') }}</span>
     <span v-if="named && position.out" class="muted small">
-      a good partner is out after about {{ position.out.every }} s{{ isGuess(position, 'out') ? ' (a guess)' : '' }}
+      {{
+        t('inspector.aGoodPartnerIsOutAfter', {
+          every: position.out.every,
+          position: isGuess(position, 'out') ? t('common.aGuess') : '',
+        })
+      }}
     </span>
   </p>
 </template>

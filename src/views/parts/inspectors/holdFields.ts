@@ -1,4 +1,5 @@
 import type { Person } from '../../../core/chart/words'
+import { t } from '../../../words'
 
 /** One of the hold lists of a move or reaction: whose holds they are, and what it does with them. */
 export interface HoldField {
@@ -8,14 +9,14 @@ export interface HoldField {
 }
 
 export const HOLDS_OF_MOVE: readonly HoldField[] = [
-  { field: 'needs', of: 'ours', says: 'needs' },
-  { field: 'adds', of: 'ours', says: 'puts on' },
-  { field: 'drops', of: 'ours', says: 'lets go of' },
-  { field: 'keeps', of: 'ours', says: 'keeps into another frame' },
-  { field: 'strips', of: 'theirs', says: 'takes off them' },
+  { field: 'needs', of: 'ours', says: t('inspector.needs') },
+  { field: 'adds', of: 'ours', says: t('inspector.putsOn') },
+  { field: 'drops', of: 'ours', says: t('inspector.letsGoOf') },
+  { field: 'keeps', of: 'ours', says: t('inspector.keepsIntoAnotherFrame') },
+  { field: 'strips', of: 'theirs', says: t('inspector.takesOffThem') },
 ]
 
 export const HOLDS_OF_REACTION: readonly HoldField[] = [
-  { field: 'adds', of: 'theirs', says: 'they put on' },
-  { field: 'strips', of: 'ours', says: 'they take off us' },
+  { field: 'adds', of: 'theirs', says: t('inspector.theyPutOn') },
+  { field: 'strips', of: 'ours', says: t('inspector.theyTakeOffUs') },
 ]

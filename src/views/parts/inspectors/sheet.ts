@@ -14,6 +14,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { placeName } from '../../../core/chart/placeNames'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import { t } from '../../../words'
 
 interface Worksheet {
   chart: ComputedRef<Chart>
@@ -105,9 +106,13 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
       (all, [key, count]) => withPart(all, present(parts.get(key)), count),
       tries,
     )
-    if (!comesToSomething(next)) return void charts.tell('At least one try must land or meet a reaction.', 'warning')
+    if (!comesToSomething(next)) return void charts.tell(t('inspector.atLeastOneTryMustLand'), 'warning')
     const strip = owner.of === 'move' ? owner.move : `${owner.answer.reaction} ${owner.answer.move}`
-    charts.edit(`Tries of ${label}`, (draft) => setTries(draft, owner, next), join && `${strip} ${join}`)
+    charts.edit(
+      t('common.triesOfName', { name: label }),
+      (draft) => setTries(draft, owner, next),
+      join && `${strip} ${join}`,
+    )
   }
 
   const worksheet = { chart, position, moves, selected, letters, timesMet, nameOf, select, setCounts, stripOf }
@@ -118,9 +123,10 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
 /** The parts of tries as they are shown, with the letters of their reactions. */
 export function stripIn(chart: Chart, tries: Tries, letters: ReadonlyMap<string, string>): TryPart[] {
   const named = (part: Part): { label: string; letter?: string } => {
-    if (part.part === 'lands') return { label: 'lands' }
-    if (part.part === 'stalls') return { label: 'nothing' }
-    if (part.part === 'elsewhere') return { label: `ends in ${placeName(chart.positions, part.place)}` }
+    if (part.part === 'lands') return { label: t('common.lands') }
+    if (part.part === 'stalls') return { label: t('common.nothing') }
+    if (part.part === 'elsewhere')
+      return { label: t('common.endsInEndsIn', { endsIn: placeName(chart.positions, part.place) }) }
     const label = lookUp(chart.reactions, part.reaction)?.name ?? part.reaction
     return { label, letter: letters.get(part.reaction) ?? '·' }
   }

@@ -3,6 +3,7 @@ import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { scenarioOf } from '../../../core/game/scenario'
+import { t } from '../../../words'
 
 /** The scenario on which the numbers of a printed sheet depend, in one line. */
 export function scenarioLine(chart: Chart, isFlipped: boolean): string {
@@ -10,14 +11,16 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
   return [
     chart.title,
-    `from ${lookUp(chart.positions, start)?.name ?? ''}`,
-    ...(goal.length ? [`to ${goal.map((id) => lookUp(chart.positions, id)?.name).join(' or ')}`] : []),
-    seconds === null ? 'no clock' : clockText(seconds),
-    `they see it coming ${Math.round(sharpness * 100)} %`,
-    breakUp === null ? 'nothing breaks it up' : `something breaks it up after about ${breakUp} s`,
-    objective === 'finish' ? 'only finishes count' : 'finish and position count',
-    ...(probe ? ['we may only show a move'] : []),
-    ...(ruleSet ? [`rules: ${ruleSet.name}`] : []),
-    isFlipped ? 'mirrored' : 'own side',
+    t('common.fromFrom', { from: lookUp(chart.positions, start)?.name ?? '' }),
+    ...(goal.length
+      ? [t('common.toGoal', { goal: goal.map((id) => lookUp(chart.positions, id)?.name).join(t('print.or')) })]
+      : []),
+    seconds === null ? t('print.noClock') : clockText(seconds),
+    t('common.theySeeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
+    breakUp === null ? t('print.nothingBreaksItUp') : t('print.somethingBreaksItUpAfterAbout', { breakUp }),
+    objective === 'finish' ? t('print.onlyFinishesCount') : t('print.finishAndPositionCount'),
+    ...(probe ? [t('print.weMayOnlyShowAMove')] : []),
+    ...(ruleSet ? [t('print.rulesRuleSet', { ruleSet: ruleSet.name })] : []),
+    isFlipped ? t('print.mirrored') : t('print.ownSide'),
   ].join(' · ')
 }

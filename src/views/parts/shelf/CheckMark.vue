@@ -1,5 +1,9 @@
+<script setup lang="ts">
+import { t } from '../../../words'
+</script>
+
 <template>
-  <span class="check" title="Inferred or doubtful">check with your coach</span>
+  <span class="check" :title="t('shelf.inferredOrDoubtful')">{{ t('shelf.checkWithYourCoach') }}</span>
 </template>
 
 <style scoped>

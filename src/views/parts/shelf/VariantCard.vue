@@ -8,6 +8,7 @@ import type { Shelf } from '../../../core/shelf/shelf'
 import type { Variant, View } from '../../../core/shelf/shelfRecords'
 import { useCharts } from '../../../stores/charts'
 import CheckMark from './CheckMark.vue'
+import { t } from '../../../words'
 
 /** A question on which schools differ, each way with its reason; the coach chooses one, or keeps them all. */
 const props = defineProps<{
@@ -23,15 +24,15 @@ const charts = useCharts()
 const chosen = computed(() => charts.chart?.settings?.ways?.find((way) => way.variant === props.variant.id)?.view)
 
 function choose(view: View) {
-  charts.edit('Choose a way', (draft) => chooseWay(draft, wayOf(draft, props.shelf, props.variant, view)))
+  charts.edit(t('shelf.chooseAWay'), (draft) => chooseWay(draft, wayOf(draft, props.shelf, props.variant, view)))
 }
-const keepAll = () => charts.edit('Keep all ways', (draft) => keepAllWays(draft, props.variant.id))
+const keepAll = () => charts.edit(t('shelf.keepAllWays'), (draft) => keepAllWays(draft, props.variant.id))
 
 const worthOf = (view: View) => {
   const worth = props.worths?.get(`${props.variant.id} ${view.id}`)
   if (!worth || !props.now) return ''
   const [start, here] = [worth.start - props.now.start, worth.position - props.now.position].map(changeText)
-  return `only this: ${here} here, ${start}`
+  return t('shelf.onlyThisHereHereStart', { here, start })
 }
 </script>
 
@@ -43,7 +44,7 @@ const worthOf = (view: View) => {
         {{ view.says }}
         <span v-if="view.because" class="muted small">{{ view.because }}</span>
       </p>
-      <span v-if="worthOf(view)" class="small worth" title="What the start would be worth more or less">{{
+      <span v-if="worthOf(view)" class="small worth" :title="t('shelf.whatTheStartWouldBeWorth')">{{
         worthOf(view)
       }}</span>
       <button
@@ -51,10 +52,10 @@ const worthOf = (view: View) => {
         type="button"
         class="button quiet"
         :aria-pressed="chosen === view.id"
-        :aria-label="`Our way: ${view.says}`"
+        :aria-label="t('shelf.ourWayView', { view: view.says })"
         @click="chosen === view.id ? keepAll() : choose(view)"
       >
-        {{ chosen === view.id ? 'our way' : 'choose' }}
+        {{ chosen === view.id ? t('shelf.ourWay') : t('shelf.choose') }}
       </button>
     </div>
   </fieldset>

@@ -4,9 +4,9 @@ import { useRoute, useRouter } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { inChart, type Found } from '../../../core/shelf/search'
 import { pullIn, type Wanted } from '../../../core/shelf/edits/pull'
-import { counted } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
+import { t } from '../../../words'
 
 /** The state of the Shelf screen, kept in the address: a region, a search, and the entry shown in detail. */
 export function useShelfPlace() {
@@ -43,11 +43,11 @@ export function usePulling() {
   function pull(name: string, wanted: Wanted) {
     const shelf = present(store.shelf)
     let came: string[] = []
-    charts.edit(`${name} from the Shelf`, (draft) => void (came = pullIn(draft, shelf, wanted)))
+    charts.edit(t('shelf.nameFromTheShelf', { name }), (draft) => void (came = pullIn(draft, shelf, wanted)))
     charts.tell(
       came.length
-        ? `${counted(came.length, 'move')} came in with what they need. Undo takes them out.`
-        : `${name} is in the chart.`,
+        ? t('shelf.movesCameInWithWhatThey', { moves: t('count.move', came.length) })
+        : t('shelf.nameIsInTheChart', { name }),
     )
   }
 

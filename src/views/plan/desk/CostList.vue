@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { computed, ref } from 'vue'
 import LooseRing from '../../../components/LooseRing.vue'
 import MoreButton from '../../../components/MoreButton.vue'
 import { costliest, deepestOffPlan, type Costly } from '../../../core/insight/costly'
-import { counted, onceIn } from '../../../core/say/figureText'
+import { onceIn } from '../../../core/say/figureText'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import MakeRound from './MakeRound.vue'
 import { placeOf, placeOfGettingOut } from './places'
+import { t } from '../../../words'
 
 /** What they do that costs us, leaks and loose ends in one list; and what would cost most if it were ever met. */
 const charts = useCharts()
@@ -35,7 +37,7 @@ function rowOf(one: Costly) {
 /** What costs us though it is hardly met is what the plan avoids. */
 const SELDOM = 0.002
 const howMet = (one: Costly, visits: number) =>
-  one.of === 'loose end' && visits < SELDOM ? 'the plan goes round it' : onceIn(visits)
+  one.of === 'loose end' && visits < SELDOM ? t('desk.thePlanGoesRoundIt') : onceIn(visits)
 const rows = computed(() => costliest(present(store.figures), store.costs).map(rowOf))
 const shown = computed(() => rows.value.slice(0, most.value))
 const offPlan = computed(() =>
@@ -47,11 +49,21 @@ const offPlan = computed(() =>
 </script>
 
 <template>
-  <section class="panel" aria-label="What costs us most">
-    <h2>What costs us most <span>each time, and in a hundred</span></h2>
+  <section class="panel" :aria-label="t('common.whatCostsUsMost')">
+    <h2>
+      {{ t('common.whatCostsUsMost') }} <span>{{ t('desk.eachTimeAndInAHundred') }}</span>
+    </h2>
     <p class="muted small">
-      What they do that leaves us worse off (<b>leaks</b>), or to which we have nothing yet (<b>loose ends</b>).
-      <span v-if="store.costsLeft" role="status">Working out {{ counted(store.costsLeft, 'cost') }} …</span>
+      <I18nT keypath="desk.whatCostsUs" scope="global"
+        ><template #leaks
+          ><b>{{ t('desk.leaks') }}</b></template
+        ><template #looseEnds
+          ><b>{{ t('common.looseEnds') }}</b></template
+        ></I18nT
+      >
+      <span v-if="store.costsLeft" role="status">{{
+        t('desk.workingOutCosts', { costs: t('count.cost', store.costsLeft) })
+      }}</span>
     </p>
     <ol v-if="rows.length">
       <li v-for="{ one, place, position, reaction, move, visits, key } in shown" :key="key">
@@ -65,7 +77,7 @@ const offPlan = computed(() =>
           :value="one.met.net"
           form="net"
           :asked="{ of: 'net', move, position, reaction: one.met.reaction }"
-          :label="`Net of ${place.reaction}`"
+          :label="t('common.netOfReaction', { reaction: place.reaction })"
         />
         <AskedFigure
           v-if="one.of === 'leak'"
@@ -73,7 +85,7 @@ const offPlan = computed(() =>
           :value="one.cost"
           form="cost"
           :asked="{ of: 'leak', reaction: place.reaction, visits, net: one.met.net }"
-          :label="`Cost of ${place.reaction}`"
+          :label="t('common.costOfReaction', { reaction: place.reaction })"
         />
         <AskedFigure
           v-else-if="typeof one.cost === 'number'"
@@ -81,27 +93,27 @@ const offPlan = computed(() =>
           :value="one.cost"
           form="cost"
           :asked="{ of: 'cost', reaction: place.reaction, cost: one.cost }"
-          :label="`Cost of ${place.reaction}`"
+          :label="t('common.costOfReaction', { reaction: place.reaction })"
         />
         <span v-else class="muted cost">…</span>
         <MakeRound v-if="reaction" :name="place.reaction" :position="position" :reaction="reaction" :move="move" />
       </li>
     </ol>
-    <p v-else class="muted">Nothing that is charted costs us anything on the best plan.</p>
+    <p v-else class="muted">{{ t('desk.nothingThatIsChartedCostsUs') }}</p>
     <MoreButton v-model="most" :few="FEW" :of="rows.length" />
     <template v-if="offPlan.length">
-      <h3>Not in your main line</h3>
-      <ol aria-label="Not in your main line">
+      <h3>{{ t('desk.notInYourMainLine') }}</h3>
+      <ol :aria-label="t('desk.notInYourMainLine')">
         <li v-for="{ met, place } in offPlan" :key="`${met.move ?? met.position} ${met.reaction}`">
           <RouterLink :to="place.go" data-test="off-plan">
             <b>{{ place.reaction }}</b>
-            <span class="muted">{{ place.to }}, and the plan does not go there</span>
+            <span class="muted">{{ t('desk.toAndThePlanDoesNot', { to: place.to }) }}</span>
           </RouterLink>
           <AskedFigure
             :value="met.net"
             form="net"
             :asked="{ of: 'net', move: met.move, position: met.position, reaction: met.reaction }"
-            :label="`Net of ${place.reaction}`"
+            :label="t('common.netOfReaction', { reaction: place.reaction })"
           />
         </li>
       </ol>

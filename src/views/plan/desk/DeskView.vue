@@ -5,6 +5,7 @@ import CostList from './CostList.vue'
 import DrillList from './DrillList.vue'
 import HundredExchanges from './HundredExchanges.vue'
 import MovesInUse from './MovesInUse.vue'
+import { t } from '../../../words'
 
 const charts = useCharts()
 const figures = useFigures()
@@ -17,7 +18,8 @@ const figures = useFigures()
     </header>
     <HundredExchanges v-if="figures.figures" class="wide" />
     <p v-else-if="!charts.chart.positions.length" class="panel empty wide">
-      Nothing is charted yet. <RouterLink class="button primary" to="/worksheet">Begin the chart</RouterLink>
+      {{ t('desk.nothingIsChartedYet') }}
+      <RouterLink class="button primary" to="/worksheet">{{ t('desk.beginTheChart') }}</RouterLink>
     </p>
     <template v-if="figures.figures">
       <div class="column">
@@ -29,8 +31,7 @@ const figures = useFigures()
       </div>
     </template>
     <p class="muted small wide">
-      Figures follow from the tries that you put in; they are no statistics. Ataque does not replace a qualified coach,
-      your rules or medical advice.
+      {{ t('desk.figuresFollowFromTheTriesThat') }}
     </p>
   </div>
 </template>

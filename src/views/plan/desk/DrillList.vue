@@ -6,6 +6,7 @@ import type { Gain } from '../../../core/questions/gains'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { t } from '../../../words'
 
 /**
  * Which ten minutes of drilling buy the most: a move that lands more often, an answer where there is none, one hold
@@ -31,11 +32,15 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
 </script>
 
 <template>
-  <section class="panel" aria-label="What to drill">
-    <h2>What to drill <span>what it brings</span></h2>
+  <section class="panel" :aria-label="t('common.whatToDrill')">
+    <h2>
+      {{ t('common.whatToDrill') }} <span>{{ t('desk.whatItBrings') }}</span>
+    </h2>
     <p class="muted small">
-      What the start would be worth more, worked out anew for each.
-      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+      {{ t('desk.whatTheStartWouldBeWorth') }}
+      <span v-if="progress !== null" role="status">{{
+        t('common.workingItOutProgress', { progress: Math.round(progress * 100) })
+      }}</span>
     </p>
     <ol v-if="rows.length">
       <li v-for="row in shown" :key="`${row.head} ${row.detail}`">
@@ -47,13 +52,13 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
           :value="row.gain.gain"
           form="gain"
           :asked="{ of: 'gain', head: row.head, with: row.with, gain: row.gain.gain }"
-          :label="`Gain of ${row.head}`"
+          :label="t('desk.gainOfHead', { head: row.head })"
         />
       </li>
     </ol>
-    <p v-else-if="progress === null && answer" class="muted">Nothing that could be drilled would change the start.</p>
+    <p v-else-if="progress === null && answer" class="muted">{{ t('desk.nothingThatCouldBeDrilledWould') }}</p>
     <button v-if="rows.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
-      {{ showsAll ? 'Fewer' : `All ${rows.length}` }}
+      {{ showsAll ? t('common.fewer') : t('common.allOf', { of: rows.length }) }}
     </button>
   </section>
 </template>

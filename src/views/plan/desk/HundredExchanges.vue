@@ -10,6 +10,7 @@ import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import HowSure from '../../parts/figures/HowSure.vue'
 import TooLittle from '../../parts/figures/TooLittle.vue'
+import { t } from '../../../words'
 
 /** The start's value, a sentence a coach would say, and what becomes of a hundred exchanges. */
 const charts = useCharts()
@@ -19,22 +20,22 @@ const repeats = computed(() => sayRepeats(present(charts.chart), present(store.f
 
 const parts = computed(() => {
   const { endings } = present(store.figures)
-  const finish = present(store.scenario).goal.length ? 'finished or at the goal' : 'finished'
+  const finish = present(store.scenario).goal.length ? t('desk.finishedOrAtTheGoal') : 'finished'
   return [
     { key: 'finish', name: finish, value: endings.finish },
-    { key: 'ours', name: 'ended ahead', value: endings.ours },
-    { key: 'even', name: 'ended even', value: endings.even },
-    { key: 'theirs', name: 'ended behind', value: endings.theirs },
-    { key: 'caught', name: 'caught', value: endings.caught },
+    { key: 'ours', name: t('desk.endedAhead'), value: endings.ours },
+    { key: 'even', name: t('desk.endedEven'), value: endings.even },
+    { key: 'theirs', name: t('desk.endedBehind'), value: endings.theirs },
+    { key: 'caught', name: t('desk.caught'), value: endings.caught },
   ]
 })
 </script>
 
 <template>
-  <section class="panel hundred" aria-label="What the start is worth">
+  <section class="panel hundred" :aria-label="t('desk.whatTheStartIsWorth')">
     <div class="worth">
-      <AskedFigure :value="store.figures!.value" :asked="{ of: 'start' }" label="Worth of the start" />
-      <span class="label">worth</span>
+      <AskedFigure :value="store.figures!.value" :asked="{ of: 'start' }" :label="t('common.worthOfTheStart')" />
+      <span class="label">{{ t('common.worth') }}</span>
       <HowSure />
     </div>
     <div class="rest" :class="{ stale: store.stale }">

@@ -3,6 +3,7 @@ import { useRouter } from 'vue-router'
 import { addRound } from '../../../core/chart/edits/positionalRounds'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
 import { useCharts } from '../../../stores/charts'
+import { t } from '../../../words'
 
 /** One press makes a positional round of a leak or a loose end. */
 const props = defineProps<{ name: string; position: PositionId; reaction: ReactionId; move: MoveId | null }>()
@@ -11,7 +12,7 @@ const router = useRouter()
 
 async function make() {
   const { position, reaction, move, name } = props
-  charts.edit(`A round: ${name}`, (draft) => void addRound(draft, position, reaction, move))
+  charts.edit(t('desk.aRoundName', { name }), (draft) => void addRound(draft, position, reaction, move))
   await router.push('/runs/rounds')
 }
 </script>
@@ -20,10 +21,10 @@ async function make() {
   <button
     type="button"
     class="button quiet"
-    :aria-label="`A round of ${name}`"
-    title="Make a round of it"
+    :aria-label="t('desk.aRoundOfName', { name })"
+    :title="t('desk.makeARoundOfIt')"
     @click="make"
   >
-    Make a round
+    {{ t('desk.makeARound') }}
   </button>
 </template>

@@ -5,6 +5,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import MoreButton from '../../../components/MoreButton.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { t } from '../../../words'
 
 /** The moves in the order in which the best plan uses them. */
 const charts = useCharts()
@@ -26,10 +27,10 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
 </script>
 
 <template>
-  <section class="panel" aria-label="Moves in use">
-    <h2>What the best plan uses</h2>
+  <section class="panel" :aria-label="t('desk.movesInUse')">
+    <h2>{{ t('desk.whatTheBestPlanUses') }}</h2>
     <p class="muted small">
-      How often an exchange tries it, from anywhere, and what it is worth from its own position.
+      {{ t('desk.howOftenAnExchangeTriesIt') }}
     </p>
     <table>
       <tbody>
@@ -39,19 +40,19 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
               :value="figure.uses"
               form="times"
               :asked="{ of: 'uses', move: move.id }"
-              :label="`Tries of ${move.name}`"
+              :label="t('common.triesOfName', { name: move.name })"
             />
           </td>
           <td class="meter"><span :style="{ width: `${(100 * figure.uses) / most}%` }" /></td>
           <td>
             <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>
-            <span class="muted"> from {{ from }}</span>
+            <span class="muted">&nbsp;{{ t('common.fromFrom', { from }) }}</span>
           </td>
           <td class="worth">
             <AskedFigure
               :value="figure.value"
               :asked="{ of: 'move', move: move.id }"
-              :label="`Worth of ${move.name}`"
+              :label="t('common.worthOfMove', { move: move.name })"
             />
           </td>
         </tr>

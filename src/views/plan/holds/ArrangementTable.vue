@@ -11,6 +11,7 @@ import { scenarioLine } from '../../parts/print/scenarioLine'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
 import SwitchPlan from './SwitchPlan.vue'
+import { t } from '../../../words'
 
 /** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
 const { chart, position } = useHolds()
@@ -32,21 +33,21 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
 </script>
 
 <template>
-  <section v-if="isComparable" ref="root" class="panel arrangements" aria-label="Arrangements side by side">
+  <section v-if="isComparable" ref="root" class="panel arrangements" :aria-label="t('holds.arrangementsSideBySide')">
     <h2>
-      Arrangements side by side
+      {{ t('holds.arrangementsSideBySide') }}
       <span
-        >what each leaves of their escapes
-        <button type="button" class="button quiet" @click="print">Print</button></span
+        >{{ t('holds.whatEachLeavesOfTheirEscapes') }}
+        <button type="button" class="button quiet" @click="print">{{ t('common.print') }}</button></span
       >
     </h2>
     <SwitchPlan v-if="plan.length" :plan="plan" />
-    <p v-else class="muted small">Against what they do here, no other arrangement leaves less.</p>
-    <div class="scrolls" tabindex="0" role="group" aria-label="The table of arrangements">
+    <p v-else class="muted small">{{ t('holds.againstWhatTheyDoHereNo') }}</p>
+    <div class="scrolls" tabindex="0" role="group" :aria-label="t('holds.theTableOfArrangements')">
       <table>
         <thead>
           <tr>
-            <th>they</th>
+            <th>{{ t('common.they2') }}</th>
             <th v-for="one in compared.arrangements" :key="one.id" :class="{ here: one.id === position!.id }">
               <RouterLink :to="`/holds/${one.id}`">{{ one.name }}</RouterLink>
               <b v-if="worthOf(one.id) !== undefined"> {{ hundred(worthOf(one.id)!) }}</b>
@@ -58,7 +59,7 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
             <td>{{ escape.name }}</td>
             <td v-for="(left, i) in escape.left" :key="i" :class="{ best: escape.best === i }">
               <LeftBar :left="left" />
-              <span v-if="escape.best === i" class="small"> least</span>
+              <span v-if="escape.best === i" class="small">&nbsp;{{ t('holds.least') }}</span>
             </td>
           </tr>
         </tbody>

@@ -8,6 +8,7 @@ import { factsOf, frameOf, FRAMES, whoControls } from '../../../core/sides/frame
 import { pairsOfFrame, type WordPair } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
 import { useHolds } from './holds'
+import { t } from '../../../words'
 
 /** How the two lie or stand to each other, and what must be known to say sides; without it, left and right are said. */
 const { position } = useHolds()
@@ -24,26 +25,28 @@ const said = ({ pair: [one, two] }: WordPair) => `${words.value[one] ?? one} ${w
 /** Sets how this school says a pair of side words; every text of the chart then uses them. */
 function setWords({ pair }: WordPair, chosen: string) {
   const own = chosen.split(' ')
-  charts.edit(`Say ${own.join(' and ')}`, (draft) => pair.forEach((word, i) => setWord(draft, word, own[i] ?? '')))
+  charts.edit(t('common.sayMoves', { moves: own.join(t('holds.and')) }), (draft) =>
+    pair.forEach((word, i) => setWord(draft, word, own[i] ?? '')),
+  )
 }
 
 function setFrame(frame: string) {
   const { id, name } = present(position.value)
-  charts.edit(`Frame of ${name}`, (draft) => setField(draft, 'positions', id, 'frame', frame))
+  charts.edit(t('holds.frameOfName', { name }), (draft) => setField(draft, 'positions', id, 'frame', frame))
 }
 
 function setSide(key: string, side: string) {
   const { id, name } = present(position.value)
-  charts.edit(`Sides of ${name}`, (draft) => setFact(draft, id, key, side))
+  charts.edit(t('common.sidesOfName', { name }), (draft) => setFact(draft, id, key, side))
 }
 </script>
 
 <template>
   <div class="frame">
     <label>
-      <span class="label">Which picture</span>
+      <span class="label">{{ t('holds.whichPicture') }}</span>
       <select class="field" :value="position!.frame ?? ''" @change="setFrame(valueOf($event))">
-        <option value="">in no frame</option>
+        <option value="">{{ t('holds.inNoFrame') }}</option>
         <option v-if="isOwn" :value="position!.frame">{{ position!.frame }}</option>
         <option v-for="one in FRAMES" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
@@ -55,23 +58,23 @@ function setSide(key: string, side: string) {
         :value="String(position!.orientation?.[fact.key] ?? '')"
         @change="setSide(fact.key, valueOf($event))"
       >
-        <option value="">not said</option>
-        <option value="left">left</option>
-        <option value="right">right</option>
+        <option value="">{{ t('holds.notSaid') }}</option>
+        <option value="left">{{ t('holds.left') }}</option>
+        <option value="right">{{ t('holds.right') }}</option>
       </select>
     </label>
     <label v-if="isGuard">
-      <span class="label">who is underneath</span>
+      <span class="label">{{ t('holds.whoIsUnderneath') }}</span>
       <select class="field" :value="position!.orientation?.below ?? ''" @change="setSide('below', valueOf($event))">
-        <option value="">they are</option>
-        <option value="ours">we are</option>
+        <option value="">{{ t('common.theyAre') }}</option>
+        <option value="ours">{{ t('common.weAre') }}</option>
       </select>
     </label>
     <label v-for="one in pairs" :key="one.pair.join()">
-      <span class="label">our words for it</span>
+      <span class="label">{{ t('holds.ourWordsForIt') }}</span>
       <select
         class="field"
-        :aria-label="`Say ${one.pair.join(' and ')} as`"
+        :aria-label="t('holds.sayPairAs', { pair: one.pair.join(t('holds.and')) })"
         :value="said(one)"
         @change="setWords(one, valueOf($event))"
       >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
@@ -14,6 +15,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
 import { useRemoving } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** A hold in detail: which limbs it takes, what it takes from the other, and what it is worth here. */
 const props = defineProps<{ hold: Hold }>()
@@ -38,7 +40,7 @@ const worth = computed(() => {
 
 function set<F extends keyof Hold>(label: string, field: F, value: Hold[F] | undefined) {
   const { id, name } = props.hold
-  charts.edit(`${label} of ${name}`, (draft) => setField(draft, 'holds', id, field, value))
+  charts.edit(t('common.fieldOfName', { field: label, name }), (draft) => setField(draft, 'holds', id, field, value))
 }
 
 function toggleLimb(limb: Limb) {
@@ -46,15 +48,15 @@ function toggleLimb(limb: Limb) {
   const next = limbs.includes(limb)
     ? limbs.filter((one) => one !== limb)
     : LIMBS.filter((one) => one === limb || limbs.includes(one))
-  if (!next.length) return void charts.tell('A hold takes at least one limb.', 'warning')
-  charts.edit(`Limbs of ${name}`, (draft) => setLimbs(draft, id, next))
+  if (!next.length) return void charts.tell(t('holds.aHoldTakesAtLeastOne'), 'warning')
+  charts.edit(t('holds.limbsOfName', { name }), (draft) => setLimbs(draft, id, next))
 }
 
 function deny(capability: string, event: Event) {
   const tenths = Number(valueOf(event))
   const { id, name } = props.hold
   charts.edit(
-    `What ${name} takes`,
+    t('holds.whatNameTakes', { name }),
     (draft) => setDenial(draft, id, capability, tenths / 10),
     `deny ${id} ${capability}`,
   )
@@ -63,7 +65,11 @@ function deny(capability: string, event: Event) {
 function remove() {
   const { id, name } = props.hold
   select(undefined)
-  removing({ id, name: `${name} everywhere` }, (draft) => removeHold(draft, id), `Remove ${name}`)
+  removing(
+    { id, name: t('common.nameEverywhere', { name }) },
+    (draft) => removeHold(draft, id),
+    t('common.removeName', { name }),
+  )
 }
 </script>
 
@@ -73,37 +79,49 @@ function remove() {
       <h2>
         <InlineText
           :value="hold.name"
-          label="Name of the hold"
+          :label="t('holds.nameOfTheHold')"
           required
-          @change="(name) => set('Name', 'name', name)"
+          @change="(name) => set(t('holds.name'), 'name', name)"
         />
       </h2>
       <p class="muted small">
-        {{ holder(hold) === 'ours' ? 'ours' : 'theirs' }}, in
-        {{ places.map(({ name }) => name).join('; ') || 'no position' }}
+        {{
+          t('holds.holdInPlaces', {
+            hold: holder(hold) === 'ours' ? t('holds.ours') : t('holds.theirs'),
+            places: places.map(({ name }) => name).join('; ') || t('holds.noPosition'),
+          })
+        }}
       </p>
     </header>
     <p v-if="worth" class="worth">
-      {{ position!.name }} is worth <b>{{ finer(worth.with) }}</b> with it and
-      <b>{{ finer(worth.without) }}</b> without: this hold is worth <b>{{ changeText(worth.with - worth.without) }}</b>.
+      <I18nT keypath="holds.worthWithAndWithout" scope="global"
+        ><template #position>{{ position!.name }}</template
+        ><template #with
+          ><b>{{ finer(worth.with) }}</b></template
+        ><template #without
+          ><b>{{ finer(worth.without) }}</b></template
+        ><template #hold
+          ><b>{{ changeText(worth.with - worth.without) }}</b></template
+        ></I18nT
+      >
     </p>
     <fieldset>
-      <legend class="label">Limbs that it takes</legend>
+      <legend class="label">{{ t('holds.limbsThatItTakes') }}</legend>
       <label v-for="limb in LIMBS" :key="limb">
         <input type="checkbox" :checked="hold.limbs.includes(limb)" @change="toggleLimb(limb)" /> {{ limbWords(limb) }}
       </label>
     </fieldset>
     <label class="across"
-      ><span class="label on">On</span>
+      ><span class="label on">{{ t('holds.on') }}</span>
       <InlineText
         :value="hold.on ?? ''"
-        label="What it is on"
-        placeholder="where it holds"
-        @change="(part) => set('Part', 'on', part)"
+        :label="t('holds.whatItIsOn')"
+        :placeholder="t('holds.whereItHolds')"
+        @change="(part) => set(t('holds.part'), 'on', part)"
       />
     </label>
     <fieldset class="denies">
-      <legend class="label">Of ten tries, it takes away</legend>
+      <legend class="label">{{ t('holds.ofTenTriesItTakesAway') }}</legend>
       <label v-for="capability in capabilities" :key="capability" :class="{ none: !strengths.get(capability) }">
         <span>{{ capabilityWords(capability) }}</span>
         <SteadyInput
@@ -112,13 +130,13 @@ function remove() {
           min="0"
           max="10"
           :value="Math.round((strengths.get(capability) ?? 0) * 10)"
-          :aria-label="`Takes from: ${capabilityWords(capability)}`"
+          :aria-label="t('holds.takesFromCapability', { capability: capabilityWords(capability) })"
           @change="deny(capability, $event)"
         />
       </label>
     </fieldset>
-    <NotesField :value="hold.notes" @change="(notes) => set('Notes', 'notes', notes)" />
-    <button type="button" class="button" @click="remove">Remove this hold everywhere</button>
+    <NotesField :value="hold.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
+    <button type="button" class="button" @click="remove">{{ t('holds.removeThisHoldEverywhere') }}</button>
   </div>
 </template>
 

@@ -13,6 +13,7 @@ import { whyNothing } from '../../../core/say/holds'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
+import { t } from '../../../words'
 
 /** The holds that are on in a position, ours and theirs, and what letting go of each would mean. */
 const { chart, position, on, worths, select, selected } = useHolds()
@@ -60,7 +61,7 @@ function find(text: string): Choice[] {
     .slice(0, 8)
     .map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) }))
   const isNew = typed && !known.some(({ name }) => name.toLowerCase() === typed)
-  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: 'new hold' }] : choices
+  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: t('common.newHold') }] : choices
 }
 
 function pick({ id, value }: Choice) {
@@ -68,12 +69,14 @@ function pick({ id, value }: Choice) {
   const at = present(position.value).id
   let hold = id ?? ''
   let off: string[] = []
-  charts.edit(`${value} on`, (draft) => {
+  charts.edit(t('holds.valueOn', { value }), (draft) => {
     if (!id) hold = addHold(draft, { name: value, limbs: [freeHand(on.value)] })
     off = putOn(draft, at, hold)
   })
   if (off.length)
-    charts.tell(`Let go of ${off.map((one) => lookUp(chart.value.holds, one)?.name).join(', ')}: the same limb.`)
+    charts.tell(
+      t('holds.letGoOfOffTheSame', { off: off.map((one) => lookUp(chart.value.holds, one)?.name).join(', ') }),
+    )
   if (!id) select(hold)
 }
 
@@ -82,13 +85,15 @@ const freeHand = (holds: readonly Hold[]) =>
   holds.some((hold) => holder(hold) === 'ours' && hold.limbs.includes('left-hand')) ? 'right-hand' : 'left-hand'
 
 function letGo({ id, name }: Hold) {
-  charts.edit(`${name} off`, (draft) => takeOff(draft, present(position.value).id, id))
+  charts.edit(t('holds.nameOff', { name }), (draft) => takeOff(draft, present(position.value).id, id))
 }
 </script>
 
 <template>
-  <section class="panel" aria-label="Holds that are on">
-    <h2>On <span>if we let go</span></h2>
+  <section class="panel" :aria-label="t('holds.holdsThatAreOn')">
+    <h2>
+      {{ t('holds.on') }} <span>{{ t('holds.ifWeLetGo') }}</span>
+    </h2>
     <ul v-if="rows.length">
       <li
         v-for="{ hold, isOurs, limbs, sides, takes, reopens, change, why } in rows"
@@ -98,17 +103,22 @@ function letGo({ id, name }: Hold) {
         <div>
           <button type="button" class="plain name" @click="select(hold.id)">{{ hold.name }}</button>
           <span class="muted limbs">
-            {{ limbs }}<template v-if="hold.on"> on the {{ hold.on.replaceAll('-', ' ') }}</template></span
+            {{ limbs
+            }}<template v-if="hold.on"
+              >&nbsp;{{ t('holds.onThePart', { part: hold.on.replaceAll('-', ' ') }) }}</template
+            ></span
           >
           <p v-if="sides" class="small sides">{{ sides }}</p>
-          <p class="muted small">{{ takes.length ? takes.join('; ') : 'takes nothing from them yet' }}</p>
+          <p class="muted small">{{ takes.length ? takes.join('; ') : t('holds.takesNothingFromThemYet') }}</p>
         </div>
         <p class="small reopens">
-          <template v-if="reopens.length">reopens {{ reopens.map(({ name }) => name).join(', ') }}</template>
+          <template v-if="reopens.length">{{
+            t('holds.reopensReopens', { reopens: reopens.map(({ name }) => name).join(', ') })
+          }}</template>
           <b
             v-if="change !== null"
             :class="{ none: Math.abs(change) < 0.0005 }"
-            title="Change in what the position is worth"
+            :title="t('holds.changeInWhatThePositionIs')"
             >{{ changeText(change) }}</b
           >
           <span v-if="why" class="muted">: {{ why }}</span>
@@ -116,25 +126,25 @@ function letGo({ id, name }: Hold) {
         <button
           type="button"
           class="button quiet"
-          :aria-label="`Let go of ${hold.name}`"
-          title="Let go"
+          :aria-label="t('holds.letGoOfHold', { hold: hold.name })"
+          :title="t('holds.letGo')"
           @click="letGo(hold)"
         >
           ×
         </button>
       </li>
     </ul>
-    <p v-else class="muted">No hold is charted here. Put one on, and the escapes that it hinders change with it.</p>
+    <p v-else class="muted">{{ t('holds.noHoldIsChartedHerePut') }}</p>
     <ComboList
       v-if="isAdding"
       floating
-      label="Which hold?"
-      placeholder="Name it, or take one that is known"
+      :label="t('holds.whichHold')"
+      :placeholder="t('common.nameItOrTakeOneThat')"
       :find="find"
       @pick="pick"
       @cancel="isAdding = false"
     />
-    <button v-else type="button" class="button quiet add" @click="isAdding = true">+ hold</button>
+    <button v-else type="button" class="button quiet add" @click="isAdding = true">{{ t('common.hold') }}</button>
   </section>
 </template>
 

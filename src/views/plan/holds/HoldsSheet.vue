@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { freeLimbs } from '../../../core/holds/oneMore'
@@ -17,6 +18,7 @@ import PinFigure from '../../parts/body/PinFigure.vue'
 import PinTable from './PinTable.vue'
 import ThreeQuestions from './ThreeQuestions.vue'
 import { provideHolds } from './holds'
+import { t } from '../../../words'
 
 const { chart, position, on, check, selected } = provideHolds()
 const store = useFigures()
@@ -35,14 +37,16 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
 <template>
   <div class="holds">
     <PositionList screen="holds" />
-    <section v-if="position" class="sheet" :aria-label="`Holds in ${position.name}`">
+    <section v-if="position" class="sheet" :aria-label="t('holds.holdsInPosition', { position: position.name })">
       <HoldsTabs at="pin" />
       <header>
         <div>
           <h1>{{ position.name }}</h1>
           <p class="muted">
-            <template v-if="on.length">Free to attack: {{ free || 'no hand and no leg' }}. </template>
-            <RouterLink :to="`/worksheet/${position.id}`">Worksheet</RouterLink>
+            <template v-if="on.length"
+              >{{ t('holds.freeToAttackFree', { free: free || t('holds.noHandAndNoLeg') }) }}
+            </template>
+            <RouterLink :to="`/worksheet/${position.id}`">{{ t('common.worksheet') }}</RouterLink>
           </p>
         </div>
         <AskedFigure
@@ -51,7 +55,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
           :value="figure.value"
           form="value"
           :asked="{ of: 'position', position: position.id }"
-          :label="`Worth of ${position.name}`"
+          :label="t('common.worthOfMove', { move: position.name })"
         />
       </header>
       <FrameField />
@@ -68,17 +72,20 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
       <ArrangementTable />
       <OneMore v-if="hindrable" />
       <p v-if="figure?.still !== undefined && figure.still !== null" class="panel still">
-        Holding still here is worth <b>{{ hundred(figure.still) }}</b>,
-        {{
-          figure.best === 'wait' ? 'and it is the best there is' : `against ${hundred(figure.value)} for the best move`
-        }}.
+        <I18nT :keypath="figure.best === 'wait' ? 'holds.stillIsBest' : 'holds.stillAgainstTheBest'" scope="global"
+          ><template #still
+            ><b>{{ hundred(figure.still) }}</b></template
+          ><template #best>{{ hundred(figure.value) }}</template></I18nT
+        >
       </p>
     </section>
     <section v-else class="sheet">
-      <h1>Where do you start from?</h1>
-      <p class="muted">Name a position on the left.</p>
+      <h1>{{ t('common.whereDoYouStartFrom') }}</h1>
+      <p class="muted">{{ t('holds.nameAPositionOnTheLeft') }}</p>
     </section>
-    <aside v-if="selected" aria-label="The hold in detail"><HoldInspector :key="selected.id" :hold="selected" /></aside>
+    <aside v-if="selected" :aria-label="t('holds.theHoldInDetail')">
+      <HoldInspector :key="selected.id" :hold="selected" />
+    </aside>
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import { limbsWords } from '../../../core/holds/limbWords'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
+import { t } from '../../../words'
 
 /** What one more control would take from them, and the fewest that shut all. */
 const { chart, position, next, more, worths } = useHolds()
@@ -33,31 +34,35 @@ const rows = computed(() =>
 const fewest = computed(() => smallestShuttingSet(chart.value, present(position.value).id))
 
 function put(id: string, name: string) {
-  charts.edit(`${name} on`, (draft) => putOnKnown(draft, present(position.value).id, id, more.value))
+  charts.edit(t('holds.valueOn', { value: name }), (draft) =>
+    putOnKnown(draft, present(position.value).id, id, more.value),
+  )
 }
 </script>
 
 <template>
-  <section class="panel" aria-label="One more control">
-    <h2>One more control <span>takes of ten tries, and is worth</span></h2>
+  <section class="panel" :aria-label="t('holds.oneMoreControl')">
+    <h2>
+      {{ t('holds.oneMoreControl') }} <span>{{ t('holds.takesOfTenTriesAndIs') }}</span>
+    </h2>
     <ul v-if="rows.length">
       <li v-for="row in rows" :key="row.hold">
         <div>
-          <button type="button" class="plain name" :title="`Put it on`" @click="put(row.hold, row.name)">
+          <button type="button" class="plain name" :title="t('holds.putItOn')" @click="put(row.hold, row.name)">
             {{ row.name }}
           </button>
           <span class="muted small"
-            ><template v-if="row.isNew"> from the Shelf;</template> leaves free:
-            {{ limbsWords(row.free) || 'nothing' }}</span
+            ><template v-if="row.isNew"> {{ t('holds.fromTheShelf') }}&nbsp;</template>
+            {{ t('holds.leavesFreeFree', { free: limbsWords(row.free) || t('common.nothing') }) }}</span
           >
-          <p v-if="row.shuts.length" class="small">shuts {{ row.shuts.join(', ') }}</p>
+          <p v-if="row.shuts.length" class="small">{{ t('holds.shutsShuts', { shuts: row.shuts.join(', ') }) }}</p>
         </div>
         <b>{{ (row.takes * 10).toFixed(1) }}</b>
         <b v-if="row.change !== null">{{ changeText(row.change) }}</b>
       </li>
     </ul>
     <p v-else class="muted">
-      No other hold that is charted for this frame takes more from them with a limb that is free.
+      {{ t('holds.noOtherHoldThatIsCharted') }}
     </p>
     <p v-if="fewest" class="fewest">{{ sayFewest(fewest, nameOf) }}</p>
   </section>

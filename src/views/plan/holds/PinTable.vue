@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
+import { t } from '../../../words'
 
 /** Their escapes from here, those that are most open and most tried first, and which hold stands in the way. */
 const { chart, position, check } = useHolds()
@@ -23,15 +24,15 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="panel" aria-label="Their escapes from here">
-    <h2>Their escapes</h2>
+  <section class="panel" :aria-label="t('holds.theirEscapesFromHere')">
+    <h2>{{ t('holds.theirEscapes') }}</h2>
     <table>
       <thead>
         <tr>
-          <th>they</th>
-          <th>when</th>
-          <th>what is left of it</th>
-          <th>because of</th>
+          <th>{{ t('common.they2') }}</th>
+          <th>{{ t('holds.when') }}</th>
+          <th>{{ t('holds.whatIsLeftOfIt') }}</th>
+          <th>{{ t('holds.becauseOf') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -42,12 +43,13 @@ const rows = computed(() =>
             >
           </td>
           <td class="small muted">
-            <template v-if="row.to">{{ row.to }}</template><template v-if="row.to && row.isUnprompted">, or </template
-            ><template v-if="row.isUnprompted">we hold still</template>
+            <template v-if="row.to">{{ row.to }}</template><template v-if="row.to && row.isUnprompted"
+              >{{ t('holds.or') }}&nbsp;</template
+            ><template v-if="row.isUnprompted">{{ t('holds.weHoldStill') }}</template>
           </td>
           <td><LeftBar :left="row.left" /></td>
           <td class="small muted">
-            {{ row.holds || (row.isHindrable ? 'nothing yet' : 'nobody has said what they need for it') }}
+            {{ row.holds || (row.isHindrable ? t('holds.nothingYet') : t('holds.nobodyHasSaidWhatTheyNeed')) }}
           </td>
         </tr>
       </tbody>

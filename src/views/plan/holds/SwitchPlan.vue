@@ -4,6 +4,7 @@ import { leftWords } from '../../../core/holds/limbWords'
 import type { Switch } from '../../../core/holds/compareArrangements'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useHolds } from './holds'
+import { t } from '../../../words'
 
 /** The switching plan, drawn: from here, at which escape, by which move, to which arrangement. */
 const props = defineProps<{ plan: readonly Switch[] }>()
@@ -19,16 +20,18 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <ol class="plan" :aria-label="`From ${position!.name}, where to switch against which escape`">
+  <ol class="plan" :aria-label="t('holds.fromPositionWhereToSwitchAgainst', { position: position!.name })">
     <li v-for="(row, i) in rows" :key="row.reaction">
       <span class="ledge from">{{ i === 0 ? position!.name : '' }}</span>
       <span class="escape">{{ row.escape }}</span>
       <span class="line" :class="{ loose: !row.by }">
-        <span>{{ row.by ?? 'no move that switches is charted' }}</span>
+        <span>{{ row.by ?? t('holds.noMoveThatSwitchesIsCharted') }}</span>
       </span>
       <span class="ledge">
         <RouterLink :to="`/holds/${row.to}`">{{ row.name }}</RouterLink>
-        <span class="muted small"> {{ leftWords(row.before) }} here, {{ leftWords(row.after) }} there</span>
+        <span class="muted small">
+          {{ t('holds.beforeHereAfterThere', { before: leftWords(row.before), after: leftWords(row.after) }) }}</span
+        >
       </span>
     </li>
   </ol>

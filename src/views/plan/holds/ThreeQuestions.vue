@@ -5,6 +5,7 @@ import { gradeOf, QUESTIONS } from '../../../core/holds/pinCheck'
 import { capabilityWords } from '../../../core/holds/limbWords'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
+import { t } from '../../../words'
 
 /** What every pin must see to, answered first: hips, shoulders, face. */
 const { chart, check } = useHolds()
@@ -14,9 +15,9 @@ const asked = computed(() =>
     const open = states.filter(({ left }) => gradeOf(left) === 'open').length
     const shut = states.filter(({ left }) => gradeOf(left) === 'shut').length
     return {
-      head: `Their ${ask}`,
+      head: t('common.theirAsk', { ask }),
       states,
-      verdict: open === states.length ? 'free' : shut === states.length ? 'controlled' : 'partly controlled',
+      verdict: open === states.length ? 'free' : shut === states.length ? 'controlled' : t('holds.partlyControlled'),
     }
   }),
 )
@@ -26,7 +27,9 @@ const others = computed(() => {
   return check.value.capabilities.filter(({ capability }) => !known.includes(capability))
 })
 const panels = computed(() =>
-  others.value.length ? [...asked.value, { head: 'And they could', states: others.value, verdict: '' }] : asked.value,
+  others.value.length
+    ? [...asked.value, { head: t('holds.andTheyCould'), states: others.value, verdict: '' }]
+    : asked.value,
 )
 const names = (ids: readonly string[]) => ids.map((id) => lookUp(chart.value.holds, id)?.name).join(', ')
 </script>

@@ -6,6 +6,7 @@ import { continueRun } from '../../../core/chart/edits/runs'
 import { nextSteps } from '../../../core/limbScore/nextSteps'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** What happens next in the run: what we try and what comes of it, what they do, what we answer; or one step less. */
 const { chart, run, played } = useScore()
@@ -25,12 +26,12 @@ function pick({ id, value }: Choice) {
   const { step } = sure(choices.value[Number(id)])
   const { id: of, name, steps } = present(run.value)
   const kept = steps.slice(0, played.value.beats.length - 1)
-  charts.edit(`${value} in ${name}`, (draft) => continueRun(draft, of, kept, step))
+  charts.edit(t('score.valueInName', { value, name }), (draft) => continueRun(draft, of, kept, step))
 }
 
 function shorten() {
   const { id, name, steps } = present(run.value)
-  charts.edit(`A step less in ${name}`, (draft) => continueRun(draft, id, steps.slice(0, -1)))
+  charts.edit(t('score.aStepLessInName', { name }), (draft) => continueRun(draft, id, steps.slice(0, -1)))
 }
 </script>
 
@@ -40,7 +41,7 @@ function shorten() {
       v-if="isAdding"
       floating
       class="list"
-      label="What happens next?"
+      :label="t('score.whatHappensNext')"
       :find="find"
       @pick="pick"
       @cancel="isAdding = false"
@@ -50,8 +51,8 @@ function shorten() {
         v-if="choices.length"
         type="button"
         class="button quiet"
-        title="What happens next"
-        aria-label="Add a step"
+        :title="t('score.whatHappensNext2')"
+        :aria-label="t('score.addAStep')"
         @click="isAdding = true"
       >
         +
@@ -60,8 +61,8 @@ function shorten() {
         v-if="run!.steps.length"
         type="button"
         class="button quiet"
-        title="Take the last step away"
-        aria-label="Take the last step away"
+        :title="t('score.takeTheLastStepAway')"
+        :aria-label="t('score.takeTheLastStepAway')"
         @click="shorten"
       >
         −

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { changeText, finer } from '../../../core/say/figureText'
@@ -6,6 +7,7 @@ import { nowOrLater } from '../../../core/limbScore/nowOrLater'
 import { leftWords } from '../../../core/holds/limbWords'
 import { useTrials } from '../../../stores/trials'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** Whether the plan takes the run's way or tries the finish at once, against someone who reads us more or less. */
 const { chart, run } = useScore()
@@ -34,10 +36,10 @@ const rows = computed(() =>
     const gap = first - now
     const says =
       Math.abs(gap) < CLOSE
-        ? `too close to call (${changeText(gap)})`
+        ? t('score.tooCloseToCallGap', { gap: changeText(gap) })
         : gap > 0
-          ? `${present(asked.value).first.name} first (${changeText(gap)})`
-          : `${present(asked.value).now.name} at once (${changeText(-gap)})`
+          ? t('score.firstFirstGap', { first: present(asked.value).first.name, gap: changeText(gap) })
+          : t('score.nowAtOnceGap', { now: present(asked.value).now.name, gap: changeText(-gap) })
     return { sharpness, first, now, says }
   }),
 )
@@ -45,15 +47,17 @@ const tries = (n: number) => (Number.isInteger(n) ? String(n) : n.toFixed(1))
 </script>
 
 <template>
-  <section v-if="asked" class="panel" aria-label="Now or later">
-    <h2>Now or later <span>what the plan prefers from the start of this run</span></h2>
+  <section v-if="asked" class="panel" :aria-label="t('score.nowOrLater')">
+    <h2>
+      {{ t('score.nowOrLater') }} <span>{{ t('score.whatThePlanPrefersFromThe') }}</span>
+    </h2>
     <table>
       <thead>
         <tr>
-          <th>they see it coming</th>
-          <th>{{ asked.now.name }}, at once</th>
-          <th>{{ asked.first.name }}, first</th>
-          <th>the plan</th>
+          <th>{{ t('score.theySeeItComing') }}</th>
+          <th>{{ t('score.nowAtOnce', { now: asked.now.name }) }}</th>
+          <th>{{ t('score.firstFirst', { first: asked.first.name }) }}</th>
+          <th>{{ t('score.thePlan') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -68,15 +72,21 @@ const tries = (n: number) => (Number.isInteger(n) ? String(n) : n.toFixed(1))
       </tbody>
     </table>
     <p v-if="asked.met.length" class="small">
-      At once they have
+      {{ t('score.atOnceTheyHave') }}
       <template v-for="(one, i) in asked.met" :key="one.name"
-        ><template v-if="i">; </template><b>{{ one.name }}</b> ({{ tries(one.ofTen) }} of ten tries; along this run at
-        the least {{ leftWords(one.left) }})</template
+        ><template v-if="i">; </template><b>{{ one.name }}</b>
+        {{ t('score.ofTenOfTenTriesAlong', { ofTen: tries(one.ofTen), left: leftWords(one.left) }) }}</template
       >.
     </p>
     <p v-if="asked.bait" class="small">
-      {{ asked.now.name }} is the bait too: to <b>{{ asked.bait.name }}</b> the answer is {{ asked.first.name }}, which
-      then lands {{ tries(asked.bait.lands) }} of ten instead of {{ tries(asked.bait.cold) }}.
+      <I18nT keypath="score.isTheBaitToo" scope="global"
+        ><template #now>{{ asked.now.name }}</template
+        ><template #reaction
+          ><b>{{ asked.bait.name }}</b></template
+        ><template #first>{{ asked.first.name }}</template
+        ><template #lands>{{ tries(asked.bait.lands) }}</template
+        ><template #cold>{{ tries(asked.bait.cold) }}</template></I18nT
+      >
     </p>
   </section>
 </template>

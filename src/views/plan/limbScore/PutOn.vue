@@ -10,6 +10,7 @@ import { setBar } from '../../../core/limbScore/edits/editBars'
 import { rowsWith } from '../../../core/limbScore/rows'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** Puts a hold on with (or on) a limb that is free, from a step on: one that is known, or a new one. */
 const props = defineProps<{ line: ScoreLine; beat: number }>()
@@ -37,7 +38,7 @@ function find(text: string): Choice[] {
     .filter(({ name }) => name.toLowerCase().includes(typed))
     .map(({ id, name, limbs }): Choice => ({ key: id, value: name, id, hint: limbsWords(limbs) }))
   const isNew = typed && !chart.value.holds?.some(({ name }) => name.toLowerCase() === typed)
-  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: 'new hold' }] : choices
+  return isNew ? [...choices, { key: 'new', value: text.trim(), id: null, hint: t('common.newHold') }] : choices
 }
 
 function pick({ id, value }: Choice) {
@@ -47,7 +48,7 @@ function pick({ id, value }: Choice) {
   const fresh: Omit<Hold, 'id'> =
     row.by === 'ours' ? { name: value, limbs: [limb] } : { name: value, limbs: ['left-hand'], on: limb }
   const want = { from: props.beat, to: until.value }
-  charts.edit(`${value} in ${present(run.value).name}`, (draft) => {
+  charts.edit(t('score.valueInName', { value, name: present(run.value).name }), (draft) => {
     const hold = id ?? addHold(draft, fresh)
     setBar(draft, present(run.value).id, hold, null, want)
   })
@@ -58,8 +59,10 @@ function pick({ id, value }: Choice) {
   <ComboList
     floating
     class="put"
-    :label="`Which hold ${beat === 0 ? 'at the start' : `from step ${beat} on`}?`"
-    placeholder="Name it, or take one that is known"
+    :label="
+      t('score.whichHoldBeat', { beat: beat === 0 ? t('score.atTheStart') : t('score.fromStepBeatOn', { beat }) })
+    "
+    :placeholder="t('common.nameItOrTakeOneThat')"
     :find="find"
     @pick="pick"
     @cancel="emit('close')"

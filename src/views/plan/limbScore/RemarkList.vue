@@ -5,6 +5,7 @@ import { intend } from '../../../core/chart/edits/runs'
 import type { Remark } from '../../../core/limbScore/remark'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** What the check says of the run, with the fix; what is meant so, with the coach's reason, stays quiet. */
 const { run, remarks, beat } = useScore()
@@ -28,26 +29,31 @@ function mean({ key }: Remark, why: string) {
   asking.value = null
   if (!why.trim() && !reasons.value.has(key)) return
   const { id, name } = present(run.value)
-  charts.edit(`A remark on ${name}`, (draft) => intend(draft, id, key, why))
+  charts.edit(t('score.aRemarkOnName', { name }), (draft) => intend(draft, id, key, why))
 }
 </script>
 
 <template>
-  <section class="panel remarks" aria-label="The check of this run">
+  <section class="panel remarks" :aria-label="t('score.theCheckOfThisRun')">
     <h2>
-      The check
+      {{ t('score.theCheck') }}
       <span>{{
         loud.length
-          ? `${loud.length} to look at`
+          ? t('common.nToLookAt', { n: loud.length })
           : remarks.length
-            ? 'the rest is meant so'
-            : 'nothing stands against it'
+            ? t('score.theRestIsMeantSo')
+            : t('score.nothingStandsAgainstIt')
       }}</span>
     </h2>
     <ul v-if="loud.length">
       <li v-for="one in loud" :key="one.key">
-        <button type="button" class="plain step" :title="`Show step ${one.step}`" @click="beat = one.step">
-          step {{ one.step }}
+        <button
+          type="button"
+          class="plain step"
+          :title="t('score.showStepStep', { step: one.step })"
+          @click="beat = one.step"
+        >
+          {{ t('score.stepStep', { step: one.step }) }}
         </button>
         <div>
           <p>{{ one.says }}</p>
@@ -58,31 +64,31 @@ function mean({ key }: Remark, why: string) {
           ref="field"
           v-model="reason"
           class="field"
-          aria-label="Why it is meant so"
-          placeholder="why it is meant so"
+          :aria-label="t('score.whyItIsMeantSo')"
+          :placeholder="t('score.whyItIsMeantSo2')"
           maxlength="200"
           @keydown.enter="mean(one, reason)"
           @keydown.escape="asking = null"
           @keydown.stop
         />
-        <button v-else type="button" class="button quiet" @click="ask(one)">Meant so</button>
+        <button v-else type="button" class="button quiet" @click="ask(one)">{{ t('score.meantSo') }}</button>
       </li>
     </ul>
     <details v-if="quiet.length">
-      <summary>{{ quiet.length }} meant so</summary>
+      <summary>{{ t('score.nMeantSo', { n: quiet.length }) }}</summary>
       <ul>
         <li v-for="one in quiet" :key="one.key">
-          <span class="step">step {{ one.step }}</span>
+          <span class="step">{{ t('score.stepStep', { step: one.step }) }}</span>
           <div>
             <p class="muted">{{ one.says }}</p>
             <p class="small">{{ reasons.get(one.key) }}</p>
           </div>
-          <button type="button" class="button quiet" @click="mean(one, '')">Look again</button>
+          <button type="button" class="button quiet" @click="mean(one, '')">{{ t('score.lookAgain') }}</button>
         </li>
       </ul>
     </details>
     <p v-if="!remarks.length" class="muted small">
-      Limbs with one job each, needs that are on, gates that are kept, frames that allow it, no escape given back.
+      {{ t('score.limbsWithOneJobEachNeeds') }}
     </p>
   </section>
 </template>

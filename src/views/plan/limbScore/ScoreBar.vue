@@ -10,9 +10,10 @@ import { limbState } from '../../../core/limbScore/limbs'
 import { barWords, isAtWork } from '../../../core/say/bar'
 import { rowsWith } from '../../../core/limbScore/rows'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** A hold over the steps in which it is on. Its ends are dragged; arrows move its end, with Shift its beginning. */
-const HOW = 'Drag an end, or use the arrows (Shift: the beginning); Delete lets go; Enter opens it'
+const HOW = t('score.dragAnEndOrUseThe')
 const props = defineProps<{ bar: Bar }>()
 const { played, words, beat, place } = useScore()
 const router = useRouter()
@@ -35,9 +36,11 @@ const isOurs = computed(() => holder(props.bar.hold) === 'ours')
 /** A bar has the look of the person whose limb the line shows. */
 const look = computed(() => ((props.bar.role === 'holds') === isOurs.value ? 'ours' : 'theirs'))
 const when = computed(() => {
-  const name = (beat: number) => (beat === 0 ? 'the start' : `step ${beat}`)
+  const name = (beat: number) => (beat === 0 ? t('score.theStart') : t('score.stepStep', { step: beat }))
   const { from, to } = shown.value
-  return from === to ? `at ${name(from)}` : `from ${name(from)} to ${name(to)}`
+  return from === to
+    ? t('score.atFrom', { from: name(from) })
+    : t('score.fromFromToTo', { from: name(from), to: name(to) })
 })
 
 const last = computed(() => played.value.beats.length - 1)

@@ -7,6 +7,7 @@ import { armsFree, controlsOf, holdsOf } from '../../../core/limbScore/limbs'
 import { HoldTable } from '../../../core/holds/holdTable'
 import { capabilityWords } from '../../../core/holds/limbWords'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** Under the score, at each step: arms to attack and to defend, what is controlled, what it costs, what it is worth. */
 const { chart, played, beat, worths } = useScore()
@@ -26,20 +27,26 @@ const costText = (cost: { capability: string; before: number; after: number }) =
 
 <template>
   <div class="foot">
-    <div class="columns arms" role="group" aria-label="Arms to attack and to defend">
-      <b>Arms to attack : to defend</b>
+    <div class="columns arms" role="group" :aria-label="t('score.armsToAttackAndToDefend')">
+      <b>{{ t('score.armsToAttackToDefend') }}</b>
       <span v-for="({ arms }, i) in beats" :key="i" :class="{ chosen: i === beat, ahead: arms.attack > arms.defend }">
         {{ arms.attack }} : {{ arms.defend }}
       </span>
     </div>
-    <div v-for="(ask, row) in asked" :key="ask" class="columns" role="group" :aria-label="`Their ${ask}`">
-      <b>Their {{ ask }}</b>
+    <div
+      v-for="(ask, row) in asked"
+      :key="ask"
+      class="columns"
+      role="group"
+      :aria-label="t('common.theirAsk', { ask })"
+    >
+      <b>{{ t('common.theirAsk', { ask }) }}</b>
       <span v-for="({ controls }, i) in beats" :key="i" :class="[sure(controls[row]).control, { chosen: i === beat }]">
         {{ sure(controls[row]).control }}
       </span>
     </div>
-    <div class="columns costs" role="group" aria-label="What each step gives back to them">
-      <b>What they get back, of ten tries</b>
+    <div class="columns costs" role="group" :aria-label="t('score.whatEachStepGivesBackTo')">
+      <b>{{ t('score.whatTheyGetBackOfTen') }}</b>
       <span
         v-for="({ costs }, i) in beats"
         :key="i"
@@ -47,22 +54,22 @@ const costText = (cost: { capability: string; before: number; after: number }) =
         :title="costs.map(costText).join('; ')"
       >
         <template v-for="cost in costs.slice(0, 2)" :key="cost.capability">{{ costText(cost) }}<br /></template>
-        <template v-if="costs.length > 2">and {{ costs.length - 2 }} more</template>
+        <template v-if="costs.length > 2">{{ t('common.andNMore', { n: costs.length - 2 }) }}</template>
       </span>
     </div>
-    <div class="columns" role="group" aria-label="Time since the start">
-      <b>Time</b>
+    <div class="columns" role="group" :aria-label="t('score.timeSinceTheStart')">
+      <b>{{ t('score.time') }}</b>
       <span v-for="({ seconds }, i) in beats" :key="i" :class="{ chosen: i === beat }">{{ clockText(seconds) }}</span>
     </div>
-    <div class="columns worth" role="group" aria-label="What it is worth to be here">
-      <b>Worth</b>
+    <div class="columns worth" role="group" :aria-label="t('score.whatItIsWorthToBe')">
+      <b>{{ t('common.worth2') }}</b>
       <span
         v-for="({ worth }, i) in beats"
         :key="i"
         :class="{ chosen: i === beat }"
-        :title="typeof worth === 'number' ? finer(worth) : 'The game does not come here: see the remarks'"
+        :title="typeof worth === 'number' ? finer(worth) : t('score.theGameDoesNotComeHere')"
       >
-        {{ typeof worth === 'number' ? hundred(worth) : worth === null ? 'not so' : '' }}
+        {{ typeof worth === 'number' ? hundred(worth) : worth === null ? t('score.notSo') : '' }}
       </span>
     </div>
   </div>

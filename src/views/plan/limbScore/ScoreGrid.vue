@@ -7,6 +7,7 @@ import NextStep from './NextStep.vue'
 import ScoreFoot from './ScoreFoot.vue'
 import ScoreLine from './ScoreLine.vue'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** The score: a line for each limb, a column for each step; what limbs are called changes where the sides do. */
 const { chart, run, played, lines, remarks, beat } = useScore()
@@ -27,7 +28,7 @@ const heads = computed(() =>
         one.place.kind === 'position'
           ? lookUp(chart.value.positions, one.place.id)?.name
           : one.place.kind === 'finish'
-            ? 'a finish'
+            ? t('common.aFinish')
             : undefined,
       remarks: remarks.value.filter(({ step }) => step === i).length,
       turned,
@@ -43,11 +44,11 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
     <div
       class="score"
       role="group"
-      aria-label="The score"
+      :aria-label="t('score.theScore')"
       :style="{ '--columns': columns, minWidth: `${170 + heads.length * 104 + 44}px` }"
     >
       <div class="columns heads">
-        <span class="corner muted small">Press a step for its words</span>
+        <span class="corner muted small">{{ t('score.pressAStepForItsWords') }}</span>
         <button
           v-for="(head, i) in heads"
           :key="i"
@@ -55,15 +56,21 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
           class="plain head"
           :class="{ chosen: i === beat, theirs: head.isTheirs }"
           :aria-pressed="i === beat"
-          :title="head.where && head.where !== head.name ? `${head.name}: then in ${head.where}` : head.name"
+          :title="
+            head.where && head.where !== head.name
+              ? t('score.headThenInWhere', { head: head.name, where: head.where })
+              : head.name
+          "
           @click="beat = i"
         >
           <span class="number"
-            >{{ i === 0 ? 'start' : i
-            }}<b v-if="head.remarks" class="flag" :title="`${head.remarks} remarks`"> !</b></span
+            >{{ i === 0 ? t('common.start2') : i
+            }}<b v-if="head.remarks" class="flag" :title="t('score.remarksRemarks', { remarks: head.remarks })">
+              !</b
+            ></span
           >
           {{ head.name }}
-          <span v-if="head.turned" class="turned">sides change</span>
+          <span v-if="head.turned" class="turned">{{ t('score.sidesChange') }}</span>
         </button>
         <NextStep />
       </div>

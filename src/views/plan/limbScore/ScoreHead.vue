@@ -14,6 +14,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useScore } from './score'
 import { useRemoving } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** Which run is looked at; a new one begins in a position, and as the best plan goes on from there. */
 const emit = defineEmits<{ print: [] }>()
@@ -37,52 +38,55 @@ function begin({ id, value }: Choice) {
   const start = toPositionId(id)
   let made = ''
   const steps = store.figures ? bestRunFrom(chart.value, store.figures, start) : []
-  charts.edit(`New run from ${value}`, (draft) => void (made = addRun(draft, `From ${value}`, start, steps)))
+  charts.edit(
+    t('score.newRunFromValue', { value }),
+    (draft) => void (made = addRun(draft, t('common.fromValue', { value }), start, steps)),
+  )
   open(made)
 }
 
 function rename(name: string) {
   const { id } = present(run.value)
-  charts.edit(`Name of ${name}`, (draft) => setField(draft, 'runs', id, 'name', name))
+  charts.edit(t('score.nameOfName', { name }), (draft) => setField(draft, 'runs', id, 'name', name))
 }
 
 function remove() {
   const { id, name } = present(run.value)
-  if (removing({ id, name: `the run ${name}` }, (draft) => removeRun(draft, id))) open(undefined)
+  if (removing({ id, name: t('score.theRunName', { name }) }, (draft) => removeRun(draft, id))) open(undefined)
 }
 </script>
 
 <template>
   <header>
     <div v-if="run" class="which">
-      <h1><InlineText :value="run.name" label="Name of the run" required @change="rename" /></h1>
+      <h1><InlineText :value="run.name" :label="t('score.nameOfTheRun')" required @change="rename" /></h1>
       <p class="muted">
-        from <RouterLink :to="`/holds/${run.start}`">{{ start?.name }}</RouterLink>
-        <template v-if="typeof worth === 'number'">, worth {{ finer(worth) }}</template>
+        {{ t('score.from') }} <RouterLink :to="`/holds/${run.start}`">{{ start?.name }}</RouterLink>
+        <template v-if="typeof worth === 'number'">{{ t('common.worthWorth', { worth: finer(worth) }) }}</template>
       </p>
     </div>
     <div v-else class="which">
-      <h1>A run, limb by limb</h1>
-      <p class="muted">Begin one in a position: it goes on as the best plan does, and you change it from there.</p>
+      <h1>{{ t('common.aRunLimbByLimb') }}</h1>
+      <p class="muted">{{ t('score.beginOneInAPositionIt') }}</p>
     </div>
     <div class="tools">
       <label v-if="(chart.runs?.length ?? 0) > 1">
-        <span class="label">Run</span>
-        <select class="field" aria-label="Which run" :value="run?.id" @change="open(valueOf($event))">
+        <span class="label">{{ t('score.run') }}</span>
+        <select class="field" :aria-label="t('score.whichRun')" :value="run?.id" @change="open(valueOf($event))">
           <option v-for="{ id, name } in chart.runs" :key="id" :value="id">{{ name }}</option>
         </select>
       </label>
       <ComboList
         v-if="isBeginning"
         floating
-        label="From which position?"
+        :label="t('score.fromWhichPosition')"
         :find="find"
         @pick="begin"
         @cancel="isBeginning = false"
       />
-      <button v-else type="button" class="button" @click="isBeginning = true">+ run</button>
-      <button v-if="run" type="button" class="button quiet" @click="emit('print')">Print</button>
-      <button v-if="run" type="button" class="button quiet" @click="remove">Remove</button>
+      <button v-else type="button" class="button" @click="isBeginning = true">{{ t('score.run2') }}</button>
+      <button v-if="run" type="button" class="button quiet" @click="emit('print')">{{ t('common.print') }}</button>
+      <button v-if="run" type="button" class="button quiet" @click="remove">{{ t('common.remove') }}</button>
     </div>
   </header>
 </template>

@@ -6,6 +6,7 @@ import { rowName, rowWords } from '../../../core/say/bar'
 import PutOn from './PutOn.vue'
 import ScoreBar from './ScoreBar.vue'
 import { useScore } from './score'
+import { t } from '../../../words'
 
 /** One limb through the run: what it does and what is done to it, and where it is free. */
 const props = defineProps<{ line: ScoreLine }>()
@@ -26,7 +27,7 @@ const free = computed(() => {
   return found
 })
 const putting = ref<number | null>(null)
-const stepText = (step: number) => (step === 0 ? 'start' : `step ${step}`)
+const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', { step }))
 </script>
 
 <template>
@@ -37,7 +38,7 @@ const stepText = (step: number) => (step === 0 ? 'start' : `step ${step}`)
         type="button"
         class="plain opener"
         :aria-expanded="isOpen(line.row)"
-        :aria-label="`Open ${rowName(line.row)}`"
+        :aria-label="t('score.openRow', { row: rowName(line.row) })"
         @click="toggle(line.row)"
       >
         {{ isOpen(line.row) ? '▾' : '▸' }}
@@ -58,7 +59,7 @@ const stepText = (step: number) => (step === 0 ? 'start' : `step ${step}`)
     >
       <template v-for="stretch in free" :key="`free ${stretch.from}`">
         <span class="free" :style="{ gridColumn: `${stretch.from + 1} / ${stretch.to + 2}` }" aria-hidden="true"
-          ><i>free</i></span
+          ><i>{{ t('score.free') }}</i></span
         >
         <button
           v-for="i in stretch.to - stretch.from + 1"
@@ -66,7 +67,9 @@ const stepText = (step: number) => (step === 0 ? 'start' : `step ${step}`)
           type="button"
           class="plain cell"
           :style="{ gridColumn: stretch.from + i }"
-          :aria-label="`${rowName(line.row, line.part)}, ${stepText(stretch.from + i - 1)}: free. Put a hold on`"
+          :aria-label="
+            t('score.rowFromFreePutAHold', { row: rowName(line.row, line.part), from: stepText(stretch.from + i - 1) })
+          "
           @click="putting = stretch.from + i - 1"
         >
           +

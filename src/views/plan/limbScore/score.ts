@@ -24,6 +24,7 @@ import type { Row } from '../../../core/limbScore/rows'
 import type { Vocabulary } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import { t } from '../../../words'
 
 interface Score {
   chart: ComputedRef<Chart>
@@ -73,7 +74,7 @@ export function provideScore(): Score {
 
   function place({ hold }: Pick<Bar, 'hold'>, before: Stretch | null, want: Stretch | null) {
     const id = present(run.value).id
-    return charts.edit(`${hold.name} in ${present(run.value).name}`, (draft) =>
+    return charts.edit(t('score.valueInName', { value: hold.name, name: present(run.value).name }), (draft) =>
       setBar(draft, id, hold.id, before, want),
     )
   }

@@ -9,6 +9,7 @@ import { sayBeaten, whereMet } from '../../../core/say/beaten'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { t } from '../../../words'
 
 /**
  * The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each
@@ -32,15 +33,14 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
 </script>
 
 <template>
-  <section class="panel" aria-label="How they would beat us">
-    <h1>How they would beat us</h1>
+  <section class="panel" :aria-label="t('common.howTheyWouldBeatUs')">
+    <h1>{{ t('common.howTheyWouldBeatUs') }}</h1>
     <p class="muted small">
-      What they do already, used twice as often where it costs us most; our plan worked out anew each time, and what
-      would cost them most.
+      {{ t('runs.whatTheyDoAlreadyUsedTwice') }}
     </p>
     <p v-if="progress !== null" role="status" class="muted">
-      Working it out, {{ Math.round(progress * 100) }} % …
-      <button type="button" class="button quiet" @click="cancel">Stop</button>
+      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
+      <button type="button" class="button quiet" @click="cancel">{{ t('common.stop') }}</button>
     </p>
     <p v-if="sentences.length" class="said">{{ sentences.join(' ') }}</p>
     <ol v-if="answer?.blows.length">
@@ -57,17 +57,17 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
           :asked="{
             of: 'gain',
             head: nameOf(blow),
-            with: 'it used twice as often',
+            with: t('runs.itUsedTwiceAsOften'),
             gain: -blow.cost,
             from: blow.worth + blow.cost,
           }"
-          :label="`Cost of ${nameOf(blow)}`"
+          :label="t('common.costOfReaction', { reaction: nameOf(blow) })"
         />
       </li>
     </ol>
     <p v-if="repair && progress === null">
-      <RouterLink :to="repair" class="button primary">Repair it on the Worksheet</RouterLink>
-      <span class="muted small"> Then come back: it is worked out again.</span>
+      <RouterLink :to="repair" class="button primary">{{ t('runs.repairItOnTheWorksheet') }}</RouterLink>
+      <span class="muted small">&nbsp;{{ t('runs.thenComeBackItIsWorked') }}</span>
     </p>
   </section>
 </template>

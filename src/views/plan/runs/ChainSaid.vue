@@ -22,6 +22,7 @@ import { printPart } from '../../parts/print/printPart'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import GiveUpPanel from './GiveUpPanel.vue'
 import SaidText from './SaidText.vue'
+import { t } from '../../../words'
 
 /** The best plan from a position, told as a coach would tell it, as far as it matters; to print or to save. */
 const charts = useCharts()
@@ -72,15 +73,15 @@ const loops = computed(() =>
 const cautions = computed(() =>
   cautionLines(told.value.flatMap(({ move }) => lookUp(chart.value.moves, move ?? undefined) ?? [])),
 )
-const title = computed(() => `The chain from ${lookUp(chart.value.positions, start.value)?.name}`)
+const title = computed(() => t('runs.theChainFromStart', { start: lookUp(chart.value.positions, start.value)?.name }))
 const scenario = computed(() => scenarioLine(chart.value, charts.isFlipped))
 
 /** The best plan as if every move landed: a run to look at limb by limb, or beside others. */
 function keep() {
   const steps = bestRunFrom(chart.value, present(figures.figures), start.value)
-  const name = `From ${lookUp(chart.value.positions, start.value)?.name}`
-  charts.edit(`Keep the run ${name}`, (draft) => void addRun(draft, name, start.value, steps))
-  charts.tell(`${name} is kept with the runs: see it side by side, or limb by limb.`)
+  const name = t('common.fromValue', { value: lookUp(chart.value.positions, start.value)?.name })
+  charts.edit(t('runs.keepTheRunName', { name }), (draft) => void addRun(draft, name, start.value, steps))
+  charts.tell(t('runs.nameIsKeptWithTheRuns', { name }))
 }
 
 async function print() {
@@ -88,9 +89,7 @@ async function print() {
   printPart(present(sheet.value), scenario.value)
 }
 const covered = computed(() =>
-  script.value
-    ? `${hundred(script.value.covered)} of a hundred exchanges stay within what is told here, against someone who sees it coming as the scenario says. Numbers in brackets say where to read on.`
-    : '',
+  script.value ? t('runs.coveredOfAHundredExchangesStay', { covered: hundred(script.value.covered) }) : '',
 )
 const save = () =>
   download(
@@ -103,38 +102,40 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
 </script>
 
 <template>
-  <section aria-label="The chain, said">
+  <section :aria-label="t('common.theChainSaid')">
     <header>
       <h1>{{ title }}</h1>
       <div class="tools">
         <label>
-          <span class="label">From</span>
+          <span class="label">{{ t('runs.from') }}</span>
           <el-select-v2
             :options="options"
             :model-value="start"
             filterable
             size="small"
-            aria-label="Told from"
+            :aria-label="t('runs.toldFrom')"
             @update:model-value="(id: PositionId) => (from = id)"
           />
         </label>
         <label>
-          <span class="label">How much of it</span>
-          <select v-model="share" class="field" aria-label="How much is told">
-            <option v-for="one in SHARES" :key="one" :value="one">what happens {{ one * 10 }} times of ten</option>
+          <span class="label">{{ t('runs.howMuchOfIt') }}</span>
+          <select v-model="share" class="field" :aria-label="t('runs.howMuchIsTold')">
+            <option v-for="one in SHARES" :key="one" :value="one">
+              {{ t('runs.whatHappensOneTimesOfTen', { one: one * 10 }) }}
+            </option>
           </select>
         </label>
-        <button type="button" class="button" title="The moves as they land, as a run of its own" @click="keep">
-          Keep as a run
+        <button type="button" class="button" :title="t('runs.theMovesAsTheyLandAs')" @click="keep">
+          {{ t('runs.keepAsARun') }}
         </button>
-        <button type="button" class="button" @click="print">Print</button>
-        <button type="button" class="button" @click="save">Save as Markdown</button>
+        <button type="button" class="button" @click="print">{{ t('common.print') }}</button>
+        <button type="button" class="button" @click="save">{{ t('runs.saveAsMarkdown') }}</button>
         <HowSure />
       </div>
     </header>
     <div ref="sheet" class="panel sheet">
       <p v-if="script" class="muted small">{{ covered }}</p>
-      <p v-else class="muted">There is nothing to do from there.</p>
+      <p v-else class="muted">{{ t('runs.thereIsNothingToDoFrom') }}</p>
       <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
       <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
         <span class="number" aria-hidden="true">{{ one.number }}</span>
@@ -143,7 +144,9 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             <RouterLink :to="{ path: `/worksheet/${one.position}`, query: one.move ? { move: one.move } : {} }">{{
               one.head
             }}</RouterLink>
-            <span v-if="one.value !== null" class="worth-printed">, worth {{ hundred(one.value) }}</span>
+            <span v-if="one.value !== null" class="worth-printed">{{
+              t('common.worthWorth', { worth: hundred(one.value) })
+            }}</span>
           </h2>
           <p class="says"><SaidText :sentences="one.says" @go="goTo" /></p>
           <ul v-if="one.watch.length" class="watch">
@@ -155,7 +158,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             v-if="one.value !== null"
             :value="one.value"
             :asked="{ of: 'position', position: one.position as PositionId }"
-            :label="`Worth of ${one.head}`"
+            :label="t('common.worthOfMove', { move: one.head })"
           />
         </div>
       </article>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
@@ -11,6 +12,7 @@ import { sayChange, sayWhatIf } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import { t } from '../../../words'
 
 /**
  * How hard to commit: moves may be only shown, to draw what they do; the plan picks, and here is what that is worth.
@@ -35,22 +37,21 @@ const shown = computed(() =>
 )
 
 const throughWith = (times: number) =>
-  times < 0.0005 ? 'never gone through with' : `gone through with ${share(times)} times`
+  times < 0.0005 ? t('runs.neverGoneThroughWith') : t('runs.goneThroughWithTimesTimes', { times: share(times) })
 
 const turn = (on: boolean) => figures.setScenario({ probe: on ? usualProbe(settings.value) : null })
-const set = (probe: Probe) => charts.edit('How moves go that are only shown', (draft) => setProbe(draft, null, probe))
+const set = (probe: Probe) => charts.edit(t('runs.howMovesGoThatAreOnly'), (draft) => setProbe(draft, null, probe))
 </script>
 
 <template>
-  <section class="panel" aria-label="How hard to commit">
-    <h2>How hard to commit</h2>
+  <section class="panel" :aria-label="t('runs.howHardToCommit')">
+    <h2>{{ t('runs.howHardToCommit') }}</h2>
     <p class="muted small">
-      A move can be tried in full, or only shown to draw what they do: it lands less, they may see that it is nothing,
-      and where nothing comes of it we are still where we were.
+      {{ t('runs.aMoveCanBeTriedIn') }}
     </p>
     <label class="switch">
       <input type="checkbox" :checked="isOn" @change="turn(isChecked($event))" />
-      Where it is worth more, we only show a move
+      {{ t('runs.whereItIsWorthMoreWe') }}
     </label>
     <ProbeFields
       :probe="settings?.probe"
@@ -58,13 +59,15 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
       @change="set"
       @refuse="(reason) => charts.tell(reason, 'warning')"
     />
-    <p v-if="progress !== null" role="status" class="muted">Working it out …</p>
+    <p v-if="progress !== null" role="status" class="muted">{{ t('runs.workingItOut') }}</p>
     <template v-else-if="answer">
       <p v-if="gain < 0.0005" class="says">
-        Going through with everything is as good: showing a move gains nothing here.
+        {{ t('runs.goingThroughWithEverythingIsAs') }}
       </p>
       <p v-else class="says">
-        {{ isOn ? 'Showing is worth' : 'It would be worth' }} {{ finer(gain) }} in a hundred.
+        {{
+          isOn ? t('runs.showingIsWorth', { gain: finer(gain) }) : t('runs.showingWouldBeWorth', { gain: finer(gain) })
+        }}
         <template v-if="!isOn && gain >= NOTEWORTHY">{{ sayWhatIf(answer)[0] }}</template>
       </p>
       <ul v-if="!isOn && gain >= 0.0005 && answer.changes.length">
@@ -73,10 +76,16 @@ const set = (probe: Probe) => charts.edit('How moves go that are only shown', (d
         </li>
       </ul>
     </template>
-    <ul v-if="shown.length" aria-label="What is only shown">
+    <ul v-if="shown.length" :aria-label="t('runs.whatIsOnlyShown')">
       <li v-for="{ move, figure } in shown.slice(0, 8)" :key="move.id">
-        <RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{ move.name }}</RouterLink>
-        is shown {{ onceIn(figure!.shown!) }}, and {{ throughWith(figure!.uses - figure!.shown!) }}.
+        <I18nT keypath="runs.isShown" scope="global"
+          ><template #move
+            ><RouterLink :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }">{{
+              move.name
+            }}</RouterLink></template
+          ><template #often>{{ onceIn(figure!.shown!) }}</template
+          ><template #through>{{ throughWith(figure!.uses - figure!.shown!) }}</template></I18nT
+        >
       </li>
     </ul>
   </section>

@@ -5,6 +5,7 @@ import { changeText } from '../../../core/say/figureText'
 import { sayDependence } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
+import { t } from '../../../words'
 
 /** What the start's value depends on most: each figure a step down and up. */
 const charts = useCharts()
@@ -22,23 +23,28 @@ const bar = (change: number) =>
 </script>
 
 <template>
-  <section class="panel" aria-label="What the start depends on">
-    <h2>What the start depends on most</h2>
+  <section class="panel" :aria-label="t('runs.whatTheStartDependsOn')">
+    <h2>{{ t('runs.whatTheStartDependsOnMost') }}</h2>
     <p class="muted small">
-      Each figure a step down (hollow) and up (filled), as 4 of ten become 3 or 5; the plan worked out anew, in 100
-      exchanges.
+      {{ t('runs.eachFigureAStepDownHollow') }}
       <template v-if="answer && answer.tried < answer.all">
-        Of {{ answer.all }} figures the {{ answer.tried }} that promise most were tried.
+        {{ t('runs.ofAllFiguresTheTriedThat', { all: answer.all, tried: answer.tried }) }}
       </template>
-      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+      <span v-if="progress !== null" role="status">{{
+        t('common.workingItOutProgress', { progress: Math.round(progress * 100) })
+      }}</span>
     </p>
     <table v-if="rows.length">
       <thead>
         <tr>
-          <th scope="col"><span class="readers-only">figure</span></th>
-          <th scope="col">a step less</th>
-          <th scope="col"><span class="readers-only">picture</span></th>
-          <th scope="col">a step more</th>
+          <th scope="col">
+            <span class="readers-only">{{ t('runs.figure') }}</span>
+          </th>
+          <th scope="col">{{ t('runs.aStepLess') }}</th>
+          <th scope="col">
+            <span class="readers-only">{{ t('runs.picture') }}</span>
+          </th>
+          <th scope="col">{{ t('runs.aStepMore') }}</th>
         </tr>
       </thead>
       <tbody>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { sayGiveUp } from '../../../core/say/giveUp'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
+import { t } from '../../../words'
 
 /** For each move of the plan, how much less it may land before something else in its position is better. */
 const charts = useCharts()
@@ -15,11 +16,13 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <section class="panel" aria-label="When to give it up">
-    <h2>When to give it up</h2>
+  <section class="panel" :aria-label="t('runs.whenToGiveItUp')">
+    <h2>{{ t('runs.whenToGiveItUp') }}</h2>
     <p class="muted small">
-      A try goes wrong when it leaves us worse off than if nothing had come of it.
-      <span v-if="progress !== null" role="status">Working it out, {{ Math.round(progress * 100) }} % …</span>
+      {{ t('runs.aTryGoesWrongWhenIt') }}
+      <span v-if="progress !== null" role="status">{{
+        t('common.workingItOutProgress', { progress: Math.round(progress * 100) })
+      }}</span>
     </p>
     <ul v-if="rows.length">
       <li v-for="row in rows" :key="row.move">
@@ -28,7 +31,7 @@ const rows = computed(() => {
         }}</RouterLink>
       </li>
     </ul>
-    <p v-else-if="progress === null && answer">Nothing that the plan tries can leave us worse off.</p>
+    <p v-else-if="progress === null && answer">{{ t('runs.nothingThatThePlanTriesCan') }}</p>
   </section>
 </template>
 

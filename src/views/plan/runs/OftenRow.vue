@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { valueOf } from '../../../components/events'
+import { t } from '../../../words'
 
 /** What they use more or less often, as a supposition: which reaction where, and how often. */
 export interface Often {
@@ -14,30 +15,30 @@ const often = defineModel<Often>({ required: true })
 <template>
   <div class="pair">
     <label class="wide">
-      <span class="label">{{ number > 1 ? 'and they' : 'they' }}</span>
+      <span class="label">{{ number > 1 ? t('runs.andThey') : t('common.they2') }}</span>
       <el-select-v2
         :model-value="often.met"
         :options="[...options]"
         clearable
         filterable
         default-first-option
-        placeholder="do what they usually do"
-        :aria-label="number > 1 ? 'What they use besides' : 'What they use'"
+        :placeholder="t('runs.doWhatTheyUsuallyDo')"
+        :aria-label="number > 1 ? t('runs.whatTheyUseBesides') : t('runs.whatTheyUse')"
         @update:model-value="(met: string) => (often = { ...often, met })"
       />
     </label>
     <label>
-      <span class="label">how often</span>
+      <span class="label">{{ t('runs.howOften') }}</span>
       <select
         :value="often.times"
         class="field"
-        :aria-label="`How often they use it (${number})`"
+        :aria-label="t('runs.howOftenTheyUseItNumber', { number })"
         :disabled="!often.met"
         @change="often = { ...often, times: Number(valueOf($event)) }"
       >
-        <option :value="Infinity">always</option>
-        <option :value="2">twice as often</option>
-        <option :value="0">never</option>
+        <option :value="Infinity">{{ t('runs.always') }}</option>
+        <option :value="2">{{ t('runs.twiceAsOften') }}</option>
+        <option :value="0">{{ t('runs.never') }}</option>
       </select>
     </label>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { isChecked, valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import dayjs from 'dayjs'
@@ -13,6 +14,10 @@ import SteadyInput from '../../../components/SteadyInput.vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { t } from '../../../words'
+
+/** To be ticked on paper. */
+const BOXES = '□□□□□ □□□□□'
 
 /** One positional round: where it starts, what each may do, what ends it; and whether it worked. */
 const props = defineProps<{ card: PositionalRound }>()
@@ -32,36 +37,50 @@ const asked = computed(() => ({
 }))
 
 const ROWS = [
-  { key: 'start', label: 'Start' },
-  { key: 'begins', label: 'Begin' },
-  { key: 'they', label: 'They' },
-  { key: 'we', label: 'We' },
-  { key: 'ends', label: 'It ends' },
+  { key: 'start', label: t('common.start') },
+  { key: 'begins', label: t('runs.begin') },
+  { key: 'they', label: t('common.they') },
+  { key: 'we', label: t('common.we') },
+  { key: 'ends', label: t('runs.itEnds') },
 ] as const
 
 function count(worked: boolean) {
   const { id } = props.card
   const today = dayjs().format('YYYY-MM-DD')
-  charts.edit(worked ? 'A round that worked' : 'A round that did not', (draft) => tallyRound(draft, id, worked, today))
+  charts.edit(worked ? t('runs.aRoundThatWorked') : t('runs.aRoundThatDidNot'), (draft) =>
+    tallyRound(draft, id, worked, today),
+  )
 }
 function setSeconds(event: Event) {
   const seconds = Number(valueOf(event))
-  charts.edit('Length of the round', (draft) => setRoundSeconds(draft, props.card.id, seconds))
+  charts.edit(t('runs.lengthOfTheRound'), (draft) => setRoundSeconds(draft, props.card.id, seconds))
 }
 function setPositionOnly(isOnly: boolean) {
-  charts.edit('Goal of the round', (draft) =>
+  charts.edit(t('runs.goalOfTheRound'), (draft) =>
     setField(draft, 'cards', props.card.id, 'positionOnly', isOnly || undefined),
   )
 }
-const remove = () => charts.edit('Remove the card', (draft) => removeRound(draft, props.card.id))
+const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound(draft, props.card.id))
 </script>
 
 <template>
   <article class="panel card" :aria-label="said.title">
     <header>
       <h2>{{ said.title }}</h2>
-      <AskedFigure v-if="met" :value="met.net" form="net" :asked="asked" :label="`Net of ${said.title}`" />
-      <button type="button" class="button quiet" :aria-label="`Remove ${said.title}`" title="Remove" @click="remove">
+      <AskedFigure
+        v-if="met"
+        :value="met.net"
+        form="net"
+        :asked="asked"
+        :label="t('common.netOfReaction', { reaction: said.title })"
+      />
+      <button
+        type="button"
+        class="button quiet"
+        :aria-label="t('common.removeName', { name: said.title })"
+        :title="t('common.remove')"
+        @click="remove"
+      >
         ×
       </button>
     </header>
@@ -76,32 +95,42 @@ const remove = () => charts.edit('Remove the card', (draft) => removeRound(draft
     </ul>
     <p class="settings unprinted">
       <label>
-        <SteadyInput class="field" :value="card.seconds" aria-label="Seconds of a round" @change="setSeconds" /> seconds
+        <SteadyInput class="field" :value="card.seconds" :aria-label="t('runs.secondsOfARound')" @change="setSeconds" />
+        {{ t('runs.seconds') }}
       </label>
       <label>
         <input type="checkbox" :checked="card.positionOnly ?? false" @change="setPositionOnly(isChecked($event))" />
-        position only, no finish
+        {{ t('runs.positionOnlyNoFinish') }}
       </label>
     </p>
-    <div v-if="answer" class="tallies unprinted" role="group" :aria-label="`Rounds of ${answerName}`">
+    <div
+      v-if="answer"
+      class="tallies unprinted"
+      role="group"
+      :aria-label="t('runs.roundsOfAnswerName', { answerName })"
+    >
       <button type="button" class="button worked" @click="count(true)">
-        It worked <b>{{ rounds.worked }}</b>
+        {{ t('runs.itWorked') }} <b>{{ rounds.worked }}</b>
       </button>
       <button type="button" class="button" @click="count(false)">
-        It did not <b>{{ rounds.failed }}</b>
+        {{ t('runs.itDidNot') }} <b>{{ rounds.failed }}</b>
       </button>
-      <span class="muted small">counts for {{ answerName }}</span>
+      <span class="muted small">{{ t('runs.countsForAnswerName', { answerName }) }}</span>
     </div>
     <p v-else class="small unprinted">
-      <RouterLink
-        :to="{
-          path: `/worksheet/${card.position}`,
-          query: { ...(card.move ? { move: card.move } : {}), reaction: card.reaction, answer: '1' },
-        }"
-        >Name the answer</RouterLink
-      >: then rounds count for it.
+      <I18nT keypath="runs.nameTheAnswerFirst" scope="global"
+        ><template #link
+          ><RouterLink
+            :to="{
+              path: `/worksheet/${card.position}`,
+              query: { ...(card.move ? { move: card.move } : {}), reaction: card.reaction, answer: '1' },
+            }"
+            >{{ t('runs.nameTheAnswer') }}</RouterLink
+          ></template
+        ></I18nT
+      >
     </p>
-    <p class="boxes" aria-hidden="true">worked □□□□□ □□□□□<br />did not □□□□□ □□□□□</p>
+    <p class="boxes" aria-hidden="true">{{ t('runs.worked') }} {{ BOXES }}<br />{{ t('runs.didNot') }} {{ BOXES }}</p>
   </article>
 </template>
 

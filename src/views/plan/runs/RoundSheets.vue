@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import { printPart } from '../../parts/print/printPart'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import RoundSheet from './RoundSheet.vue'
+import { t } from '../../../words'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()
@@ -14,17 +16,20 @@ const print = () => printPart(present(sheet.value), scenarioLine(present(charts.
 </script>
 
 <template>
-  <section aria-label="Rounds">
+  <section :aria-label="t('common.rounds')">
     <header>
-      <h1>Rounds</h1>
-      <button v-if="cards.length" type="button" class="button" @click="print">Print, four to a page</button>
+      <h1>{{ t('common.rounds') }}</h1>
+      <button v-if="cards.length" type="button" class="button" @click="print">{{ t('runs.printFourToAPage') }}</button>
     </header>
     <p class="muted small">
-      A card for each thing that leaks: what the two do, and whether it worked. Each round that is tallied counts beside
-      the guess, and the number moves. Undo takes one back.
+      {{ t('runs.aCardForEachThingThat') }}
     </p>
     <p v-if="!cards.length" class="panel empty">
-      No cards yet. Press “round” beside a leak or a loose end on the <RouterLink to="/desk">Desk</RouterLink>.
+      <I18nT keypath="runs.noCardsYet" scope="global"
+        ><template #desk
+          ><RouterLink to="/desk">{{ t('common.desk') }}</RouterLink></template
+        ></I18nT
+      >
     </p>
     <div ref="sheet" class="cards"><RoundSheet v-for="card in cards" :key="card.id" :card="card" /></div>
   </section>

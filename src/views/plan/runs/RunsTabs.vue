@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import TabLinks from '../../../components/TabLinks.vue'
+import { t } from '../../../words'
 
 /** The questions that Runs answers. */
 defineProps<{ at: string }>()
 const TABS = [
-  { key: '', to: '/runs', name: 'The chain, said' },
-  { key: 'side-by-side', to: '/runs/side-by-side', name: 'Side by side' },
-  { key: 'rounds', to: '/runs/rounds', name: 'Rounds' },
-  { key: 'beat', to: '/runs/beat', name: 'How they would beat us' },
-  { key: 'what-if', to: '/runs/what-if', name: 'What if' },
+  { key: '', to: '/runs', name: t('common.theChainSaid') },
+  { key: 'side-by-side', to: '/runs/side-by-side', name: t('common.sideBySide') },
+  { key: 'rounds', to: '/runs/rounds', name: t('common.rounds') },
+  { key: 'beat', to: '/runs/beat', name: t('common.howTheyWouldBeatUs') },
+  { key: 'what-if', to: '/runs/what-if', name: t('common.whatIf') },
 ]
 </script>
 
 <template>
-  <TabLinks label="Runs" :tabs="TABS" :at="at" />
+  <TabLinks :label="t('common.runs')" :tabs="TABS" :at="at" />
 </template>

@@ -8,6 +8,7 @@ import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
+import { t } from '../../../words'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
 const figures = useFigures()
@@ -26,8 +27,8 @@ const what = computed(() => String(route.params.what ?? ''))
       <ChainSaid v-else />
     </template>
     <template v-else>
-      <h1>Runs</h1>
-      <p class="muted">There is nothing to say yet: chart a position and a move from it.</p>
+      <h1>{{ t('common.runs') }}</h1>
+      <p class="muted">{{ t('runs.thereIsNothingToSayYet') }}</p>
     </template>
   </div>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { counted, hundred } from '../../../core/say/figureText'
+import { hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { shiftRun } from '../../../core/chart/edits/runs'
@@ -16,6 +17,7 @@ import { printPart } from '../../parts/print/printPart'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
+import { t } from '../../../words'
 
 /** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
 const charts = useCharts()
@@ -68,10 +70,10 @@ function toggle(id: string) {
   chosen.value = now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-MAX_RUNS)
 }
 function annotate(id: string, notes: string) {
-  charts.edit('Notes on the run', (draft) => setField(draft, 'runs', id, 'notes', notes))
+  charts.edit(t('runs.notesOnTheRun'), (draft) => setField(draft, 'runs', id, 'notes', notes))
 }
 function shift(id: string, by: 1 | -1) {
-  charts.edit('Order of the runs', (draft) => shiftRun(draft, id, by))
+  charts.edit(t('runs.orderOfTheRuns'), (draft) => shiftRun(draft, id, by))
 }
 const sheet = ref<HTMLElement>()
 const print = () =>
@@ -85,22 +87,34 @@ const print = () =>
 </script>
 
 <template>
-  <section aria-label="Runs side by side">
+  <section :aria-label="t('runs.runsSideBySide')">
     <header>
-      <h1>Runs side by side</h1>
-      <button v-if="shown.length" type="button" class="button" @click="print">Print</button>
+      <h1>{{ t('runs.runsSideBySide') }}</h1>
+      <button v-if="shown.length" type="button" class="button" @click="print">{{ t('common.print') }}</button>
     </header>
     <p v-if="!runs.length" class="panel empty">
-      No runs yet. Keep one from <RouterLink to="/runs">the chain</RouterLink>, or begin one
-      <RouterLink to="/score">limb by limb</RouterLink>.
+      <I18nT keypath="runs.noRunsYet" scope="global"
+        ><template #chain
+          ><RouterLink to="/runs">{{ t('runs.theChain') }}</RouterLink></template
+        ><template #score
+          ><RouterLink to="/score">{{ t('runs.limbByLimb') }}</RouterLink></template
+        ></I18nT
+      >
     </p>
-    <ul v-else class="which" aria-label="Which runs">
+    <ul v-else class="which" :aria-label="t('runs.whichRuns')">
       <li v-for="run in runs" :key="run.id">
         <label>
           <input type="checkbox" :checked="shown.some(({ id }) => id === run.id)" @change="toggle(run.id)" />
           {{ run.name }}
         </label>
-        <button type="button" class="plain" :aria-label="`${run.name} up`" @click="shift(run.id, -1)">↑</button>
+        <button
+          type="button"
+          class="plain"
+          :aria-label="t('common.runUp', { run: run.name })"
+          @click="shift(run.id, -1)"
+        >
+          ↑
+        </button>
       </li>
     </ul>
     <div ref="sheet" class="sheet">
@@ -116,30 +130,34 @@ const print = () =>
               <b v-if="typeof worths[i]?.[n + 1] === 'number'">{{ hundred(worths[i][n + 1]!) }}</b>
             </li>
           </ol>
-          <p v-if="one.broken" class="broken">It ends there: {{ one.broken }}</p>
+          <p v-if="one.broken" class="broken">{{ t('runs.itEndsThereBroken', { broken: one.broken }) }}</p>
           <dl>
-            <dt>worth from its start</dt>
+            <dt>{{ t('runs.worthFromItsStart') }}</dt>
             <dd>{{ startWorth(i) === null ? '–' : hundred(startWorth(i)!) }}</dd>
-            <dt>time</dt>
+            <dt>{{ t('runs.time') }}</dt>
             <dd>{{ one.seconds }} s</dd>
-            <dt>arms at its end</dt>
+            <dt>{{ t('runs.armsAtItsEnd') }}</dt>
             <dd>{{ one.arms.attack }} : {{ one.arms.defend }}</dd>
-            <dt>the check</dt>
-            <dd>{{ one.remarks ? `${counted(one.remarks, 'thing')} to look at` : 'nothing to look at' }}</dd>
+            <dt>{{ t('runs.theCheck') }}</dt>
+            <dd>
+              {{
+                one.remarks ? t('common.nToLookAt', { n: t('count.thing', one.remarks) }) : t('runs.nothingToLookAt')
+              }}
+            </dd>
             <template v-if="points(i)">
-              <dt>points, us : them</dt>
+              <dt>{{ t('runs.pointsUsThem') }}</dt>
               <dd>{{ points(i) }}</dd>
             </template>
-            <dt>can injure</dt>
-            <dd>{{ one.hazards.join(', ') || 'nothing said' }}</dd>
-            <dt>without an answer</dt>
-            <dd>{{ one.open.join(', ') || 'nothing' }}</dd>
+            <dt>{{ t('runs.canInjure') }}</dt>
+            <dd>{{ one.hazards.join(', ') || t('runs.nothingSaid') }}</dd>
+            <dt>{{ t('runs.withoutAnAnswer') }}</dt>
+            <dd>{{ one.open.join(', ') || t('common.nothing') }}</dd>
           </dl>
           <p v-if="letGo(i)" class="small">{{ letGo(i) }}</p>
           <InlineText
             :value="one.run.notes ?? ''"
-            :label="`Notes on ${one.run.name}`"
-            placeholder="notes"
+            :label="t('runs.notesOnRun', { run: one.run.name })"
+            :placeholder="t('runs.notes')"
             multiline
             @change="annotate(one.run.id, $event)"
           />

@@ -3,6 +3,7 @@ import { hundred } from '../../../core/say/figureText'
 import { sayCloseAt, sayRange } from '../../../core/say/range'
 import { useCharts } from '../../../stores/charts'
 import { useRange } from '../../../stores/range'
+import { t } from '../../../words'
 
 /** How sure the plan is, the tries being guesses: the range, and the places in which it is too close to call. */
 const charts = useCharts()
@@ -10,31 +11,30 @@ const store = useRange()
 </script>
 
 <template>
-  <section class="panel" aria-label="How sure">
-    <h2>How sure</h2>
+  <section class="panel" :aria-label="t('runs.howSure')">
+    <h2>{{ t('runs.howSure') }}</h2>
     <p class="muted small">
-      Your figures could be off. Here they are drawn anew 400 times, as so many real tries could have come out, and the
-      plan is worked out for each. Tries that nobody has set count for little; rounds that you tally make it surer.
+      {{ t('runs.yourFiguresCouldBeOffHere') }}
     </p>
     <p v-if="store.progress !== null" role="status" class="working">
-      <progress :value="store.progress" aria-label="How far the samples are" />
+      <progress :value="store.progress" :aria-label="t('runs.howFarTheSamplesAre')" />
       {{ Math.round(store.progress * 100) }} %
-      <button type="button" class="button quiet" @click="store.stop()">Stop</button>
+      <button type="button" class="button quiet" @click="store.stop()">{{ t('common.stop') }}</button>
     </p>
     <button v-else-if="!store.range" type="button" class="button primary" @click="store.ask()">
-      Work out the range
+      {{ t('runs.workOutTheRange') }}
     </button>
     <template v-else>
       <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
       <template v-if="store.range.close.length">
-        <h3>Too close to call</h3>
+        <h3>{{ t('runs.tooCloseToCall') }}</h3>
         <ul>
           <li v-for="close in store.range.close" :key="close.position">
             <RouterLink :to="`/worksheet/${close.position}`">{{ sayCloseAt(charts.chart!, close) }}</RouterLink>
           </li>
         </ul>
       </template>
-      <p v-else>What is best is clear in every place that matters.</p>
+      <p v-else>{{ t('runs.whatIsBestIsClearIn') }}</p>
     </template>
   </section>
 </template>

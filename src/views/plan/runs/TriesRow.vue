@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { valueOf } from '../../../components/events'
+import { t } from '../../../words'
 
 /** A figure of the tries as a supposition: which one, and how many of ten go so. */
 export interface Ofs {
@@ -18,21 +19,23 @@ const pick = (figure: string) => (tries.value = { figure, ofTen: Math.round(shar
 <template>
   <div class="pair">
     <label class="wide">
-      <span class="label">{{ number > 1 ? 'and of ten tries' : 'of ten tries' }}</span>
+      <span class="label">{{ number > 1 ? t('runs.andOfTenTries') : t('runs.ofTenTries') }}</span>
       <el-select-v2
         :model-value="tries.figure"
         :options="[...options]"
         clearable
         filterable
         default-first-option
-        placeholder="as it is"
-        :aria-label="number > 1 ? 'Which other figure of the tries' : 'Which figure of the tries'"
+        :placeholder="t('runs.asItIs')"
+        :aria-label="number > 1 ? t('runs.whichOtherFigureOfTheTries') : t('runs.whichFigureOfTheTries')"
         @update:model-value="pick"
       />
     </label>
     <label>
       <span class="label">{{
-        guess ? `${tries.ofTen} instead of ${Math.round(guess.share * 100) / 10}` : 'how many'
+        guess
+          ? t('runs.ofTenInsteadOfShare', { ofTen: tries.ofTen, share: Math.round(guess.share * 100) / 10 })
+          : t('runs.howMany')
       }}</span>
       <input
         :value="tries.ofTen"
@@ -41,7 +44,7 @@ const pick = (figure: string) => (tries.value = { figure, ofTen: Math.round(shar
         max="10"
         step="0.5"
         :disabled="!guess"
-        :aria-label="`How many of ten tries (${number})`"
+        :aria-label="t('runs.howManyOfTenTriesNumber', { number })"
         @input="tries = { ...tries, ofTen: Number(valueOf($event)) }"
       />
     </label>

@@ -2,7 +2,7 @@
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
-import { clockRefusal, clockText, counted, finer, onceIn, readClock } from '../../../core/say/figureText'
+import { clockRefusal, clockText, finer, onceIn, readClock } from '../../../core/say/figureText'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'
@@ -23,6 +23,7 @@ import LimitPanel from './LimitPanel.vue'
 import OftenRow, { type Often } from './OftenRow.vue'
 import SurePanel from './SurePanel.vue'
 import TriesRow, { type Ofs } from './TriesRow.vue'
+import { t } from '../../../words'
 
 /**
  * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.
@@ -74,7 +75,7 @@ const reactions = computed(() => {
       value: `everywhere ${name}`,
       met,
       visits: met.reduce((sum, one) => sum + times(one), 0),
-      says: `${name}, wherever it is met`,
+      says: t('runs.nameWhereverItIsMet', { name }),
     }))
   const single = allMet(chart.value).map((met) => ({
     value: keyOfMet(met),
@@ -126,24 +127,24 @@ const sentences = computed(() => (answer.value ? sayWhatIf(answer.value) : []))
 function setClock(event: Event) {
   const text = valueOf(event)
   const seconds = readClock(text)
-  if (seconds === undefined || seconds === 0) return void charts.tell(`${clockRefusal(text, '0:40, 40 or none')}.`)
+  if (seconds === undefined || seconds === 0) return void charts.tell(`${clockRefusal(text, t('runs.04040OrNone'))}.`)
   asked.seconds = seconds
 }
 /** What a chart can say of itself: tries, and the scenario. What one lacks is only supposed. */
 const canPlan = computed(() => isAsked.value && !asked.theyCannot && !asked.weCannot)
 function planForIt() {
   const [what, seen] = [ifs.value, chart.value]
-  charts.edit('Plan for what was supposed', (draft) => planSupposed(draft, what, seen))
+  charts.edit(t('runs.planForWhatWasSupposed'), (draft) => planSupposed(draft, what, seen))
   clear()
-  charts.tell('The chart now goes as was supposed. Undo takes it back.')
+  charts.tell(t('runs.theChartNowGoesAsWas'))
 }
 
 const clear = () => Object.assign(asked, nothingAsked())
 </script>
 
 <template>
-  <section class="panel what" aria-label="What if">
-    <h1>What if …</h1>
+  <section class="panel what" :aria-label="t('common.whatIf')">
+    <h1>{{ t('runs.whatIf') }}</h1>
     <div class="ifs">
       <OftenRow
         v-for="(_, i) in asked.often"
@@ -160,54 +161,65 @@ const clear = () => Object.assign(asked, nothingAsked())
         :number="i + 1"
       />
       <label>
-        <span class="label">they cannot</span>
-        <select v-model="asked.theyCannot" class="field" aria-label="What they cannot do">
+        <span class="label">{{ t('runs.theyCannot') }}</span>
+        <select v-model="asked.theyCannot" class="field" :aria-label="t('runs.whatTheyCannotDo')">
           <option value="">–</option>
           <option v-for="one in capabilities" :key="one" :value="one">{{ capabilityWords(one) }}</option>
         </select>
       </label>
       <label>
-        <span class="label">we cannot use our</span>
-        <select v-model="asked.weCannot" class="field" aria-label="What we cannot use">
+        <span class="label">{{ t('runs.weCannotUseOur') }}</span>
+        <select v-model="asked.weCannot" class="field" :aria-label="t('runs.whatWeCannotUse')">
           <option value="">–</option>
           <option v-for="one in limbs" :key="one" :value="one">{{ limbWords(one) }}</option>
         </select>
       </label>
       <label>
-        <span class="label"
-          >they see it coming {{ Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100) }} %</span
-        >
+        <span class="label">{{
+          t('common.theySeeItComingSharpness', {
+            sharpness: Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100),
+          })
+        }}</span>
         <input
           type="range"
           min="0"
           max="90"
           step="5"
           :value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
-          aria-label="How often they would see it coming, in per cent"
+          :aria-label="t('runs.howOftenTheyWouldSeeIt')"
           @input="asked.sharpness = Number(valueOf($event)) / 100"
         />
       </label>
       <label class="short">
-        <span class="label">left on the clock</span>
+        <span class="label">{{ t('runs.leftOnTheClock') }}</span>
         <SteadyInput
           class="field"
           :value="clockText(asked.seconds === undefined ? figures.scenario!.seconds : asked.seconds)"
-          aria-label="Left on the clock"
+          :aria-label="t('runs.leftOnTheClock2')"
           @change="setClock"
         />
       </label>
-      <button v-if="isAsked" type="button" class="button quiet" @click="clear">As it is</button>
-      <button v-if="canPlan" type="button" class="button" title="Changes the chart and the scenario" @click="planForIt">
-        Plan for this
+      <button v-if="isAsked" type="button" class="button quiet" @click="clear">{{ t('runs.asItIs2') }}</button>
+      <button
+        v-if="canPlan"
+        type="button"
+        class="button"
+        :title="t('runs.changesTheChartAndTheScenario')"
+        @click="planForIt"
+      >
+        {{ t('runs.planForThis') }}
       </button>
     </div>
-    <p v-if="!isAsked" class="muted">Suppose something: nothing of it changes the chart.</p>
-    <p v-else-if="progress !== null" role="status" class="muted">Working it out …</p>
+    <p v-if="!isAsked" class="muted">{{ t('runs.supposeSomethingNothingOfItChanges') }}</p>
+    <p v-else-if="progress !== null" role="status" class="muted">{{ t('runs.workingItOut') }}</p>
     <template v-else-if="answer">
-      <p class="said" :title="`${finer(answer.then)} instead of ${finer(answer.now)} per hundred`">
+      <p
+        class="said"
+        :title="t('runs.thenInsteadOfNowPerHundred', { then: finer(answer.then), now: finer(answer.now) })"
+      >
         {{ sentences.join(' ') }}
       </p>
-      <ul v-if="answer.changes.length" :aria-label="counted(answer.changes.length, 'change')">
+      <ul v-if="answer.changes.length" :aria-label="t('count.change', answer.changes.length)">
         <li v-for="change in answer.changes.slice(0, 8)" :key="change.position">
           <RouterLink :to="`/worksheet/${change.position}`">{{ sayChange(chart, change) }}</RouterLink>
         </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** The names of the bands, which stay at the left edge while the picture is panned. */
 const { scene, folded } = useSlope()
@@ -10,7 +11,9 @@ const { scene, folded } = useSlope()
     <g class="heads">
       <rect class="column" width="92" :height="scene.height" />
       <text v-for="band in scene.bands" :key="band.key" class="head" x="10" :y="band.y + 6">
-        <template v-if="folded.has(band.key)">{{ band.name }}, {{ band.places }} folded</template>
+        <template v-if="folded.has(band.key)">
+          {{ t('slope.bandPlacesFolded', { band: band.name, places: band.places }) }}
+        </template>
         <template v-else>
           <tspan v-for="(part, i) in band.name.split(', ')" :key="i" x="10" :dy="i ? '1.15em' : 0">{{ part }}</tspan>
         </template>

@@ -5,6 +5,7 @@ import { letGo, orderBands } from '../../../core/chart/edits/slope'
 import { CREST } from '../../../core/slope/graph'
 import { useCharts } from '../../../stores/charts'
 import { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** The bands from the crest down: their order is the chart's, and each can be folded. */
 const { chart, graph, folded, toggleFold } = useSlope()
@@ -20,23 +21,40 @@ function shift(key: string, name: string, by: -1 | 1) {
   if (!other) return
   keys.splice(i + by, 1, key)
   keys.splice(i, 1, other)
-  charts.edit(`Move the band ${name}`, (draft) => orderBands(draft, keys))
+  charts.edit(t('slope.moveTheBandName', { name }), (draft) => orderBands(draft, keys))
 }
 </script>
 
 <template>
-  <section aria-label="Order of rows">
-    <h2>Order of rows</h2>
-    <p class="muted small">From the crest down. The order is kept with the chart.</p>
+  <section :aria-label="t('slope.orderOfRows')">
+    <h2>{{ t('slope.orderOfRows') }}</h2>
+    <p class="muted small">{{ t('slope.fromTheCrestDownTheOrder') }}</p>
     <ul>
       <li v-for="{ key, name, places } in graph.bands" :key="key">
         <label>
-          <input type="checkbox" :checked="!folded.has(key)" :aria-label="`Show ${name}`" @change="toggleFold(key)" />
+          <input
+            type="checkbox"
+            :checked="!folded.has(key)"
+            :aria-label="t('slope.showName', { name })"
+            @change="toggleFold(key)"
+          />
           {{ name }} <span class="muted">{{ places.length }}</span>
         </label>
         <span v-if="!isFixed(key)">
-          <button type="button" class="button quiet" :aria-label="`${name} up`" @click="shift(key, name, -1)">↑</button>
-          <button type="button" class="button quiet" :aria-label="`${name} down`" @click="shift(key, name, 1)">
+          <button
+            type="button"
+            class="button quiet"
+            :aria-label="t('common.runUp', { run: name })"
+            @click="shift(key, name, -1)"
+          >
+            ↑
+          </button>
+          <button
+            type="button"
+            class="button quiet"
+            :aria-label="t('common.nameDown', { name })"
+            @click="shift(key, name, 1)"
+          >
             ↓
           </button>
         </span>
@@ -46,9 +64,9 @@ function shift(key: string, name: string, by: -1 | 1) {
       v-if="byHand"
       type="button"
       class="button"
-      @click="charts.edit('Let go of what was put by hand', (draft) => letGo(draft))"
+      @click="charts.edit(t('slope.letGoOfWhatWasPut'), (draft) => letGo(draft))"
     >
-      Let go of the {{ byHand }} put by hand
+      {{ t('slope.letGoOfTheByHand', { byHand }) }}
     </button>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { BAR, LEDGE_HEIGHT, PORCH, type Ledge } from '../../../core/slope/ledges'
+import { t } from '../../../words'
 
 /**
  * A place to stand on: a bar that is filled as far as it is worth, its name and value on top; a finish is a capsule.
@@ -42,9 +43,11 @@ const barY = LEDGE_HEIGHT - BAR
       <text v-if="ledge.value !== null && level === 'near'" class="value" :x="ledge.width - PORCH" :y="barY - 4">
         {{ hundred(ledge.value) }}
       </text>
-      <text v-if="start && level === 'near'" class="start" :x="PORCH" :y="ledge.height + 12">start</text>
+      <text v-if="start && level === 'near'" class="start" :x="PORCH" :y="ledge.height + 12">{{
+        t('common.start2')
+      }}</text>
       <g v-if="current" class="handle" data-handle :transform="`translate(${ledge.width + 5} ${barY - 5})`">
-        <title>Drag from here to where the move lands</title>
+        <title>{{ t('slope.dragFromHereToWhereThe') }}</title>
         <rect width="16" height="16" rx="4" />
         <path d="M8 4v8M4 8h8" />
       </g>

@@ -10,6 +10,7 @@ import AddReaction from '../../parts/add/AddReaction.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
 import { useSlope } from './slope'
 import type { Asking } from './slopeEdits'
+import { t } from '../../../words'
 
 /** What is being asked for, beside where it will be: a name, a landing, an answer, or a move in a line. */
 const props = defineProps<{ asking: Asking; name: string }>()
@@ -27,10 +28,10 @@ const move = computed(() => (item.value?.kind === 'move' ? lookUp(chart.value.mo
 const isAnswer = computed(() => item.value?.kind === 'escape')
 const label = computed(() => {
   const { asking } = props
-  if (asking.for === 'rename') return `New name of ${props.name}`
-  if (asking.for === 'position') return 'Name of the new position'
-  const to = 'to' in asking && asking.to ? ` into ${placeName(chart.value, asking.to)}` : ''
-  return isAnswer.value ? `Name of our answer${to}` : `Name of the move${to}`
+  if (asking.for === 'rename') return t('slope.newNameOfName', { name: props.name })
+  if (asking.for === 'position') return t('slope.nameOfTheNewPosition')
+  const to = 'to' in asking && asking.to ? t('slope.intoTo', { to: placeName(chart.value, asking.to) }) : ''
+  return isAnswer.value ? t('slope.nameOfOurAnswerTo', { to }) : t('slope.nameOfTheMoveTo', { to })
 })
 
 const fuse = computed(
@@ -39,7 +40,7 @@ const fuse = computed(
 function findLanding(text: string): Choice[] {
   const found = text.trim() ? fuse.value.search(text, { limit: 8 }).map((hit) => hit.item) : chart.value.positions
   const places = found.map(({ id, name, family }): Choice => ({ key: id, value: name, id, hint: familyName(family) }))
-  const finish: Choice = { key: 'finish', value: 'A finish', id: 'finish', hint: 'ends it' }
+  const finish: Choice = { key: 'finish', value: t('slope.aFinish'), id: 'finish', hint: t('slope.endsIt') }
   return !text.trim() || 'a finish'.includes(text.trim().toLowerCase()) ? [finish, ...places] : places
 }
 
@@ -65,7 +66,7 @@ onMounted(async () => {
     <SayMoves v-else-if="asking.for === 'say'" @said="emit('close')" @cancel="emit('close')" />
     <ComboList
       v-else-if="asking.for === 'landing'"
-      :label="isAnswer ? 'Where does our answer land?' : 'Where does it land?'"
+      :label="isAnswer ? t('slope.whereDoesOurAnswerLand') : t('slope.whereDoesItLand')"
       :find="findLanding"
       @pick="({ id }) => emit('landing', id!)"
       @cancel="emit('close')"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -25,6 +26,7 @@ import SlopeText from './SlopeText.vue'
 import SlopeTools from './SlopeTools.vue'
 import { useWalking } from './walking'
 import { useSlopeEdits, type Asking } from './slopeEdits'
+import { t } from '../../../words'
 
 /** A chart with at most so many places opens at a readable zoom; a larger one opens with all of it in view. */
 const FEW = 80
@@ -212,7 +214,7 @@ const print = (pages: 'one' | 'tiled') =>
 
 <template>
   <div class="slope">
-    <h1 class="readers-only">The Slope of {{ chart.title }}</h1>
+    <h1 class="readers-only">{{ t('slope.theSlopeOfChart', { chart: chart.title }) }}</h1>
     <SlopeTools :panel="panel" @zoom="zoom" @panel="togglePanel" @tidy="tidy" @save="save" @print="print" />
     <div class="middle">
       <div
@@ -221,7 +223,7 @@ const print = (pages: 'one' | 'tiled') =>
         :class="level"
         tabindex="0"
         role="application"
-        aria-label="The Slope: arrow keys walk the chain, Enter opens the Worksheet"
+        :aria-label="t('slope.theSlopeArrowKeysWalkThe')"
         data-test="slope"
         @keydown="onKey"
         @dblclick="open"
@@ -234,12 +236,14 @@ const print = (pages: 'one' | 'tiled') =>
         </div>
         <BandHeads />
         <p v-if="!chart.positions.length" class="empty">
-          Nothing is charted yet. Press <span class="kbd">P</span> and name the first position: where do you start from?
+          <I18nT keypath="slope.nothingIsChartedYet" scope="global"
+            ><template #key><span class="kbd">P</span></template></I18nT
+          >
           <button type="button" class="button primary" @click="ask({ for: 'position', item: undefined })">
-            Name it
+            {{ t('slope.nameIt') }}
           </button>
         </p>
-        <p v-else-if="!scene" class="empty muted" role="status">Laying it out …</p>
+        <p v-else-if="!scene" class="empty muted" role="status">{{ t('slope.layingItOut') }}</p>
       </div>
       <SlopePrompt
         v-if="asking"
@@ -251,7 +255,10 @@ const print = (pages: 'one' | 'tiled') =>
         @landing="(to) => asking?.for === 'landing' && ask({ for: 'name', item: asking.item, to })"
         @close="close"
       />
-      <aside v-if="panel" :aria-label="{ detail: 'In detail', text: 'As text', bands: 'Order of rows' }[panel]">
+      <aside
+        v-if="panel"
+        :aria-label="{ detail: t('common.inDetail'), text: t('slope.asText'), bands: t('slope.orderOfRows') }[panel]"
+      >
         <SlopeDetail v-if="panel === 'detail'" />
         <SlopeText v-else-if="panel === 'text'" />
         <BandOrder v-else />

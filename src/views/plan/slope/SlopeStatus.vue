@@ -4,6 +4,7 @@ import { itemKey, type Item } from '../../../core/slope/items'
 import { sayItem } from '../../../core/say/slopeItem'
 import { useFigures } from '../../../stores/figures'
 import { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** Says which item of the Slope has the focus. A live region: a screen reader announces each step. */
 const props = defineProps<{ hovered: Item | undefined }>()
@@ -19,23 +20,22 @@ const told = computed(() => {
 const said = computed(() => (at.value ? sayItem(chart.value, store.figures, at.value) : ''))
 
 const KEYS = {
-  place: '→ into its moves · N say a move · M draw one · P new position · Enter opens it',
-  move: '→ what they do · L where it lands · R what they do, new · Enter opens it',
-  escape: '→ our answer · A add an answer · M draw one · Enter opens it',
-  answer: '→ where it lands · Delete takes it away · Enter opens it',
+  place: t('slope.intoItsMovesNSayA'),
+  move: t('slope.whatTheyDoLWhereIt'),
+  escape: t('slope.ourAnswerAAddAnAnswer'),
+  answer: t('slope.whereItLandsDeleteTakesIt'),
 }
-const keys = computed(() =>
-  at.value ? KEYS[at.value.kind] : 'Press → to walk the chain from the start, or a ledge, a line or a mark.',
-)
+const keys = computed(() => (at.value ? KEYS[at.value.kind] : t('slope.pressToWalkTheChainFrom')))
 </script>
 
 <template>
   <div class="status">
     <p role="status" aria-live="polite" data-test="said">
-      <template v-if="selection.size > 1">{{ selection.size }} positions selected. </template>{{ said }}
+      <template v-if="selection.size > 1">{{ t('slope.nPositionsSelected', { n: selection.size }) }}&nbsp;</template
+      >{{ said }}
     </p>
     <p class="muted small">{{ told }}</p>
-    <button v-if="at" type="button" class="button quiet" @click="emit('open')">Worksheet</button>
+    <button v-if="at" type="button" class="button quiet" @click="emit('open')">{{ t('common.worksheet') }}</button>
   </div>
 </template>
 

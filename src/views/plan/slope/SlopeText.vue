@@ -5,6 +5,7 @@ import { itemKey, partsOfItem, type Item } from '../../../core/slope/items'
 import { sayItem } from '../../../core/say/slopeItem'
 import { useFigures } from '../../../stores/figures'
 import { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** The picture as text, for what is in focus: positions from the crest down, what is tried there, what they do. */
 const { chart, scene, seen, at, goTo } = useSlope()
@@ -30,15 +31,15 @@ const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name
 </script>
 
 <template>
-  <section aria-label="The picture as text">
-    <h2>As text</h2>
+  <section :aria-label="t('slope.thePictureAsText')">
+    <h2>{{ t('slope.asText') }}</h2>
     <ul>
       <li v-for="{ id } in positions" :key="id">
         <button
           type="button"
           class="plain place"
           :aria-current="isHere(placeOf(id))"
-          :aria-label="`Go to ${nameOf(id)}`"
+          :aria-label="t('slope.goToId', { id: nameOf(id) })"
           @click="goTo(placeOf(id))"
         >
           {{ say(placeOf(id)) }}
@@ -67,7 +68,7 @@ const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name
       </li>
     </ul>
     <p v-if="positions.length === MAX_LINES" class="muted small">
-      The first {{ MAX_LINES }} positions. Bring a place into focus to read around it.
+      {{ t('slope.theFirstMaxLinesPositionsBring', { maxLines: MAX_LINES }) }}
     </p>
   </section>
 </template>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** What stands out, and what is done with the whole picture. */
 defineProps<{ panel: string | null }>()
@@ -17,11 +18,11 @@ const emit = defineEmits<{
 const { chart, focus, at, setFocus } = useSlope()
 
 const KINDS = [
-  { on: 'whole', name: 'Whole' },
-  { on: 'run', name: 'Best run' },
-  { on: 'leaks', name: 'Leaks' },
-  { on: 'traps', name: 'Traps' },
-  { on: 'loose', name: 'Loose ends' },
+  { on: 'whole', name: t('slope.whole') },
+  { on: 'run', name: t('slope.bestRun') },
+  { on: 'leaks', name: t('slope.leaks') },
+  { on: 'traps', name: t('slope.traps') },
+  { on: 'loose', name: t('slope.looseEnds') },
 ] as const
 
 /** The position that one stands on or at, else the one that is in focus. */
@@ -59,8 +60,8 @@ function choose(event: Event, take: (value: string) => void) {
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="The picture">
-    <div class="group" role="group" aria-label="What stands out">
+  <div class="tools" role="toolbar" :aria-label="t('slope.thePicture')">
+    <div class="group" role="group" :aria-label="t('slope.whatStandsOut')">
       <button
         v-for="kind in KINDS"
         :key="kind.on"
@@ -72,60 +73,74 @@ function choose(event: Event, take: (value: string) => void) {
         {{ kind.name }}
       </button>
     </div>
-    <div v-if="here" class="group" role="group" :aria-label="`Around ${here.name}`">
-      <span class="label here" :title="here.name">Exchanges around it</span>
+    <div v-if="here" class="group" role="group" :aria-label="t('slope.aroundHere', { here: here.name })">
+      <span class="label here" :title="here.name">{{ t('slope.exchangesAroundIt') }}</span>
       <button
         v-for="n in [1, 2, 3] as const"
         :key="n"
         type="button"
         class="button"
         :aria-pressed="exchanges === n"
-        :aria-label="`${n} exchanges around ${here.name}`"
+        :aria-label="t('slope.nExchangesAroundHere', { n, here: here.name })"
         @click="setAround(n)"
       >
         {{ n }}
       </button>
     </div>
     <span class="space" />
-    <div class="group" role="group" aria-label="Zoom">
-      <button type="button" class="button" aria-label="Zoom out" title="Zoom out (−)" @click="emit('zoom', 'out')">
+    <div class="group" role="group" :aria-label="t('slope.zoom')">
+      <button
+        type="button"
+        class="button"
+        :aria-label="t('slope.zoomOut')"
+        :title="t('slope.zoomOut2')"
+        @click="emit('zoom', 'out')"
+      >
         −
       </button>
-      <button type="button" class="button" title="Show all of it (0)" @click="emit('zoom', 'fit')">Fit</button>
-      <button type="button" class="button" aria-label="Zoom in" title="Zoom in (+)" @click="emit('zoom', 'in')">
+      <button type="button" class="button" :title="t('slope.showAllOfIt0')" @click="emit('zoom', 'fit')">
+        {{ t('slope.fit') }}
+      </button>
+      <button
+        type="button"
+        class="button"
+        :aria-label="t('slope.zoomIn')"
+        :title="t('slope.zoomIn2')"
+        @click="emit('zoom', 'in')"
+      >
         +
       </button>
     </div>
-    <button type="button" class="button" title="Lay it out anew; what you put by hand stays" @click="emit('tidy')">
-      Straighten
+    <button type="button" class="button" :title="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
+      {{ t('slope.straighten') }}
     </button>
     <button type="button" class="button" :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
-      Order of rows
+      {{ t('slope.orderOfRows') }}
     </button>
     <button
       type="button"
       class="button"
       :aria-pressed="panel === 'text'"
-      title="The same as text (T)"
+      :title="t('slope.theSameAsTextT')"
       @click="emit('panel', 'text')"
     >
-      Text
+      {{ t('slope.text') }}
     </button>
     <button
       type="button"
       class="button"
       :aria-pressed="panel === 'detail'"
-      title="In detail (I)"
+      :title="t('slope.inDetailI')"
       @click="emit('panel', 'detail')"
     >
-      About it
+      {{ t('slope.aboutIt') }}
     </button>
-    <select class="field" aria-label="Save or print the picture" @change="onSave">
-      <option value="">Save, print</option>
-      <option value="svg">Save as SVG</option>
-      <option value="png">Save as PNG</option>
-      <option value="one">Print on one page</option>
-      <option value="tiled">Print on several pages</option>
+    <select class="field" :aria-label="t('slope.saveOrPrintThePicture')" @change="onSave">
+      <option value="">{{ t('slope.savePrint') }}</option>
+      <option value="svg">{{ t('slope.saveAsSvg') }}</option>
+      <option value="png">{{ t('slope.saveAsPng') }}</option>
+      <option value="one">{{ t('slope.printOnOnePage') }}</option>
+      <option value="tiled">{{ t('slope.printOnSeveralPages') }}</option>
     </select>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import { useNewest } from '../../../stores/workers'
 import { facesLoaded, measureText } from './measureText'
+import { t } from '../../../words'
 
 /** The layout of the open chart: computed by a worker, stored, and updated with new places. */
 export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGraph>) {
@@ -47,7 +48,7 @@ export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGra
     if (!found) return
     if (!found.ok) {
       return void charts.tell(
-        `The picture could not be laid out: ${found.problems.map(problemText).join('; ')}`,
+        t('slope.thePictureCouldNotBeLaid', { problems: found.problems.map(problemText).join('; ') }),
         'warning',
       )
     }

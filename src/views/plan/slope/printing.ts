@@ -1,6 +1,7 @@
 import { present } from '../../../core/sure'
 import type { Scene } from '../../../core/slope/scene'
 import { standalone } from './saving'
+import { t } from '../../../words'
 import './printing.css'
 
 /** Pixels of the picture across one A4 page, where it is printed on several, so that names can be read. */
@@ -25,7 +26,11 @@ export function printPicture(
     for (let column = 0; column < across; column++) {
       const page = document.createElement('section')
       const head = document.createElement('p')
-      head.textContent = `${title} · the Slope${across * down > 1 ? ` · ${row * across + column + 1} of ${across * down}` : ''}`
+      head.textContent = t('slope.titleTheSlopeAcross', {
+        title,
+        across:
+          across * down > 1 ? t('slope.rowOfAcross', { row: row * across + column + 1, across: across * down }) : '',
+      })
       const picture = standalone(root, scene)
       picture.removeAttribute('width')
       picture.removeAttribute('height')

@@ -2,6 +2,7 @@ import { sure, present } from '../../../core/sure'
 import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
+import { t } from '../../../words'
 
 /** The CSS properties that are written into an exported picture, so that it needs no style sheet. */
 const LOOK = [
@@ -79,7 +80,7 @@ export async function savePicture(
     download(await drawnAt(copy, scene), name)
     return null
   } catch {
-    return 'The picture could not be drawn here. Save it as SVG instead.'
+    return t('slope.thePictureCouldNotBeDrawn')
   }
 }
 

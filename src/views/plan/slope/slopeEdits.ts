@@ -15,13 +15,13 @@ import {
 import { putByHand } from '../../../core/chart/edits/slope'
 import { lookUp } from '../../../core/chart/lookUp'
 import { COLD_GUESS, newMove, positionFromName } from '../../../core/chart/guesses'
-import { counted } from '../../../core/say/figureText'
 import { placeName } from '../../../core/say/slopeItem'
 import { wholeOfItem, type Item } from '../../../core/slope/items'
 import type { SlopeLayout } from '../../../core/slope/places'
 import { useCharts } from '../../../stores/charts'
 import { useRemoving } from '../../parts/removing'
 import type { useSlope } from './slope'
+import { t } from '../../../words'
 
 /** The form that is open beside the picture. `to`: key of the place where the new move or answer lands, once chosen. */
 export type Asking =
@@ -47,7 +47,10 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
 
   function newPosition(name: string, family: string | undefined) {
     let id: PositionId | undefined
-    charts.edit(`New position ${name}`, (draft) => (id = addPosition(draft, positionFromName(name, family))))
+    charts.edit(
+      t('common.newPositionName', { name }),
+      (draft) => (id = addPosition(draft, positionFromName(name, family))),
+    )
     if (id) goTo({ kind: 'place', place: id })
   }
 
@@ -57,7 +60,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     if (item.kind !== 'place') return
     const kind = to === 'finish' ? ('submission' as const) : ('advance' as const)
     let id: MoveId | undefined
-    charts.edit(`New move ${name}`, (draft) => {
+    charts.edit(t('slope.newMoveName', { name }), (draft) => {
       const from = toPositionId(item.place)
       id = addMove(draft, newMove({ name, kind, from, to: toPositionId(to), tries: { ...COLD_GUESS } }))
     })
@@ -66,13 +69,16 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
 
   function drawAnswer(reaction: ReactionId, to: string, name: string, item: Item) {
     const landing = toPositionId(to)
-    charts.edit(`Answer ${nameOf(item)} with ${name}`, (draft) => void addNewAnswer(draft, reaction, name, landing))
+    charts.edit(
+      t('common.answerReactionWithValue', { reaction: nameOf(item), value: name }),
+      (draft) => void addNewAnswer(draft, reaction, name, landing),
+    )
     goTo(item)
   }
 
   function renameTo(item: Item, name: string) {
     const [list, id] = recordOf(item)
-    charts.edit(`Rename ${name}`, (draft) => rename(draft, list, id, name))
+    charts.edit(t('slope.renameName', { name }), (draft) => rename(draft, list, id, name))
   }
 
   /** Removes the selected places, or else the current item. */
@@ -80,7 +86,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     const item = at.value
     const places = [...selection.value]
     if (places.length) {
-      const name = counted(places.length, 'position')
+      const name = t('count.position', places.length)
       removing({ id: places, name }, (draft) => places.forEach((id) => removePosition(draft, toPositionId(id))))
       selection.value = new Set()
       return
@@ -97,7 +103,7 @@ export function useSlopeEdits({ chart, at, goTo, selection, layout }: Slope) {
     const isSelected = selection.value.size > 0 && (!place || selection.value.has(place))
     const ids = isSelected ? [...selection.value] : one ? [one] : []
     const places = pushed(layout.value?.places ?? {}, ids, x, row)
-    if (Object.keys(places).length) charts.edit('Put by hand', (draft) => putByHand(draft, places), join)
+    if (Object.keys(places).length) charts.edit(t('slope.putByHand'), (draft) => putByHand(draft, places), join)
   }
 
   return { asking, nameOf, newPosition, draw, renameTo, remove, push }

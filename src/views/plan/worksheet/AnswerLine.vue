@@ -16,6 +16,7 @@ import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { placeOfGoing } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
 const props = defineProps<{
@@ -30,7 +31,7 @@ const { chart, setCounts, stripOf } = useWorksheet()
 const charts = useCharts()
 const move = computed(() => present(lookUp(chart.value.moves, props.answer.move)))
 const place = computed(() => answerRefAt(present(charts.chart), props.index))
-const name = computed(() => `${move.value.name} in answer`)
+const name = computed(() => t('worksheet.moveInAnswer', { move: move.value.name }))
 /** The tries by which it goes: its own, or those of its move. */
 const guess = computed(() => sayGuess(chart.value, props.answer.move, props.answer.tries ?? move.value.tries))
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
@@ -45,18 +46,18 @@ function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknow
 
 function remove() {
   const where = placeOfGoing()
-  edit(`Remove the answer ${move.value.name}`, removeAnswer)
-  charts.tell(`Removed the answer ${move.value.name}.`, 'info', 'undo', where)
+  edit(t('worksheet.removeTheAnswerMove', { move: move.value.name }), removeAnswer)
+  charts.tell(t('worksheet.removedTheAnswerMove', { move: move.value.name }), 'info', 'undo', where)
   emit('gone')
 }
 
 const shift = (by: 1 | -1) =>
-  edit(`Move the answer ${move.value.name}`, (draft, answer) => shiftAnswer(draft, answer, by))
+  edit(t('worksheet.moveTheAnswerMove', { move: move.value.name }), (draft, answer) => shiftAnswer(draft, answer, by))
 const own = () =>
-  edit(`Own tries for ${move.value.name}`, (draft, answer) =>
+  edit(t('worksheet.ownTriesForMove', { move: move.value.name }), (draft, answer) =>
     setTries(draft, { of: 'answer', answer }, { ...NEW_ANSWER }),
   )
-const borrow = () => edit(`${move.value.name} as when we begin with it`, borrowTries)
+const borrow = () => edit(t('worksheet.moveAsWhenWeBeginWith', { move: move.value.name }), borrowTries)
 
 function onKey(event: KeyboardEvent) {
   if (event.altKey && event.key === 'ArrowUp') shift(-1)
@@ -74,14 +75,14 @@ function onKey(event: KeyboardEvent) {
       class="chip"
       :class="{ best: isBest }"
       :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }"
-      :title="`Go to ${move.name}; Delete removes the answer, Alt and arrows move it`"
+      :title="t('worksheet.goToMoveDeleteRemovesThe', { move: move.name })"
       @keydown="onKey"
       >{{ move.name }}</RouterLink
     >
-    <span v-if="answer.tries?.tallies" class="muted small" title="Rounds on the mat in which it worked">
-      {{ rounds.worked }} of {{ rounds.worked + rounds.failed }} rounds
+    <span v-if="answer.tries?.tallies" class="muted small" :title="t('worksheet.roundsOnTheMatInWhich')">
+      {{ t('worksheet.workedOfWorked2Rounds', { worked: rounds.worked, worked2: rounds.worked + rounds.failed }) }}
     </span>
-    <span v-if="guess" class="muted small" :title="guess">guess</span>
+    <span v-if="guess" class="muted small" :title="guess">{{ t('worksheet.guess') }}</span>
     <TenTries
       v-if="answer.tries"
       class="strip"
@@ -90,29 +91,35 @@ function onKey(event: KeyboardEvent) {
       :name="name"
       @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
     />
-    <button v-else type="button" class="plain cold muted small" title="Give it tries of its own" @click="own">
-      as when we begin with it
+    <button
+      v-else
+      type="button"
+      class="plain cold muted small"
+      :title="t('worksheet.giveItTriesOfItsOwn')"
+      @click="own"
+    >
+      {{ t('worksheet.asWhenWeBeginWithIt') }}
     </button>
     <span class="tools">
       <button
         v-if="answer.tries && move.tries"
         type="button"
         class="plain"
-        title="Goes as when we begin with it"
-        :aria-label="`${name}: as when we begin with it`"
+        :title="t('worksheet.goesAsWhenWeBeginWith')"
+        :aria-label="t('worksheet.nameAsWhenWeBeginWith', { name })"
         @click="borrow"
       >
-        as first
+        {{ t('worksheet.asFirst') }}
       </button>
-      <button type="button" class="plain" :aria-label="`${name}: up`" @click="shift(-1)">↑</button>
-      <button type="button" class="plain" :aria-label="`Remove ${name}`" @click="remove">×</button>
+      <button type="button" class="plain" :aria-label="t('worksheet.nameUp', { name })" @click="shift(-1)">↑</button>
+      <button type="button" class="plain" :aria-label="t('common.removeName', { name })" @click="remove">×</button>
     </span>
     <AskedFigure
       v-if="value !== undefined"
       class="worth"
       :value="value"
       :asked="{ of: 'answer', ...asked, answer: index }"
-      :label="`Worth of answering with ${move.name}`"
+      :label="t('worksheet.worthOfAnsweringWithMove', { move: move.name })"
     />
   </span>
 </template>

@@ -21,6 +21,7 @@ import ForkLine from './ForkLine.vue'
 import ReactionRow from './ReactionRow.vue'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** One move with its ten tries, what they do about it and what we answer. */
 const props = defineProps<{ move: Move }>()
@@ -38,13 +39,16 @@ const reactions = computed(() => Object.keys(props.move.tries?.reactions ?? {}).
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
   const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
-  if (otherWay) return `set aside: our way is ${otherWay.says.toLowerCase()}`
+  if (otherWay) return t('worksheet.setAsideOurWayIsOther', { otherWay: otherWay.says.toLowerCase() })
   const { rules, forbids = [], noFinish } = store.scenario ?? {}
   const tag = props.move.tags?.find((one) => forbids.includes(one))
   const { ruleSets, group } = charts.chart?.settings ?? {}
   const set = ruleSetOf(rules, ruleSets)
-  if (!tag) return noFinish && props.move.to === 'finish' ? `not allowed, ${set?.name}: finishes` : ''
-  const why = set?.forbids.includes(tag) ? `not allowed, ${set.name}` : `not for ${group}`
+  if (!tag)
+    return noFinish && props.move.to === 'finish' ? t('worksheet.notAllowedSetFinishes', { set: set?.name }) : ''
+  const why = set?.forbids.includes(tag)
+    ? t('worksheet.notAllowedSet', { set: set.name })
+    : t('worksheet.notForGroup', { group })
   return `${why}: ${(RULE_TAGS as Partial<Record<string, string>>)[tag] ?? tag}`
 })
 /** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
@@ -58,13 +62,13 @@ const guess = computed(() => sayGuess(chart.value, props.move.id, props.move.tri
 const inReplyTo = computed(() => {
   const answered = chart.value.answers.filter((answer) => answer.move === props.move.id)
   const names = answered.flatMap(({ reaction }) => lookUp(chart.value.reactions, reaction)?.name ?? [])
-  return names.length ? ` to “${names.map(lowerFirst).join('”, “')}”` : ''
+  return names.length ? t('worksheet.toNames', { names: names.map(lowerFirst).join('”, “') }) : ''
 })
 
 /** Its ten tries are asked for at once: what stands there until then is a guess. */
 async function tryCold() {
   const { id, name } = props.move
-  charts.edit(`${name}: tried cold, too`, (draft) => setReply(draft, id, false))
+  charts.edit(t('common.nameTriedColdToo', { name }), (draft) => setReply(draft, id, false))
   await nextTick()
   card.value?.querySelector<HTMLElement>('[role="spinbutton"]')?.focus()
 }
@@ -81,7 +85,9 @@ function shift(by: 1 | -1) {
   const at = moves.value.findIndex(({ id }) => id === props.move.id)
   const target = moves.value[by < 0 ? at - 1 : at + 2]
   if (by < 0 ? at === 0 : at === moves.value.length - 1) return
-  charts.edit(`Move ${props.move.name}`, (draft) => moveMove(draft, props.move.id, target?.id ?? null))
+  charts.edit(t('common.moveName', { name: props.move.name }), (draft) =>
+    moveMove(draft, props.move.id, target?.id ?? null),
+  )
 }
 
 function onKey(event: KeyboardEvent) {
@@ -105,7 +111,7 @@ function onKey(event: KeyboardEvent) {
     :class="{ best: isBest, selected: isSelected, out: forbidden }"
     tabindex="0"
     :data-row="move.id"
-    :aria-label="`${move.name}, to ${nameOf(move.to)}`"
+    :aria-label="t('worksheet.moveToTo', { move: move.name, to: nameOf(move.to) })"
     @keydown="onKey"
     @click.self="select(move.id)"
     @focus="isSelected || select(move.id)"
@@ -114,29 +120,45 @@ function onKey(event: KeyboardEvent) {
       <h2>
         <InlineText
           :value="move.name"
-          label="Name of the move"
+          :label="t('worksheet.nameOfTheMove')"
           required
-          @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'moves', move.id, name))"
+          @change="
+            (name) =>
+              charts.edit(t('worksheet.renameToName', { name }), (draft) => rename(draft, 'moves', move.id, name))
+          "
         />
       </h2>
       <span class="muted to">{{
-        move.to === 'finish' ? 'to a finish' : move.to === move.from ? 'stays here' : `to ${nameOf(move.to)}`
+        move.to === 'finish'
+          ? t('worksheet.toAFinish')
+          : move.to === move.from
+            ? t('common.staysHere')
+            : t('common.toGoal', { goal: nameOf(move.to) })
       }}</span>
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
-      <span v-if="move.reply" class="small muted">only in reply{{ inReplyTo }}</span>
-      <span v-if="first.length" class="small muted">needs {{ first.join(', ') }} first</span>
-      <span v-if="isBest" class="tag">{{ best?.isShown ? 'best here, only shown' : 'best here' }}</span>
-      <span v-else-if="figure?.isShown" class="small muted">worth more only shown</span>
+      <span v-if="move.reply" class="small muted">{{ t('worksheet.onlyInReplyInReplyTo', { inReplyTo }) }}</span>
+      <span v-if="first.length" class="small muted">{{
+        t('worksheet.needsFirstFirst', { first: first.join(', ') })
+      }}</span>
+      <span v-if="isBest" class="tag">{{
+        best?.isShown ? t('worksheet.bestHereOnlyShown') : t('worksheet.bestHere')
+      }}</span>
+      <span v-else-if="figure?.isShown" class="small muted">{{ t('worksheet.worthMoreOnlyShown') }}</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
-        <button type="button" class="button quiet" title="Write it as a line (L)" @click="isSaying = !isSaying">
-          as a line
+        <button
+          type="button"
+          class="button quiet"
+          :title="t('worksheet.writeItAsALineL')"
+          @click="isSaying = !isSaying"
+        >
+          {{ t('worksheet.asALine') }}
         </button>
         <button
           type="button"
           class="button quiet"
-          :aria-label="`${move.name} up`"
-          title="Up (Alt ↑)"
+          :aria-label="t('common.runUp', { run: move.name })"
+          :title="t('worksheet.upAlt')"
           @click="shift(-1)"
         >
           ↑
@@ -144,8 +166,8 @@ function onKey(event: KeyboardEvent) {
         <button
           type="button"
           class="button quiet"
-          :aria-label="`${move.name} down`"
-          title="Down (Alt ↓)"
+          :aria-label="t('common.nameDown', { name: move.name })"
+          :title="t('worksheet.downAlt')"
           @click="shift(1)"
         >
           ↓
@@ -153,14 +175,18 @@ function onKey(event: KeyboardEvent) {
         <button
           type="button"
           class="button quiet"
-          :aria-label="`Remove ${move.name}`"
-          title="Remove (Delete)"
+          :aria-label="t('common.removeName', { name: move.name })"
+          :title="t('worksheet.removeDelete')"
           @click="remove"
         >
           ×
         </button>
       </span>
-      <AskedFigure :value="figure?.value" :asked="{ of: 'move', move: move.id }" :label="`Worth of ${move.name}`" />
+      <AskedFigure
+        :value="figure?.value"
+        :asked="{ of: 'move', move: move.id }"
+        :label="t('common.worthOfMove', { move: move.name })"
+      />
     </header>
     <ForkLine v-if="isSaying" :move="move" @close="isSaying = false" />
     <TenTries
@@ -170,7 +196,9 @@ function onKey(event: KeyboardEvent) {
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
     <p v-if="guess" class="muted small">{{ guess }}</p>
-    <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">Also tried cold?</button>
+    <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">
+      {{ t('worksheet.alsoTriedCold') }}
+    </button>
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
     </ul>

@@ -6,6 +6,7 @@ import { completeFork } from '../../../core/notation/complete'
 import { writeFork } from '../../../core/notation/writeFork'
 import { useSaying } from '../../parts/add/saying'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import { t } from '../../../words'
 
 /** A move's fork as one line, to read and to change. */
 const props = defineProps<{ move: Move }>()
@@ -25,14 +26,14 @@ function onSay(text: string) {
     <NotationInput
       ref="field"
       :value="writeFork(chart, props.move)"
-      :label="`${move.name} as a line`"
+      :label="t('worksheet.moveAsALine', { move: move.name })"
       :error="error"
       :complete="(line, caret) => completeFork(chart, position!.id, line, caret)"
       @say="onSay"
       @cancel="emit('close')"
       @typed="error = null"
     />
-    <p class="muted small">Enter says it, Escape leaves it as it was.</p>
+    <p class="muted small">{{ t('worksheet.enterSaysItEscapeLeavesIt') }}</p>
   </div>
 </template>
 

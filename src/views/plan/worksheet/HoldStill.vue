@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { I18nT } from 'vue-i18n'
 import { computed, ref } from 'vue'
 import { valueOf } from '../../../components/events'
 import LooseRing from '../../../components/LooseRing.vue'
@@ -14,6 +15,7 @@ import FromHere from '../../parts/add/FromHere.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import ReactionRow from './ReactionRow.vue'
+import { t } from '../../../words'
 
 /** What they do while we hold still, how often, and that a good partner gets out. */
 const { position } = useWorksheet()
@@ -31,62 +33,68 @@ const reactions = computed(() => Object.keys(position.value?.unprompted?.reactio
 function setEvery(event: Event) {
   const { id, name, unprompted } = present(position.value)
   const every = Number(valueOf(event))
-  charts.edit(`How often in ${name}`, (draft) => setUnprompted(draft, id, every, unprompted?.reactions ?? {}))
+  charts.edit(t('worksheet.howOftenInName', { name }), (draft) =>
+    setUnprompted(draft, id, every, unprompted?.reactions ?? {}),
+  )
 }
 
 function setOutEvery(event: Event) {
   const { id, name } = present(position.value)
   const typed = valueOf(event)
-  charts.edit(`Getting out of ${name}`, (draft) => setOut(draft, id, typed === '' ? undefined : Number(typed)))
+  charts.edit(t('common.gettingOutOfName', { name }), (draft) =>
+    setOut(draft, id, typed === '' ? undefined : Number(typed)),
+  )
 }
 
 function takeOff() {
   const { id, name } = present(position.value)
-  charts.edit(`Nobody just gets out of ${name}`, (draft) => setOut(draft, id, undefined))
-  charts.tell(`Nobody gets out of ${name} but by what is charted.`, 'info', 'undo')
+  charts.edit(t('worksheet.nobodyJustGetsOutOfName', { name }), (draft) => setOut(draft, id, undefined))
+  charts.tell(t('worksheet.nobodyGetsOutOfNameBut', { name }), 'info', 'undo')
 }
 
 defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <article v-if="position" class="panel still" aria-label="While we hold still">
+  <article v-if="position" class="panel still" :aria-label="t('common.whileWeHoldStill')">
     <h2>
-      While we hold still
+      {{ t('common.whileWeHoldStill') }}
       <label v-if="position.unprompted" class="muted small">
-        about every
-        <SteadyInput
-          class="field seconds"
-          type="number"
-          min="1"
-          aria-label="Seconds until they do something"
-          :value="position.unprompted.every"
-          @change="setEvery"
-        />
-        seconds one of these{{ isGuess(position, 'unprompted') ? ' (a guess)' : '' }}
+        <I18nT keypath="worksheet.aboutEverySeconds" scope="global"
+          ><template #seconds
+            ><SteadyInput
+              class="field seconds"
+              type="number"
+              min="1"
+              :aria-label="t('worksheet.secondsUntilTheyDoSomething')"
+              :value="position.unprompted.every"
+              @change="setEvery" /></template
+          ><template #guess>{{ isGuess(position, 'unprompted') ? t('common.aGuess') : '' }}</template></I18nT
+        >
       </label>
     </h2>
     <p v-if="position.out" class="out">
-      <LooseRing text="Gets out" />
+      <LooseRing :text="t('common.getsOut')" />
       <label class="muted small">
-        after about
-        <SteadyInput
-          class="field seconds"
-          type="number"
-          min="1"
-          aria-label="Seconds until a good partner is out"
-          :value="position.out.every"
-          @change="setOutEvery"
-        />
-        seconds{{ isGuess(position, 'out') ? ' (a guess)' : '' }}, and it is over: chart how they do it, then
+        <I18nT keypath="worksheet.afterAboutSeconds" scope="global"
+          ><template #seconds
+            ><SteadyInput
+              class="field seconds"
+              type="number"
+              min="1"
+              :aria-label="t('worksheet.secondsUntilAGoodPartnerIs')"
+              :value="position.out.every"
+              @change="setOutEvery" /></template
+          ><template #guess>{{ isGuess(position, 'out') ? t('common.aGuess') : '' }}</template></I18nT
+        >
       </label>
-      <button type="button" class="plain link small" @click="takeOff">take this off</button>
+      <button type="button" class="plain link small" @click="takeOff">{{ t('worksheet.takeThisOff') }}</button>
       <AskedFigure
         v-if="typeof cost === 'number'"
         :value="cost"
         form="cost"
-        :asked="{ of: 'cost', reaction: `getting out of ${position.name}`, cost }"
-        label="Cost of getting out"
+        :asked="{ of: 'cost', reaction: t('worksheet.gettingOutOfPosition', { position: position.name }), cost }"
+        :label="t('worksheet.costOfGettingOut')"
       />
     </p>
     <ul>

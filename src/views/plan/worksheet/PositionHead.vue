@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { counted } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { rename } from '../../../core/chart/edits/records'
 import { useCharts } from '../../../stores/charts'
@@ -10,6 +9,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { isGuess } from '../../../core/chart/guesses'
 import WhoIsAhead from '../../parts/inspectors/WhoIsAhead.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import { t } from '../../../words'
 
 const emit = defineEmits<{ say: []; theirs: [] }>()
 const { position, moves, letters, select } = useWorksheet()
@@ -23,29 +23,31 @@ const isStart = computed(() => store.scenario?.start === present(position.value)
 
 function setName(name: string) {
   const { id } = present(position.value)
-  charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'positions', id, name))
+  charts.edit(t('worksheet.renameToName', { name }), (draft) => rename(draft, 'positions', id, name))
 }
 </script>
 
 <template>
   <header data-none tabindex="-1">
     <div>
-      <h1><InlineText :value="position!.name" label="Name of the position" required @change="setName" /></h1>
+      <h1>
+        <InlineText :value="position!.name" :label="t('worksheet.nameOfThePosition')" required @change="setName" />
+      </h1>
       <p class="muted">
-        {{ counted(moves.length, 'move') }}, {{ counted(letters.size, 'reaction')
-        }}<template v-if="loose">, {{ counted(loose, 'loose end') }}</template> ·
-        <button type="button" class="plain link" @click="select()">about it</button>
+        {{ t('count.move', moves.length) }}, {{ t('count.reaction', letters.size)
+        }}<template v-if="loose">, {{ t('count.looseEnd', loose) }}</template> ·
+        <button type="button" class="plain link" @click="select()">{{ t('worksheet.aboutIt') }}</button>
         <template v-if="!isStart">
           ·
           <button type="button" class="plain link" @click="store.setScenario({ start: position!.id })">
-            start from here
+            {{ t('worksheet.startFromHere') }}
           </button></template
         >
-        <template v-else> · the start</template>
+        <template v-else>&nbsp;{{ t('worksheet.theStart') }}</template>
         ·
-        <button type="button" class="plain link" @click="emit('say')">+ move</button>
+        <button type="button" class="plain link" @click="emit('say')">{{ t('worksheet.move') }}</button>
         ·
-        <button type="button" class="plain link" @click="emit('theirs')">+ what they do</button>
+        <button type="button" class="plain link" @click="emit('theirs')">{{ t('common.whatTheyDo') }}</button>
       </p>
       <WhoIsAhead v-if="isGuess(position!, 'ahead')" :position="position!" />
     </div>
@@ -53,7 +55,7 @@ function setName(name: string) {
       class="worth"
       :value="figure?.value"
       :asked="{ of: 'position', position: position!.id }"
-      :label="`Worth of ${position!.name}`"
+      :label="t('common.worthOfMove', { move: position!.name })"
     />
   </header>
 </template>

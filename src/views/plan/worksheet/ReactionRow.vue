@@ -16,6 +16,7 @@ import AddAnswer from '../../parts/add/AddAnswer.vue'
 import AnswerLine from './AnswerLine.vue'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
+import { t } from '../../../words'
 
 /** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
 const props = defineProps<{ reactionId: ReactionId; move?: Move }>()
@@ -52,9 +53,9 @@ const ending = computed(() => {
   const where = isEndId(endsIn)
     ? nameOf(endsIn)
     : endsIn === present(position.value).id
-      ? 'still here'
-      : `into ${nameOf(endsIn)}`
-  return shared.value > 1 ? `${where}, met by ${shared.value} moves` : where
+      ? t('worksheet.stillHere')
+      : t('common.intoEndsIn', { endsIn: nameOf(endsIn) })
+  return shared.value > 1 ? t('worksheet.whereMetBySharedMoves', { where, shared: shared.value }) : where
 })
 
 watch(
@@ -77,8 +78,8 @@ function remove() {
   const { id, name } = present(reaction.value)
   if (!move) return
   goToRow(present(row.value), -1)
-  const removable = { id, name: `${name} from ${move.name}`, shownBy: row.value }
-  removing(removable, (draft) => unmeetReaction(draft, move.id, id), `Remove ${name}`)
+  const removable = { id, name: t('worksheet.nameFromMove', { name, move: move.name }), shownBy: row.value }
+  removing(removable, (draft) => unmeetReaction(draft, move.id, id), t('common.removeName', { name }))
 }
 
 async function shift(by: 1 | -1) {
@@ -89,7 +90,9 @@ async function shift(by: 1 | -1) {
   if (!move || !other) return
   order.splice(at + by, 1, reactionId)
   order.splice(at, 1, other)
-  charts.edit(`Move ${present(reaction.value).name}`, (draft) => orderReactions(draft, move.id, order))
+  charts.edit(t('common.moveName', { name: present(reaction.value).name }), (draft) =>
+    orderReactions(draft, move.id, order),
+  )
   await nextTick()
   row.value?.focus()
 }
@@ -116,7 +119,7 @@ function onKey(event: KeyboardEvent) {
     :class="{ selected: isSelected }"
     tabindex="0"
     :data-row="`${move?.id ?? 'still'} ${reactionId}`"
-    :aria-label="`They: ${reaction.name}`"
+    :aria-label="t('common.theyAttack', { attack: reaction.name })"
     @keydown="onKey"
     @focus="isSelected || select(move?.id, reactionId)"
   >
@@ -124,14 +127,22 @@ function onKey(event: KeyboardEvent) {
     <div class="name">
       <InlineText
         :value="reaction.name"
-        label="Name of the reaction"
+        :label="t('worksheet.nameOfTheReaction')"
         required
-        @change="(name) => charts.edit(`Rename to ${name}`, (draft) => rename(draft, 'reactions', reactionId, name))"
+        @change="
+          (name) =>
+            charts.edit(t('worksheet.renameToName', { name }), (draft) => rename(draft, 'reactions', reactionId, name))
+        "
       />
       <p class="muted small">{{ ending }}</p>
       <p v-for="one in struck" :key="one.uses" class="small struck">{{ one.says }}</p>
     </div>
-    <AskedFigure :value="met?.net" form="net" :asked="{ of: 'net', ...asked }" :label="`Net of ${reaction.name}`" />
+    <AskedFigure
+      :value="met?.net"
+      form="net"
+      :asked="{ of: 'net', ...asked }"
+      :label="t('common.netOfReaction', { reaction: reaction.name })"
+    />
     <span class="answers">
       <AnswerLine
         v-for="{ answer, index } in answers"
@@ -145,19 +156,26 @@ function onKey(event: KeyboardEvent) {
       />
       <AddAnswer v-if="isPicking" :reaction="reaction" @close="endPicking" />
       <span v-else class="open" :class="{ more: !isLoose }">
-        <LooseRing v-if="isLoose" :text="answers.length ? 'no answer fits with these holds' : 'no answer yet'" />
+        <LooseRing
+          v-if="isLoose"
+          :text="answers.length ? t('worksheet.noAnswerFitsWithTheseHolds') : t('worksheet.noAnswerYet')"
+        />
         <button
           type="button"
           class="button quiet"
-          :title="isLoose ? 'Answer it (A)' : 'Another answer (A)'"
-          :aria-label="`Answer ${reaction.name}`"
+          :title="isLoose ? t('worksheet.answerItA') : t('worksheet.anotherAnswerA')"
+          :aria-label="t('worksheet.answerReaction', { reaction: reaction.name })"
           @click="isPicking = true"
         >
-          + answer
+          {{ t('common.answer') }}
         </button>
       </span>
     </span>
-    <AskedFigure :value="met?.value" :asked="{ of: 'met', ...asked }" :label="`Worth once they: ${reaction.name}`" />
+    <AskedFigure
+      :value="met?.value"
+      :asked="{ of: 'met', ...asked }"
+      :label="t('worksheet.worthOnceTheyReaction', { reaction: reaction.name })"
+    />
   </li>
 </template>
 

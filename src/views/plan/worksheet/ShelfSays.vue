@@ -3,7 +3,7 @@ import { targetOf } from '../../../components/events'
 import { sure } from '../../../core/sure'
 import { produce } from 'immer'
 import { computed, onMounted, ref, watch } from 'vue'
-import { changeText, counted } from '../../../core/say/figureText'
+import { changeText } from '../../../core/say/figureText'
 import { chooseWay } from '../../../core/chart/edits/ways'
 import { lookUp } from '../../../core/chart/lookUp'
 import { rulesHere, variantsHere, wayOf } from '../../../core/shelf/decisions'
@@ -13,6 +13,7 @@ import { useTrials } from '../../../stores/trials'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import { t } from '../../../words'
 
 /**
  * What practitioners decide by in this position, held against the chart's own values; and where they do it differently.
@@ -78,13 +79,16 @@ const worths = useTrials(
 <template>
   <details v-if="rules.length || variants.length" class="panel says" :open="isOpen" @toggle="onToggle">
     <summary>
-      Rules of thumb here <span class="muted small">{{ counted(rules.length, 'rule') }}</span>
-      <span v-if="variants.length" class="muted small"> · schools differ on {{ variants.length }}</span>
-      <span v-if="against" class="finding"> · the numbers say otherwise on {{ against }}</span>
+      {{ t('worksheet.rulesOfThumbHere') }} <span class="muted small">{{ t('count.rule', rules.length) }}</span>
+      <span v-if="variants.length" class="muted small"
+        >&nbsp;{{ t('worksheet.schoolsDifferOnN', { n: variants.length }) }}</span
+      >
+      <span v-if="against" class="finding"
+        >&nbsp;{{ t('worksheet.theNumbersSayOtherwiseOnAgainst', { against }) }}</span
+      >
     </summary>
     <p v-if="against" class="muted small">
-      Where the numbers say otherwise it is a finding, not an error: look at the tries, or at what this chart knows and
-      the rule does not.
+      {{ t('worksheet.whereTheNumbersSayOtherwiseIt') }}
     </p>
     <ul>
       <li v-for="{ rule, compared } in rules" :key="rule.id">
@@ -93,23 +97,33 @@ const worths = useTrials(
         </p>
         <p class="muted small">{{ rule.because }}.</p>
         <p v-if="compared?.says === 'the other way'" class="finding">
-          Here the numbers say otherwise: {{ nameOf(compared.rejected) }} is worth
-          {{ changeText(-compared.by) }} against {{ nameOf(compared.preferred) }}.
+          {{
+            t('worksheet.hereTheNumbersSayOtherwiseRejected', {
+              rejected: nameOf(compared.rejected),
+              by: changeText(-compared.by),
+              preferred: nameOf(compared.preferred),
+            })
+          }}
         </p>
         <p v-else-if="compared" class="small agrees">
-          <template v-if="compared.says === 'as the rule'"
-            >The numbers agree: {{ nameOf(compared.preferred) }} {{ changeText(compared.by) }} against
-            {{ nameOf(compared.rejected) }}.</template
-          >
-          <template v-else
-            >The numbers make no difference between {{ nameOf(compared.preferred) }} and
-            {{ nameOf(compared.rejected) }}.</template
-          >
+          <template v-if="compared.says === 'as the rule'">{{
+            t('worksheet.theNumbersAgreePreferredByAgainst', {
+              preferred: nameOf(compared.preferred),
+              by: changeText(compared.by),
+              rejected: nameOf(compared.rejected),
+            })
+          }}</template>
+          <template v-else>{{
+            t('worksheet.theNumbersMakeNoDifferenceBetween', {
+              preferred: nameOf(compared.preferred),
+              rejected: nameOf(compared.rejected),
+            })
+          }}</template>
         </p>
       </li>
     </ul>
-    <section v-if="variants.length" aria-label="Where schools differ">
-      <h3>Where schools differ</h3>
+    <section v-if="variants.length" :aria-label="t('worksheet.whereSchoolsDiffer')">
+      <h3>{{ t('worksheet.whereSchoolsDiffer') }}</h3>
       <VariantCard
         v-for="variant in variants"
         :key="variant.id"
@@ -118,7 +132,7 @@ const worths = useTrials(
         :worths="worths"
         :now="now"
       />
-      <p class="muted small">The moves of the other ways are set aside: they stay charted and are not tried.</p>
+      <p class="muted small">{{ t('worksheet.theMovesOfTheOtherWays') }}</p>
     </section>
   </details>
 </template>

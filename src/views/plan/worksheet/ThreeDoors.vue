@@ -13,6 +13,7 @@ import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import BodyFigure from '../../parts/body/BodyFigure.vue'
 import { usePulling } from '../../parts/shelf/pulling'
+import { t } from '../../../words'
 
 /** Where an empty chart begins: with a position, with a chain from the Shelf, or with one line that can be undone. */
 const charts = useCharts()
@@ -44,7 +45,7 @@ const EXAMPLE = {
 
 async function begin(fields: Omit<Position, 'id'>) {
   let id: PositionId | undefined
-  charts.edit(`New position ${fields.name}`, (draft) => (id = addPosition(draft, fields)))
+  charts.edit(t('common.newPositionName', { name: fields.name }), (draft) => (id = addPosition(draft, fields)))
   if (id) await router.push(`/worksheet/${id}`)
 }
 
@@ -55,11 +56,11 @@ async function bringIn({ id, name, moves }: (typeof chains.value)[number]) {
 
 async function tryLine() {
   let id: PositionId | undefined
-  charts.edit('The worked line', (draft) => {
+  charts.edit(t('worksheet.theWorkedLine'), (draft) => {
     id = addPosition(draft, positionFromName(EXAMPLE.position))
     sayLines(draft, id, EXAMPLE.line)
   })
-  charts.tell('This is what one line makes. Undo takes it away again.', 'info', 'undo')
+  charts.tell(t('worksheet.thisIsWhatOneLineMakes'), 'info', 'undo')
   if (id) await router.push(`/worksheet/${id}`)
 }
 
@@ -68,9 +69,9 @@ onMounted(() => void shelf.load())
 
 <template>
   <div class="doors">
-    <h1>Where do you start from?</h1>
-    <section class="panel" aria-label="Pick a position">
-      <h2>Pick a position</h2>
+    <h1>{{ t('common.whereDoYouStartFrom') }}</h1>
+    <section class="panel" :aria-label="t('worksheet.pickAPosition')">
+      <h2>{{ t('worksheet.pickAPosition') }}</h2>
       <ul class="wall">
         <li v-for="{ start, figure } in pictures" :key="start.name">
           <button type="button" class="picture" @click="begin(positionOf(start))">
@@ -85,32 +86,33 @@ onMounted(() => void shelf.load())
         <input
           v-model="named"
           class="field"
-          aria-label="Name another position"
-          placeholder="or name another"
+          :aria-label="t('worksheet.nameAnotherPosition')"
+          :placeholder="t('worksheet.orNameAnother')"
           maxlength="200"
         />
-        <button type="submit" class="button" :disabled="!named.trim()">Begin there</button>
+        <button type="submit" class="button" :disabled="!named.trim()">{{ t('worksheet.beginThere') }}</button>
       </form>
     </section>
     <div class="others">
-      <section class="panel" aria-label="Bring in a ready chain">
-        <h2>Bring in a ready chain</h2>
-        <p class="muted small">From the Shelf, with guesses for its tries, to change as you like.</p>
+      <section class="panel" :aria-label="t('worksheet.bringInAReadyChain')">
+        <h2>{{ t('worksheet.bringInAReadyChain') }}</h2>
+        <p class="muted small">{{ t('worksheet.fromTheShelfWithGuessesFor') }}</p>
         <ul class="chains">
           <li v-for="chain in chains" :key="chain.id">
-            <button type="button" class="button" @click="bringIn(chain)">From {{ chain.name }}</button>
+            <button type="button" class="button" @click="bringIn(chain)">
+              {{ t('common.fromValue', { value: chain.name }) }}
+            </button>
           </li>
         </ul>
       </section>
-      <section class="panel" aria-label="Type one line">
-        <h2>Type one line</h2>
-        <p class="muted small">From {{ EXAMPLE.position }}, as you would tell it:</p>
+      <section class="panel" :aria-label="t('worksheet.typeOneLine')">
+        <h2>{{ t('worksheet.typeOneLine') }}</h2>
+        <p class="muted small">{{ t('worksheet.fromPositionAsYouWouldTell', { position: EXAMPLE.position }) }}</p>
         <p class="example">{{ EXAMPLE.line }}</p>
         <p class="muted small">
-          Of ten tries four land; three times they turn in and we take the back, which works six times of ten; once they
-          bridge, and there is no answer yet.
+          {{ t('worksheet.ofTenTriesFourLandThree') }}
         </p>
-        <button type="button" class="button" @click="tryLine">Try this line</button>
+        <button type="button" class="button" @click="tryLine">{{ t('worksheet.tryThisLine') }}</button>
       </section>
     </div>
   </div>

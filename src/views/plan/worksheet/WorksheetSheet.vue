@@ -13,6 +13,7 @@ import ShelfSays from './ShelfSays.vue'
 import ThreeDoors from './ThreeDoors.vue'
 import NextThing from '../../parts/figures/NextThing.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
+import { t } from '../../../words'
 
 const { position, moves, selected } = provideWorksheet()
 /** What is tried only in reply stands below what is tried cold. */
@@ -60,7 +61,7 @@ useEventListener(document, 'keydown', (event) => {
     <section v-else class="sheet">
       <ThreeDoors />
     </section>
-    <aside v-if="position" aria-label="In detail">
+    <aside v-if="position" :aria-label="t('common.inDetail')">
       <SelectedInspector />
     </aside>
   </div>

@@ -1,0 +1,31 @@
+import { createI18n } from 'vue-i18n'
+import en from './en.json' with { type: 'json' }
+
+/*
+ * What the interface says: labels, hints, headings and the names of steps that can be undone, in one file a language.
+ * Sentences that the core works out are in `core/say`, since the command line says them too.
+ */
+
+type Words = typeof en
+/** "area.word": where it is said, and which. */
+export type WordKey = { [Area in keyof Words]: `${Area}.${Extract<keyof Words[Area], string>}` }[keyof Words]
+type Named = Record<string, string | number | null | undefined>
+
+export const i18n = createI18n({
+  legacy: false,
+  locale: 'en',
+  fallbackLocale: 'en',
+  messages: { en },
+  // `>` and `<` are part of the notation that some of the words show.
+  warnHtmlMessage: false,
+})
+
+/**
+ * The words of a key in the language that is set. `given` fills the places in braces; a number, alone or after what is
+ * given, chooses between one and many ("{n} move | {n} moves").
+ */
+export function t(key: WordKey, given: Named | number = {}, many?: number): string {
+  const { t: say } = i18n.global
+  if (typeof given === 'number') return say(key, given)
+  return many === undefined ? say(key, given) : say(key, { n: many, ...given }, many)
+}
