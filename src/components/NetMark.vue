@@ -9,7 +9,7 @@ const kind = computed(() => (props.net >= props.noteworthy ? 'trap' : props.net 
 </script>
 
 <template>
-  <span class="net" :class="kind" :title="t('common.kindNetPerHundred', { kind, net: finer(net) })">
+  <span class="net" :class="kind" :title="t('common.labelled', { label: kind, value: finer(net) })">
     <svg viewBox="0 0 12 12" aria-hidden="true">
       <path v-if="kind === 'trap'" d="M6 1 11 10H1z" />
       <path v-else-if="kind === 'leak'" d="M6 11 1 2h10z" />

@@ -16,7 +16,7 @@ interface Exported {
 test('checkpoints, mistakes and cautions are edited beside the move', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   await expect(detail.getByRole('region', { name: 'Caution' })).toContainText('neck')
   // After the two that it has.
   await detail.getByLabel('New checkpoint of Collar choke').fill('Thumb inside the collar')
@@ -42,7 +42,7 @@ test('checkpoints, mistakes and cautions are edited beside the move', async ({ p
 test('where a reaction ends and which checkpoint it breaks is changed in place', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/worksheet/side-control-head-and-far-arm?move=americana&reaction=bridges-over-us')
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   const net = page.getByRole('listitem', { name: 'They: Bridges over us' }).getByRole('button', { name: /^Net of/ })
   const before = await net.getAttribute('title')
   await detail.getByLabel('Ends in').selectOption({ label: 'Half guard, on top' })
@@ -59,7 +59,7 @@ test('where a reaction ends and which checkpoint it breaks is changed in place',
 test('a position says who is ahead, what threatens there and what they do unprompted', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/worksheet/scarf-hold')
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   await detail.getByLabel('Who is ahead').selectOption({ label: 'nobody is' })
   await detail.getByLabel(/They finish us here/).fill('90')
   await page.keyboard.press('Tab')

@@ -52,7 +52,7 @@ test('a hold is named, given limbs and what it takes, and is worth something on 
   await page.getByRole('button', { name: '+ hold' }).click()
   await page.keyboard.type('Cross-face')
   await page.keyboard.press('Enter')
-  const detail = page.getByRole('complementary', { name: 'The hold in detail' })
+  const detail = page.getByRole('complementary', { name: 'About the hold' })
   await expect(detail).toContainText('ours, in Side control, hips low')
   await detail.getByLabel('left shoulder').check()
   await detail.getByLabel('left hand', { exact: true }).uncheck()
@@ -116,7 +116,7 @@ test('the frame gives limbs their words, and a move says what it does to the sid
   await page.keyboard.press('Control+z')
 
   await page.goto('/#/worksheet/back-seatbelt-on?move=top-leg-over-the-top-arm')
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   await expect(detail.getByText('What it does to the sides')).toBeVisible()
   await detail.getByLabel('swaps which arm is over').check()
   await expect(detail).toContainText('left after this move, right where it lands')
@@ -127,7 +127,7 @@ test('the frame gives limbs their words, and a move says what it does to the sid
 test('a trap is added on the Worksheet, and one that one limb cannot do is refused', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/worksheet/back-seatbelt-on?move=roll-to-the-over-side')
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   await detail.getByText('Holds: none').click()
   const figure = page.locator('[data-row="roll-to-the-over-side"]').getByRole('button', { name: /worth/i }).first()
   const before = await figure.getAttribute('title')

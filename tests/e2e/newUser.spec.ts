@@ -66,7 +66,7 @@ test('every figure opens to terms that sum to it', async ({ page }) => {
   ]
   for (const name of names) {
     const figure = page.getByRole('region', { name: 'Underhook, head clear' }).getByRole('button', { name }).first()
-    const finer = (await figure.getAttribute('title'))!.match(/(−?\d+\.\d+) per hundred$/)![1]
+    const finer = (await figure.getAttribute('title'))!.match(/(−?\d+\.\d+)$/)![1]
     await figure.click()
     const dialog = page.getByRole('dialog', { name: /made of/ })
     await expect(dialog.locator('tfoot td').last()).toHaveText(finer)

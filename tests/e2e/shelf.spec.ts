@@ -26,7 +26,7 @@ test('an entry is found by what one sees, read, and brought in with what it need
     .getByRole('region', { name: 'On the Shelf' })
     .getByRole('button', { name: /Straight armlock on the arm/ })
     .click()
-  const detail = page.getByRole('complementary', { name: 'In detail' })
+  const detail = page.getByRole('complementary', { name: 'About it' })
   await expect(detail).toContainText('elbow')
   await expect(detail).toContainText('tap')
   await detail.getByRole('button', { name: 'Bring it into the chart' }).click()
@@ -41,7 +41,7 @@ test('a region tells its rules, its differences and its dangers, and finishes ar
 }) => {
   await openDemo(page)
   await page.goto('/#/shelf?region=back')
-  const talk = page.getByRole('complementary', { name: 'In detail' })
+  const talk = page.getByRole('complementary', { name: 'About it' })
   for (const head of ['Mind', 'They decide by', 'Where they differ']) {
     await expect(talk.getByRole('heading', { name: head })).toBeVisible()
   }
@@ -70,7 +70,7 @@ test('the Worksheet says what could be added here, best first, and the number mo
 test('axe finds nothing serious on the Shelf, light and dark', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/shelf?region=side-control&at=move%20americana-finish')
-  await expect(page.getByRole('complementary', { name: 'In detail' })).toContainText('Figure four')
+  await expect(page.getByRole('complementary', { name: 'About it' })).toContainText('Figure four')
   await nothingSerious(page)
 })
 

@@ -85,7 +85,7 @@ describe('a figure taken apart', () => {
     expect(rows).toContain('lands in High crotch, in on the leg')
     expect(rows).toContain('they: Buries the head')
     expect(rows).toContain('nothing comes of it: Underhook, head clear')
-    expect(rows).toContain('the exchange breaks up on the way')
+    expect(rows).toContain('something breaks it up on the way')
   })
 
   it('of a net is a difference', () => {

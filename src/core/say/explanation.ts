@@ -100,7 +100,7 @@ function explainUses(chart: Chart, figures: Figures, id: MoveId): Explained {
     chance: 1,
     value: times,
   }))
-  const plan = 'Tries in a hundred exchanges under the best plan:'
+  const plan = 'How often the best plan tries it, in a hundred exchanges:'
   return { title: move?.name ?? '', plan, rows, total: uses, isDifference: true }
 }
 
@@ -179,7 +179,7 @@ class Names {
       case 'conceded':
         return `it ends in ${this.place(place)}`
       case 'broken':
-        return 'the exchange breaks up on the way'
+        return 'something breaks it up on the way'
       case 'caught':
         return 'they finish us on the way'
       case 'met':

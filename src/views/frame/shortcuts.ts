@@ -33,7 +33,7 @@ export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: 'F', does: t('frame.onlyWhatIsAroundIt'), where: t('frame.slopeOnAPosition') },
   { keys: '+ − 0 Z', does: t('frame.zoomInOutToAllOf'), where: t('frame.slope') },
   { keys: 'Shift ← → ↑ ↓', does: t('frame.pan'), where: t('frame.slope') },
-  { keys: 'I, T', does: t('frame.inDetailAsText'), where: t('frame.slope') },
+  { keys: 'I, T', does: t('frame.aboutItAsText'), where: t('frame.slope') },
   { keys: '← →', does: t('frame.oneTryLessOrMore'), where: t('frame.onAPartOfTheTen') },
   { keys: '0 … 9', does: t('frame.setTheCount'), where: t('frame.onAPartOfTheTen') },
 ]

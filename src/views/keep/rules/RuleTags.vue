@@ -34,8 +34,8 @@ function forbidFinishes(isForbidden: boolean) {
       <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isChecked($event))" />
       <span
         >{{ name
-        }}<span v-if="movesWith(tag)" class="muted small">
-          {{ t('rules.movesHere', { moves: t('count.move', movesWith(tag)) }) }}</span
+        }}<span v-if="movesWith(tag)" class="muted small"
+          >&nbsp;{{ t('rules.movesHere', { moves: t('count.move', movesWith(tag)) }) }}</span
         ></span
       >
     </label>

@@ -127,7 +127,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
         {{ t('shelf.andNMoreSearchOrChoose', { n: found.length - MAX_ENTRIES }) }}
       </p>
     </section>
-    <aside :aria-label="t('common.inDetail')">
+    <aside :aria-label="t('common.aboutIt')">
       <ShelfEntry v-if="at" :key="place.at" :shelf="shelf" :found="at" @open="go({ at: keyOf($event) })" />
       <RegionTalk v-else-if="region" :shelf="shelf" :region="region" @open="go({ at: keyOf($event) })" />
       <p v-else class="muted">{{ t('shelf.chooseAnEntryOrARegion') }}</p>

@@ -49,8 +49,8 @@ onUnmounted(() => clearTimeout(timer))
     class="plain figure"
     :class="[moved, { stale: figures.stale }]"
     :aria-expanded="anchor === button"
-    :aria-label="t('figures.labelTextPerHundredWhatIs', { label, text })"
-    :title="t('common.kindNetPerHundred', { kind: label, net: finer(value) })"
+    :aria-label="t('figures.whatIsItMadeOf', { label, text })"
+    :title="t('common.labelled', { label, value: finer(value) })"
     @click="ask(asked, button!)"
   >
     <NetMark v-if="form === 'net'" :net="value" :noteworthy="NOTEWORTHY" />

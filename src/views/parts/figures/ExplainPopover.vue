@@ -55,7 +55,7 @@ onKeyStroke('Escape', () => isOpen.value && close())
         </tbody>
         <tfoot>
           <tr>
-            <td colspan="3">{{ t('figures.perHundredExchanges') }}</td>
+            <td colspan="3">{{ t('figures.inAll') }}</td>
             <td>{{ finer(sum) }}</td>
           </tr>
         </tfoot>

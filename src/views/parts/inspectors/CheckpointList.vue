@@ -161,7 +161,7 @@ function more(id: string) {
       v-model="next"
       :label="t('inspector.newCheckpointOfMove', { move: move.name })"
       :tokens="tokens"
-      :placeholder="t('inspector.nextThingThatMustBeTrue')"
+      :placeholder="t('inspector.nextCheckpoint')"
       @enter="add"
     />
   </section>

@@ -131,7 +131,7 @@ async function remove() {
           min="1"
           :placeholder="t('inspector.asUsual')"
           :value="position.breakUp"
-          @change="setNumber(t('inspector.breakUp'), 'breakUp', $event)"
+          @change="setNumber(t('inspector.whenItIsBrokenUp'), 'breakUp', $event)"
         />
       </label>
       <label

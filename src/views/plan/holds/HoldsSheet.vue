@@ -44,8 +44,8 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
           <h1>{{ position.name }}</h1>
           <p class="muted">
             <template v-if="on.length"
-              >{{ t('holds.freeToAttackFree', { free: free || t('holds.noHandAndNoLeg') }) }}
-            </template>
+              >{{ t('holds.freeToAttackFree', { free: free || t('holds.noHandAndNoLeg') }) }}&nbsp;</template
+            >
             <RouterLink :to="`/worksheet/${position.id}`">{{ t('common.worksheet') }}</RouterLink>
           </p>
         </div>
@@ -83,7 +83,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
       <h1>{{ t('common.whereDoYouStartFrom') }}</h1>
       <p class="muted">{{ t('holds.nameAPositionOnTheLeft') }}</p>
     </section>
-    <aside v-if="selected" :aria-label="t('holds.theHoldInDetail')">
+    <aside v-if="selected" :aria-label="t('holds.aboutTheHold')">
       <HoldInspector :key="selected.id" :hold="selected" />
     </aside>
   </div>

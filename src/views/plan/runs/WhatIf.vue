@@ -213,10 +213,7 @@ const clear = () => Object.assign(asked, nothingAsked())
     <p v-if="!isAsked" class="muted">{{ t('runs.supposeSomethingNothingOfItChanges') }}</p>
     <p v-else-if="progress !== null" role="status" class="muted">{{ t('runs.workingItOut') }}</p>
     <template v-else-if="answer">
-      <p
-        class="said"
-        :title="t('runs.thenInsteadOfNowPerHundred', { then: finer(answer.then), now: finer(answer.now) })"
-      >
+      <p class="said" :title="t('runs.insteadOf', { then: finer(answer.then), now: finer(answer.now) })">
         {{ sentences.join(' ') }}
       </p>
       <ul v-if="answer.changes.length" :aria-label="t('count.change', answer.changes.length)">

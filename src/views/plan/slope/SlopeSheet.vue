@@ -257,7 +257,7 @@ const print = (pages: 'one' | 'tiled') =>
       />
       <aside
         v-if="panel"
-        :aria-label="{ detail: t('common.inDetail'), text: t('slope.asText'), bands: t('slope.orderOfRows') }[panel]"
+        :aria-label="{ detail: t('common.aboutIt'), text: t('slope.asText'), bands: t('slope.orderOfRows') }[panel]"
       >
         <SlopeDetail v-if="panel === 'detail'" />
         <SlopeText v-else-if="panel === 'text'" />

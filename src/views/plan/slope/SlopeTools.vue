@@ -130,7 +130,7 @@ function choose(event: Event, take: (value: string) => void) {
       type="button"
       class="button"
       :aria-pressed="panel === 'detail'"
-      :title="t('slope.inDetailI')"
+      :title="t('slope.aboutItI')"
       @click="emit('panel', 'detail')"
     >
       {{ t('slope.aboutIt') }}

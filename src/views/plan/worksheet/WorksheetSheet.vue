@@ -61,7 +61,7 @@ useEventListener(document, 'keydown', (event) => {
     <section v-else class="sheet">
       <ThreeDoors />
     </section>
-    <aside v-if="position" :aria-label="t('common.inDetail')">
+    <aside v-if="position" :aria-label="t('common.aboutIt')">
       <SelectedInspector />
     </aside>
   </div>
