@@ -12,14 +12,14 @@ defineProps<{ lines: readonly string[] }>()
 
 <style scoped>
 .lines {
-  padding: 8px 12px;
+  padding: var(--space-8) var(--space-12);
   border: 1.5px solid var(--caution);
-  border-radius: 8px;
+  border-radius: var(--corner);
   background: var(--caution-soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 
 li:last-child {
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 </style>

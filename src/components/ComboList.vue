@@ -91,18 +91,18 @@ function onKey(event: KeyboardEvent) {
 
 ul:not(.options) {
   max-height: 50vh;
-  margin-top: 6px;
+  margin-top: var(--space-8);
   overflow: auto;
 }
 
 li {
   display: flex;
   justify-content: space-between;
-  gap: 20px;
+  gap: var(--space-24);
 }
 
 .hint {
   color: var(--muted);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -18,13 +18,13 @@ defineProps<{ part: string; speed?: string | undefined }>()
 .hazard {
   display: inline-flex;
   align-items: center;
-  gap: 4px;
-  padding: 1px 8px 1px 5px;
+  gap: var(--space-4);
+  padding: 0 var(--space-8) 0 var(--space-4);
   border: 1px solid var(--caution);
-  border-radius: 4px;
+  border-radius: var(--corner);
   background: var(--caution-soft);
   color: var(--caution);
-  font: 600 14px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
 svg {

@@ -101,9 +101,9 @@ defineExpose({ begin })
 
 <style scoped>
 .shown {
-  border-radius: 4px;
-  padding: 1px 2px;
-  margin: 0 -2px;
+  border-radius: var(--corner);
+  padding: 0 var(--space-4);
+  margin: 0 calc(-1 * var(--space-4));
   cursor: text;
   overflow-wrap: anywhere;
   white-space: pre-line;

@@ -14,7 +14,7 @@ defineProps<{ text: string }>()
 .loose {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-8);
   color: var(--ring);
 }
 

@@ -24,8 +24,8 @@ const kind = computed(() => (props.net >= props.noteworthy ? 'trap' : props.net 
 .net {
   display: inline-flex;
   align-items: center;
-  gap: 5px;
-  font: 700 17px/1.2 var(--label);
+  gap: var(--space-4);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
   color: var(--muted);
 }
 

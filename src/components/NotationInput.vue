@@ -146,7 +146,7 @@ defineExpose({ focus: () => field.value?.focus(), insert, replace })
 textarea {
   display: block;
   resize: none;
-  font-size: 16px;
+  font-size: var(--type-body);
   line-height: 1.5;
 }
 
@@ -156,9 +156,9 @@ textarea {
   left: 8px;
   top: 100%;
   min-width: 220px;
-  padding: 4px;
+  padding: var(--space-4);
   border: 1px solid var(--strong-line);
-  border-radius: 8px;
+  border-radius: var(--corner);
   background: var(--raised);
   box-shadow: var(--shadow);
 }
@@ -166,9 +166,9 @@ textarea {
 .offers li {
   display: flex;
   justify-content: space-between;
-  gap: 16px;
-  padding: 3px 8px;
-  border-radius: 4px;
+  gap: var(--space-16);
+  padding: var(--space-4) var(--space-8);
+  border-radius: var(--corner);
   cursor: pointer;
 }
 
@@ -178,13 +178,13 @@ textarea {
 
 .wrong {
   display: grid;
-  gap: 2px;
-  margin-top: 6px;
+  gap: var(--space-4);
+  margin-top: var(--space-8);
   color: var(--leak);
 }
 
 code {
-  font: 15px/1.4 var(--text);
+  font: var(--type-body) / 1.4 var(--text);
   color: var(--ink);
   overflow-wrap: anywhere;
 }

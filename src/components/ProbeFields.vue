@@ -29,7 +29,6 @@ function set(key: keyof ProbeFactors, event: Event) {
       <span class="times"
         >×
         <SteadyInput
-          class="field"
           inputmode="decimal"
           :value="probe?.[key]"
           :placeholder="String(usual[key])"
@@ -44,22 +43,22 @@ function set(key: keyof ProbeFactors, event: Event) {
 .factors {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: var(--space-8) var(--space-16);
 }
 
 label {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
 }
 
 .times {
   display: flex;
   align-items: center;
-  gap: 4px;
+  gap: var(--space-4);
 }
 
 .field {
   width: 58px;
-  min-height: 30px;
+  min-height: var(--control);
 }
 </style>

@@ -17,11 +17,11 @@ defineProps<{ problems: readonly Problem[]; most: number }>()
 .problems {
   max-height: 45vh;
   overflow: auto;
-  margin: 8px 0 14px;
+  margin: var(--space-8) 0 var(--space-16);
 }
 
 .problems li {
-  padding: 4px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
   overflow-wrap: anywhere;
 }

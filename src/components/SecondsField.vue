@@ -18,6 +18,6 @@ function onChange(event: Event) {
 <template>
   <label
     ><span class="label">{{ t('marks.takesSecondsGuessed', { guessed: guessed ? t('common.aGuess') : '' }) }}</span>
-    <SteadyInput class="field" type="number" min="1" max="600" :value="value" @change="onChange" />
+    <SteadyInput type="number" min="1" max="600" :value="value" @change="onChange" />
   </label>
 </template>

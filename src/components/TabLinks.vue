@@ -15,14 +15,14 @@ defineProps<{ label: string; tabs: readonly { key: string; to: string; name: str
 .tabs {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px;
+  gap: var(--space-4);
 }
 
 a {
-  padding: 3px 12px;
-  border-radius: 14px;
+  padding: var(--space-4) var(--space-12);
+  border-radius: var(--corner-full);
   color: var(--muted);
-  font: 650 16px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   text-decoration: none;
 }
 

@@ -130,23 +130,23 @@ function drag(event: PointerEvent) {
 .part {
   position: relative;
   display: inline-flex;
-  gap: 3px;
-  padding: 3px 1px;
-  border-radius: 6px;
+  gap: var(--space-4);
+  padding: var(--space-4) 0;
+  border-radius: var(--corner);
 }
 
 .pip {
   display: inline-block;
   height: 17px;
   border: 1.5px solid var(--muted);
-  border-radius: 9px;
+  border-radius: var(--corner-panel);
   text-align: center;
-  font: 700 12px/14px var(--label);
+  font: var(--weight-strong) var(--type-small) / 1.17 var(--label);
 }
 
 .small .pip {
   height: 13px;
-  font-size: 10px;
+  font-size: var(--type-small);
   line-height: 10px;
 }
 
@@ -158,7 +158,7 @@ function drag(event: PointerEvent) {
 .reaction .pip,
 .elsewhere .pip {
   border: 0;
-  border-radius: 2px;
+  border-radius: var(--corner);
   background: var(--theirs);
   color: var(--panel);
   line-height: 17px;
@@ -183,7 +183,7 @@ function drag(event: PointerEvent) {
   z-index: 1;
   width: 12px;
   height: 24px;
-  margin: 0 -5px;
+  margin: 0 calc(-1 * var(--space-4));
   cursor: ew-resize;
   touch-action: none;
 }
@@ -194,8 +194,8 @@ function drag(event: PointerEvent) {
 
 .total {
   min-width: 16px;
-  margin-left: 6px;
-  font: 600 14px/1 var(--label);
+  margin-left: var(--space-8);
+  font: var(--weight-strong) var(--type-body) / 1 var(--label);
   color: var(--muted);
 }
 
@@ -206,14 +206,14 @@ function drag(event: PointerEvent) {
   left: 0;
   top: calc(100% + 4px);
   align-items: center;
-  gap: 6px;
-  padding: 3px 8px 3px 3px;
+  gap: var(--space-8);
+  padding: var(--space-4) var(--space-8) var(--space-4) var(--space-4);
   border: 1px solid var(--strong-line);
-  border-radius: 8px;
+  border-radius: var(--corner);
   background: var(--raised);
   box-shadow: var(--shadow);
   white-space: nowrap;
-  font: 600 14px/1 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1 var(--label);
 }
 
 .part:focus-within .steps,
@@ -225,7 +225,7 @@ function drag(event: PointerEvent) {
   width: 28px;
   height: 28px;
   border: 1px solid var(--line);
-  border-radius: 6px;
+  border-radius: var(--corner);
   background: var(--panel);
   cursor: pointer;
 }

@@ -21,6 +21,29 @@ export async function settled(page: Page): Promise<void> {
   await expect(page.getByTestId('saved')).toContainText('Saved')
 }
 
+/** The drawer of the scenario, opened by its line. */
+export async function openScenario(page: Page): Promise<Locator> {
+  await page
+    .getByRole('region', { name: 'Scenario' })
+    .getByRole('button', { name: /^Scenario/ })
+    .click()
+  return page.getByRole('dialog', { name: 'Scenario' })
+}
+
+/** Mirrors the chart, or shows the own side again, and closes the drawer of the scenario. */
+export async function mirror(page: Page): Promise<void> {
+  const drawer = await openScenario(page)
+  await drawer.getByRole('switch', { name: /^Mirrored/ }).press('Space')
+  await page.keyboard.press('Escape')
+  await expect(drawer).toBeHidden()
+}
+
+/** Chooses an option of a list of the library by what it says. */
+export async function choose(page: Page, list: Locator, option: string | RegExp): Promise<void> {
+  await list.click({ force: true })
+  await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click()
+}
+
 /** The start's value, to a hundredth of an exchange in a hundred. */
 export async function worth(page: Page): Promise<string> {
   const title = await page.getByTestId('headline').getByRole('button').getAttribute('title')

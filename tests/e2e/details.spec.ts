@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, pressOver, settled, worth } from './coach'
+import { exported, openDemo, openScenario, pressOver, settled, worth } from './coach'
 
 interface Exported {
   moves: {
@@ -131,6 +131,7 @@ test('the palette finds by another name, the goal changes what counts, and dark 
   await expect(page.getByRole('dialog').getByRole('option').first()).toContainText('Kimura')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('article', { name: /^Kimura/ })).toBeFocused()
+  await openScenario(page)
   await page.getByRole('combobox', { name: 'Goal' }).click({ force: true })
   await page.keyboard.type('Mount, hands')
   await page.getByRole('listbox', { name: 'Goal' }).getByRole('option', { name: 'Mount, hands posted' }).click()

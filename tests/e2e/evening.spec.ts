@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemo, settled, worth } from './coach'
+import { openDemo, openScenario, settled, worth } from './coach'
 
 test('a coach’s evening: forty seconds left and someone who always turns in, from the plan to the printed sheet', async ({
   page,
@@ -8,10 +8,12 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.evaluate(() => (window.print = () => document.documentElement.setAttribute('data-printed', 'yes')))
 
   // Forty seconds left, from the flank of their turtle.
+  await openScenario(page)
   await page.getByRole('combobox', { name: 'Start' }).fill('Turtle, at the flank')
   await page.getByRole('option', { name: 'Turtle, at the flank' }).click()
   await page.getByLabel('Clock', { exact: true }).fill('0:40')
   await page.getByLabel('Clock', { exact: true }).press('Enter')
+  await page.keyboard.press('Escape')
   await settled(page)
   const usual = await worth(page)
 

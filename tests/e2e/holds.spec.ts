@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, refusal, settled, worth } from './coach'
+import { exported, mirror, openDemo, refusal, settled, worth } from './coach'
 
 test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
   await openDemo(page)
@@ -85,7 +85,7 @@ test('flipped, every left is a right, what is done is kept as charted, and nothi
   await page.goto('/#/holds/side-control-hips-low')
   const on = page.getByRole('region', { name: 'Holds that are on' })
   await expect(on).toContainText('our left knee on the left hip')
-  await page.getByRole('button', { name: 'Own side' }).click()
+  await mirror(page)
   await expect(on).toContainText('our right knee on the right hip')
   await expect(on.getByRole('button', { name: 'Right knee on the near hip', exact: true })).toBeVisible()
   expect(await worth(page)).toBe(value)
@@ -93,7 +93,7 @@ test('flipped, every left is a right, what is done is kept as charted, and nothi
 
   await page.goto('/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip')
   await page.getByLabel('right foot', { exact: true }).check()
-  await page.getByRole('button', { name: 'Mirrored' }).click()
+  await mirror(page)
   await expect(on).toContainText('our left knee, our left foot on the left hip')
   await page.keyboard.press('Control+z')
   await expect(on).toContainText('our left knee on the left hip')

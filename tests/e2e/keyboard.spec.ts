@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { digits, nothingSerious, openDemo, settled, worth } from './coach'
+import { digits, nothingSerious, openDemo, openScenario, settled, worth } from './coach'
 
 async function openSheet(page: Page): Promise<void> {
   await openDemo(page)
@@ -108,7 +108,8 @@ test('a pasted position becomes a fork table, and a boundary can be dragged', as
 test('the scenario bar moves every figure', async ({ page }) => {
   await openDemo(page)
   const before = await worth(page)
-  const reads = page.getByLabel('How often they see it coming, in per cent')
+  await openScenario(page)
+  const reads = page.getByRole('slider', { name: 'How often they see it coming, in per cent' })
   await reads.focus()
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
   await expect.poll(() => worth(page)).not.toBe(before)

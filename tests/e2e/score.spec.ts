@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { exported, nothingSerious, openDemo, refusal, settled } from './coach'
+import { exported, mirror, nothingSerious, openDemo, refusal, settled } from './coach'
 
 const RUN = 'two-arms-then-the-choke'
 
@@ -111,7 +111,7 @@ test('the words of the limbs follow the roll, the side and the school', async ({
   await expect(line(page, 'Our right leg')).toContainText('top')
   await page.getByRole('button', { name: /Roll with the bridge/ }).click()
   await expect(line(page, 'Our right leg')).toContainText('bottom')
-  await page.getByRole('button', { name: 'Own side' }).click()
+  await mirror(page)
   await expect(page.getByRole('button', { name: 'Left leg over their left arm' }).first()).toBeVisible()
 
   await page.getByRole('link', { name: 'One position' }).click()

@@ -1,12 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { exported, nothingSerious, openDemo, settled, worth } from './coach'
+import { choose, exported, nothingSerious, openDemo, openScenario, settled, worth } from './coach'
 
 test('the side-control region in an empty chart gives a working plan in under ten clicks', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: /empty/i }).click()
   await page.getByRole('link', { name: 'Shelf' }).click()
-  await page.getByRole('button', { name: /^Side control/ }).click()
+  await page
+    .getByRole('navigation', { name: 'Regions of the Shelf' })
+    .getByRole('button', { name: /^Side control/ })
+    .click()
   await page.getByRole('button', { name: 'Bring all of it into the chart' }).click()
   await expect(page.locator('.toast')).toContainText(/7\d moves came in/)
   await page.getByRole('link', { name: 'Desk' }).click()
@@ -77,16 +80,17 @@ test('axe finds nothing serious on the Shelf, light and dark', async ({ page }) 
 test('rules take out what they forbid: the number follows, and the move says why', async ({ page }) => {
   await openDemo(page)
   const free = await worth(page)
-  await page.getByLabel('Rules').selectOption('juniors')
+  const rules = (await openScenario(page)).getByRole('combobox', { name: 'Rules' })
+  await choose(page, rules, 'Juniors: positions only')
   await expect.poll(() => worth(page)).not.toBe(free)
   await page.goto('/#/worksheet/side-control-head-and-far-arm')
   await expect(page.locator('[data-row="americana"]').first()).toContainText(
     'not allowed, Juniors: positions only: armlocks',
   )
-  await page.getByLabel('Rules').selectOption('')
+  await choose(page, rules, 'All is allowed')
   await expect.poll(() => worth(page)).toBe(free)
   await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
-  await page.getByLabel('Rules').selectOption('no-gi-points')
+  await choose(page, rules, 'No-gi, points')
   await expect(page.locator('[data-row="collar-choke"]').first()).toContainText('grips on cloth')
 })
 

@@ -67,6 +67,7 @@ function checkpointOf(chart: Chart, { one }: Draw) {
 const holdOf = (chart: Chart, { one }: Draw) => one(chart.holds ?? [])?.id
 const runOf = (chart: Chart, { one }: Draw) => one(chart.runs ?? [])?.id
 const roundOf = (chart: Chart, { one }: Draw) => one(chart.cards ?? [])?.id
+const keptOf = (chart: Chart, { one }: Draw) => one(chart.settings?.keptScenarios ?? [])?.id
 const ownSetOf = (chart: Chart, { one }: Draw) => one(chart.settings?.ruleSets ?? [])?.id
 const textOf = ({ one }: Draw) => one(['Weight on the chest', '', '  ', 'x'.repeat(250)])
 
@@ -160,6 +161,9 @@ const ABOUT_SETTINGS = {
   keepAllWays: (chart) => ways.keepAllWays(chart, 'how'),
   setScenario: (chart, { one }) =>
     scenario.setScenario(chart, one([{ seconds: 40 }, { start: one(chart.positions).id }, { sharpness: 0.5 }])),
+  keepScenario: (chart, { one }) => scenario.keepScenario(chart, one(['Final', 'final', 'Monday'])),
+  goBackToScenario: (chart, draw) => keptOf(chart, draw) && scenario.goBackToScenario(chart, keptOf(chart, draw)!),
+  forgetScenario: (chart, draw) => keptOf(chart, draw) && scenario.forgetScenario(chart, keptOf(chart, draw)!),
 } satisfies Partial<Record<keyof Modules, RandomEdit>>
 
 const ABOUT_RECORDS = {

@@ -5,6 +5,7 @@ import { IsFraction, IsRecordId, IsWord, IsWordMap, OneRecord, Optional, Records
 import { IsDrillStep, IsDrillSteps, IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
+import { KeptScenario } from './keptScenario'
 import { Move } from './move'
 import { Position } from './position'
 import { Probe } from './probe'
@@ -74,6 +75,7 @@ export class Settings {
   @Optional() @IsWordMap() fromShelf?: Record<string, string>
   /** The scenario that the coach last looked at; see the game's `Scenario`. */
   @Optional() @IsObject() scenario?: Record<string, unknown>
+  @Optional() @Records(() => KeptScenario) keptScenarios?: KeptScenario[]
 }
 
 /** One coach's plan, seen from our side: what is authored, and perhaps unfinished. */

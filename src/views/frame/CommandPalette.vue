@@ -63,12 +63,12 @@ function run({ id }: Choice) {
 dialog {
   width: min(600px, 92vw);
   margin-top: 12vh;
-  padding: 14px;
+  padding: var(--space-16);
   color: var(--ink);
   box-shadow: var(--shadow);
 }
 
 dialog::backdrop {
-  background: rgb(10 20 18 / 45%);
+  background: color-mix(in srgb, var(--rail) 45%, transparent);
 }
 </style>

@@ -47,9 +47,9 @@ useEventListener(window, 'drop', (event) => {
   display: grid;
   place-items: center;
   border: 3px dashed var(--ours);
-  border-radius: 14px;
+  border-radius: var(--corner-full);
   background: color-mix(in srgb, var(--ours-soft) 88%, transparent);
-  font: 700 28px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-title) / 1.2 var(--label);
   pointer-events: none;
 }
 </style>

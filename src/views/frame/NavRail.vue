@@ -110,29 +110,29 @@ const saved = computed(() => {
 nav {
   display: flex;
   flex-direction: column;
-  gap: 14px;
-  padding: 14px 0 12px;
+  gap: var(--space-16);
+  padding: var(--space-16) 0 var(--space-12);
   background: var(--rail);
   color: var(--rail-ink);
-  font: 600 17px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   overflow-y: auto;
 }
 
 .name {
-  padding: 0 12px;
+  padding: 0 var(--space-12);
   color: var(--rail-strong);
-  font: 700 23px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
   text-decoration: none;
 }
 
 h2 {
-  padding: 0 12px 2px;
-  font: 500 14px/1.3 var(--label);
+  padding: 0 var(--space-12) var(--space-4);
+  font: var(--type-body) / 1.3 var(--label);
 }
 
 section a {
   display: block;
-  padding: 6px 8px 6px 8px;
+  padding: var(--space-8) var(--space-8) var(--space-8) var(--space-8);
   border-left: 4px solid transparent;
   text-decoration: none;
 }
@@ -143,21 +143,21 @@ section a:hover,
 }
 
 .here {
-  border-color: #9fe0d0;
+  border-color: var(--rail-mark);
   background: var(--rail-here);
   color: var(--rail-strong);
 }
 
 .foot {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
   margin-top: auto;
-  padding: 0 12px;
-  font-size: 15px;
+  padding: 0 var(--space-12);
+  font-size: var(--type-body);
 }
 
 .foot button {
-  padding: 3px 0;
+  padding: var(--space-4) 0;
 }
 
 .foot button:disabled {
@@ -166,16 +166,16 @@ section a:hover,
 }
 
 .saved {
-  margin-top: 8px;
-  font: 500 14px/1.25 var(--label);
+  margin-top: var(--space-8);
+  font: var(--type-body) / 1.25 var(--label);
 }
 
 .foot .retry {
-  color: #ffd9a0;
+  color: var(--rail-caution);
 }
 
 :focus-visible {
-  outline-color: #9fe0d0;
+  outline-color: var(--rail-mark);
   outline-offset: -2px;
 }
 </style>

@@ -67,7 +67,7 @@ watch(
 <style scoped>
 .toast {
   position: fixed;
-  z-index: 40;
+  z-index: 3000;
   right: 16px;
   bottom: 16px;
   max-width: 460px;
@@ -80,7 +80,7 @@ watch(
 
 .toast .news {
   border: 1px solid var(--strong-line);
-  border-radius: 8px;
+  border-radius: var(--corner);
   box-shadow: var(--shadow);
 }
 </style>

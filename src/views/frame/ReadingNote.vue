@@ -24,13 +24,13 @@ const reading = useReading()
   display: grid;
   grid-template-columns: auto 1fr auto;
   align-items: center;
-  gap: 14px;
+  gap: var(--space-16);
   width: min(460px, 92vw);
   margin: 0 auto;
-  padding: 10px 14px;
+  padding: var(--space-12) var(--space-16);
   border: 1px solid var(--line);
-  border-radius: 10px;
+  border-radius: var(--corner-panel);
   background: var(--panel);
-  box-shadow: 0 6px 24px rgb(0 0 0 / 18%);
+  box-shadow: var(--shadow);
 }
 </style>

@@ -58,12 +58,12 @@ useEventListener(document, 'keydown', close)
 <style scoped>
 .refusal {
   position: fixed;
-  z-index: 40;
+  z-index: 3000;
   width: max-content;
   max-width: 300px;
-  padding: 6px 10px;
+  padding: var(--space-8) var(--space-12);
   border: 2px solid var(--caution);
-  border-radius: 6px;
+  border-radius: var(--corner);
   background: var(--raised);
   color: var(--ink);
   box-shadow: var(--shadow);

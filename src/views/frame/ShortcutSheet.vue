@@ -23,7 +23,7 @@ const emit = defineEmits<{ close: [] }>()
 
 <style scoped>
 td {
-  padding: 4px 12px 4px 0;
+  padding: var(--space-4) var(--space-12) var(--space-4) 0;
   vertical-align: top;
 }
 </style>

@@ -36,15 +36,15 @@ async function begin() {
 <style scoped>
 .welcome {
   display: grid;
-  gap: 14px;
+  gap: var(--space-16);
   max-width: 640px;
-  margin: 24px 20px;
-  padding: 24px;
+  margin: var(--space-24) var(--space-24);
+  padding: var(--space-24);
 }
 
 .actions {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-8);
 }
 </style>

@@ -119,28 +119,28 @@ defineExpose({ search: () => field.value?.focus() })
 
 <style scoped>
 .positions {
-  padding: 12px 10px;
+  padding: var(--space-12) var(--space-12);
   border-right: 1px solid var(--line);
   overflow-y: auto;
 }
 
 .add {
   width: 100%;
-  margin-top: 6px;
+  margin-top: var(--space-8);
 }
 
 h3 {
-  margin: 12px 6px 2px;
-  font-size: 14px;
-  font-weight: 600;
+  margin: var(--space-12) var(--space-8) var(--space-4);
+  font-size: var(--type-small);
+  font-weight: var(--weight-strong);
 }
 
 a {
   display: flex;
   align-items: center;
-  gap: 6px;
-  padding: 4px 8px;
-  border-radius: 6px;
+  gap: var(--space-8);
+  padding: var(--space-4) var(--space-8);
+  border-radius: var(--corner);
   line-height: 1.25;
   text-decoration: none;
 }
@@ -160,7 +160,7 @@ a:hover {
 }
 
 b {
-  font: 700 16px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 
 svg {

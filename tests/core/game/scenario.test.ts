@@ -1,6 +1,7 @@
 import { emptyChart } from '../../../src/core/chart/chart'
 import { readChart } from '../../../src/core/files/chartFile'
 import { compileGame } from '../../../src/core/game/compileGame'
+import { forgetScenario, goBackToScenario, keepScenario, setScenario } from '../../../src/core/game/edits/scenario'
 import { checkScenario, scenarioOf } from '../../../src/core/game/scenario'
 import { solve } from '../../../src/core/solve/solve'
 import { soundChart } from '../../fixtures/brokenCharts'
@@ -72,5 +73,49 @@ describe('what the scenario decides', () => {
   it('no clock and no break-up never ends, and says so', () => {
     const game = taken(compileGame(sound(), scenarioOf(sound(), { seconds: null, breakUp: null })))
     expect(solve(game)).toMatchObject({ ok: false, problems: [{ code: 'needs-an-end' }] })
+  })
+})
+
+describe('scenarios that are kept', () => {
+  it('come back whole, with what was as usual then', () => {
+    const chart = sound()
+    setScenario(chart, { seconds: 40, sharpness: 0.5, repeat: 0.25 })
+    const final = scenarioOf(chart)
+    expect(keepScenario(chart, 'The final')).toBe('the-final')
+    setScenario(chart, { seconds: null, sharpness: 0, slips: 0.5, breakUp: null })
+    const monday = scenarioOf(chart)
+    keepScenario(chart, 'Monday')
+
+    goBackToScenario(chart, 'the-final')
+    expect(scenarioOf(chart)).toEqual(final)
+    setScenario(chart, { seconds: 300 })
+    goBackToScenario(chart, 'the-final')
+    expect(scenarioOf(chart)).toEqual(final)
+    goBackToScenario(chart, 'monday')
+    expect(scenarioOf(chart)).toEqual(monday)
+    expect(readChart(JSON.parse(JSON.stringify(chart)))).toMatchObject({ ok: true })
+  })
+
+  it('are replaced by one of the same name, in their place, and forgotten by themselves', () => {
+    const chart = sound()
+    keepScenario(chart, 'Final')
+    keepScenario(chart, 'Class')
+    setScenario(chart, { seconds: 40 })
+    expect(keepScenario(chart, 'FINAL')).toBe('final')
+    expect(chart.settings?.keptScenarios).toMatchObject([
+      { id: 'final', name: 'FINAL', scenario: { seconds: 40 } },
+      { id: 'class', name: 'Class', scenario: { seconds: 240 } },
+    ])
+    const now = scenarioOf(chart)
+    forgetScenario(chart, 'final')
+    forgetScenario(chart, 'class')
+    expect(chart.settings).not.toHaveProperty('keptScenarios')
+    expect(scenarioOf(chart)).toEqual(now)
+    expect(() => goBackToScenario(chart, 'final')).toThrow('there is no scenario "final"')
+  })
+
+  it('are refused in a file by record and field', () => {
+    const broken = { ...sound(), settings: { keptScenarios: [{ id: 'final', name: '', scenario: {} }] } }
+    expect(readChart(broken)).toMatchObject({ problems: [{ path: ['settings', 'keptScenarios', 0, 'name'] }] })
   })
 })

@@ -118,9 +118,9 @@ async function remove(id: string, title: string) {
 <style scoped>
 .page {
   display: grid;
-  gap: 16px;
+  gap: var(--space-16);
   max-width: 900px;
-  padding: 20px;
+  padding: var(--space-24);
 }
 
 .actions,
@@ -128,12 +128,12 @@ async function remove(id: string, title: string) {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-8);
 }
 
 .list {
   display: grid;
-  gap: 8px;
+  gap: var(--space-8);
 }
 
 .list li {
@@ -141,8 +141,8 @@ async function remove(id: string, title: string) {
   flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
-  gap: 8px;
-  padding: 10px 14px;
+  gap: var(--space-8);
+  padding: var(--space-12) var(--space-16);
 }
 
 .open {
@@ -150,6 +150,6 @@ async function remove(id: string, title: string) {
 }
 
 h3 {
-  margin-bottom: 6px;
+  margin-bottom: var(--space-8);
 }
 </style>

@@ -53,19 +53,19 @@ const setReason = (reason: string) =>
 .group {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: var(--space-4) var(--space-12);
   align-items: end;
-  margin-top: 6px;
+  margin-top: var(--space-8);
 }
 
 label {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
 }
 
 .field {
   width: auto;
-  min-height: 30px;
-  font-size: 15px;
+  min-height: var(--control);
+  font-size: var(--type-body);
 }
 </style>

@@ -109,7 +109,7 @@ function remove() {
             <I18nT keypath="rules.countOfLength" scope="global"
               ><template #count
                 ><SteadyInput
-                  class="field tiny"
+                  class="tiny"
                   :value="set.rounds?.count ?? ''"
                   :aria-label="t('common.rounds')"
                   @change="
@@ -120,7 +120,7 @@ function remove() {
                   " /></template
               ><template #length
                 ><SteadyInput
-                  class="field short"
+                  class="short"
                   :value="set.rounds ? clockText(set.rounds.seconds) : ''"
                   :aria-label="t('rules.lengthOfARound')"
                   @change="setLength" /></template
@@ -152,7 +152,7 @@ function remove() {
         <label v-for="(name, score) in SCORING_ACTIONS" :key="score" class="score">
           <span>{{ name }}</span>
           <SteadyInput
-            class="field tiny"
+            class="tiny"
             :value="set.points?.[score] ?? 0"
             :aria-label="t('rules.pointsForName', { name })"
             @change="setActionPoints(score, $event)"
@@ -161,7 +161,7 @@ function remove() {
         <label class="score">
           <span>{{ t('rules.controlOnTheGround') }}</span>
           <SteadyInput
-            class="field tiny"
+            class="tiny"
             :value="set.controlTime?.points ?? 0"
             :aria-label="t('rules.pointsForControl')"
             @change="setControl(numberIn($event), set.controlTime?.every ?? 30)"
@@ -170,7 +170,7 @@ function remove() {
         <label v-if="set.controlTime" class="score">
           <span>{{ t('rules.forEverySoManySeconds') }}</span>
           <SteadyInput
-            class="field tiny"
+            class="tiny"
             :value="set.controlTime.every"
             :aria-label="t('rules.secondsOfControlThatScore')"
             @change="setControl(set.controlTime.points, numberIn($event))"
@@ -209,7 +209,7 @@ function remove() {
 
 <style scoped>
 .sheet {
-  padding: 14px 18px 60px;
+  padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
 }
 
@@ -217,26 +217,26 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 6px 12px;
+  gap: var(--space-8) var(--space-12);
 }
 
 .tools {
   display: inline-flex;
-  gap: 8px;
+  gap: var(--space-8);
   margin-left: auto;
 }
 
 .notes {
-  margin-top: 4px;
+  margin-top: var(--space-4);
   color: var(--caution);
 }
 
 .blocks {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 10px 20px;
+  gap: var(--space-12) var(--space-24);
   align-items: start;
-  margin: 12px 0;
+  margin: var(--space-12) 0;
 }
 
 fieldset {
@@ -252,8 +252,8 @@ fieldset {
 
 legend,
 h3 {
-  margin: 6px 0 4px;
-  font: 700 18px/1.3 var(--label);
+  margin: var(--space-8) 0 var(--space-4);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
 }
 
 h3 {
@@ -261,20 +261,20 @@ h3 {
 }
 
 .scored {
-  margin-top: 14px;
+  margin-top: var(--space-16);
 }
 
 .score {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  padding: 2px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 
 .field {
-  min-height: 28px;
-  padding: 1px 6px;
+  min-height: var(--control);
+  padding: 0 var(--space-8);
 }
 
 .tiny {
@@ -289,9 +289,9 @@ h3 {
 .choices {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
-  margin-top: 6px;
+  margin-top: var(--space-8);
 }
 
 .choices .field {
@@ -308,11 +308,11 @@ fieldset:disabled .field {
 .out {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: var(--space-4) var(--space-16);
 }
 
 li {
-  padding: 4px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 

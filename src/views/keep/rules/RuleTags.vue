@@ -46,7 +46,7 @@ function forbidFinishes(isForbidden: boolean) {
 fieldset {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  gap: 2px 12px;
+  gap: var(--space-4) var(--space-12);
   min-width: 0;
   margin: 0;
   padding: 0;
@@ -54,15 +54,15 @@ fieldset {
 }
 
 legend {
-  margin: 6px 0 4px;
-  font: 700 18px/1.3 var(--label);
+  margin: var(--space-8) 0 var(--space-4);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
 }
 
 label {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
-  min-height: 30px;
+  min-height: var(--control);
 }
 
 input {

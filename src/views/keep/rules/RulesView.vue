@@ -123,21 +123,21 @@ function copy(id: string) {
 }
 
 .sets {
-  padding: 14px 16px 60px;
+  padding: var(--space-16) var(--space-16) var(--space-32);
   border-right: 1px solid var(--line);
   overflow-y: auto;
 }
 
 ul {
-  margin: 10px 0;
+  margin: var(--space-12) 0;
 }
 
 li {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 10px;
+  gap: var(--space-12);
   align-items: center;
-  padding: 0 8px;
+  padding: 0 var(--space-8);
   border-top: 1px solid var(--line);
 }
 
@@ -154,11 +154,11 @@ input[type='radio'] {
 
 .row {
   display: grid;
-  padding: 7px 0;
+  padding: var(--space-8) 0;
 }
 
 .name {
-  font: 650 17px/1.25 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.25 var(--label);
 }
 
 .worth {
@@ -168,7 +168,7 @@ input[type='radio'] {
 }
 
 .worth b {
-  font: 700 20px/1.1 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.1 var(--label);
 }
 
 @media (width < 900px) {
@@ -178,7 +178,7 @@ input[type='radio'] {
   }
 
   .sets {
-    padding-bottom: 16px;
+    padding-bottom: var(--space-16);
     border-right: 0;
     border-bottom: 1px solid var(--line);
     overflow: visible;

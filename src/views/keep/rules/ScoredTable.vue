@@ -71,12 +71,12 @@ const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? t('rules.under001') 
 <style scoped src="../../../components/figureTable.css"></style>
 <style scoped>
 h3 {
-  margin: 6px 0 4px;
-  font: 700 18px/1.3 var(--label);
+  margin: var(--space-8) 0 var(--space-4);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   color: var(--ink);
 }
 
 .sum > * {
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 </style>

@@ -46,7 +46,7 @@ const sheet = computed(() => (own.value?.ahead === 'theirs' ? otherChair(props.s
 }
 
 .attack {
-  padding: 5px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 </style>

@@ -97,12 +97,12 @@ async function take(event: Event) {
 .own,
 form {
   display: grid;
-  gap: 6px;
+  gap: var(--space-8);
 }
 
 .own {
-  margin-top: 14px;
-  padding-top: 10px;
+  margin-top: var(--space-16);
+  padding-top: var(--space-12);
   border-top: 1px solid var(--line);
 }
 

@@ -91,8 +91,8 @@ const needed = computed(() => {
 nav {
   display: grid;
   align-content: start;
-  gap: 4px;
-  padding: 14px 14px 60px;
+  gap: var(--space-4);
+  padding: var(--space-16) var(--space-16) var(--space-32);
   border-right: 1px solid var(--line);
   overflow-y: auto;
 }
@@ -100,8 +100,8 @@ nav {
 .region {
   display: flex;
   justify-content: space-between;
-  padding: 4px 8px;
-  border-radius: 6px;
+  padding: var(--space-4) var(--space-8);
+  border-radius: var(--corner);
 }
 
 .region:hover {
@@ -118,12 +118,12 @@ nav {
 }
 
 h2.label {
-  margin-top: 8px;
+  margin-top: var(--space-8);
 }
 
 label {
   display: grid;
-  gap: 2px;
-  margin-top: 8px;
+  gap: var(--space-4);
+  margin-top: var(--space-8);
 }
 </style>

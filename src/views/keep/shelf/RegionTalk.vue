@@ -63,24 +63,24 @@ const emit = defineEmits<{ open: [found: Found] }>()
 <style scoped>
 .talk {
   display: grid;
-  gap: 14px;
+  gap: var(--space-16);
 }
 
 li {
-  padding: 6px 0;
+  padding: var(--space-8) 0;
   border-top: 1px solid var(--line);
 }
 
 .moves {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 10px;
+  gap: var(--space-4) var(--space-12);
 }
 
 .caution {
-  padding: 10px 12px;
+  padding: var(--space-12) var(--space-12);
   border: 1.5px solid var(--caution);
-  border-radius: 8px;
+  border-radius: var(--corner);
   background: var(--caution-soft);
 }
 </style>

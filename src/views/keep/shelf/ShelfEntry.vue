@@ -187,7 +187,7 @@ const wanted = computed(() => {
 <style scoped>
 .entry {
   display: grid;
-  gap: 10px;
+  gap: var(--space-12);
 }
 
 .link.reaction {
@@ -197,13 +197,13 @@ const wanted = computed(() => {
 ol li {
   display: grid;
   grid-template-columns: 18px minmax(0, 1fr);
-  gap: 6px;
-  padding: 4px 0;
+  gap: var(--space-8);
+  padding: var(--space-4) 0;
 }
 
 ol b {
   color: var(--ours);
-  font: 700 15px/1.5 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.5 var(--label);
 }
 
 .until {
@@ -215,9 +215,9 @@ ol b {
 }
 
 .caution {
-  padding: 8px 12px;
+  padding: var(--space-8) var(--space-12);
   border: 1.5px solid var(--caution);
-  border-radius: 8px;
+  border-radius: var(--corner);
   background: var(--caution-soft);
 }
 </style>

@@ -144,7 +144,7 @@ const at = computed(() => foundOf(place.value.at) ?? null)
 
 .list,
 aside {
-  padding: 14px 14px 60px;
+  padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
 }
 
@@ -152,7 +152,7 @@ header {
   display: flex;
   justify-content: space-between;
   align-items: start;
-  gap: 12px;
+  gap: var(--space-12);
 }
 
 .kept {
@@ -170,7 +170,7 @@ li.here {
 .row {
   display: grid;
   width: 100%;
-  padding: 5px 6px;
+  padding: var(--space-4) var(--space-8);
 }
 
 .row:hover {
@@ -178,7 +178,7 @@ li.here {
 }
 
 .name {
-  font: 650 17px/1.25 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.25 var(--label);
 }
 
 .name.position {
@@ -196,8 +196,8 @@ li.here {
 
 .name.finish {
   justify-self: start;
-  padding: 0 10px;
-  border-radius: 10px;
+  padding: 0 var(--space-12);
+  border-radius: var(--corner-panel);
   background: var(--ink);
   color: var(--panel);
 }

@@ -49,15 +49,15 @@ const leave = (move: ShelfMove) =>
 
 <style scoped>
 .updates {
-  margin: 6px 0;
-  padding: 6px 10px;
+  margin: var(--space-8) 0;
+  padding: var(--space-8) var(--space-12);
   border-left: 4px solid var(--trap);
   background: var(--panel);
 }
 
 li {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
 }
 

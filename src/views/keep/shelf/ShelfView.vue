@@ -9,5 +9,11 @@ void store.load()
 
 <template>
   <ShelfSheet v-if="store.shelf" :shelf="store.shelf" />
-  <p v-else class="muted" style="padding: 20px">{{ t('shelf.openingTheShelf') }}</p>
+  <p v-else class="muted opening">{{ t('shelf.openingTheShelf') }}</p>
 </template>
+
+<style scoped>
+.opening {
+  padding: var(--space-24);
+}
+</style>

@@ -77,13 +77,13 @@ function close() {
 
 <style scoped>
 .more {
-  padding-top: 2px;
+  padding-top: var(--space-4);
 }
 
 .more .button {
   min-height: 24px;
-  padding: 0 6px;
-  font-size: 14px;
-  margin-left: -6px;
+  padding: 0 var(--space-8);
+  font-size: var(--type-small);
+  margin-left: calc(-1 * var(--space-8));
 }
 </style>

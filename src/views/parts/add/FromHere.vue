@@ -65,7 +65,7 @@ defineExpose({ focus: () => field.value?.focus() })
 <style scoped>
 .here {
   display: grid;
-  gap: 6px;
-  padding: 6px 0 4px;
+  gap: var(--space-8);
+  padding: var(--space-8) 0 var(--space-4);
 }
 </style>

@@ -142,19 +142,19 @@ function toggle(event: Event) {
 
 <style scoped>
 .shelf {
-  padding: 10px 14px;
+  padding: var(--space-12) var(--space-16);
 }
 
 summary {
-  font: 700 18px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   cursor: pointer;
 }
 
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-12);
   align-items: center;
-  padding: 5px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 
@@ -164,11 +164,11 @@ li > div {
 }
 
 .name {
-  font: 650 16px/1.25 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.25 var(--label);
 }
 
 b {
-  font: 700 15px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
   white-space: nowrap;
 }
 </style>

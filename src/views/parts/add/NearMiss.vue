@@ -32,6 +32,6 @@ onMounted(() => yes.value?.focus())
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 10px;
+  gap: var(--space-8) var(--space-12);
 }
 </style>

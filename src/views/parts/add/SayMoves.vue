@@ -86,13 +86,13 @@ defineExpose({ focus: () => field.value?.focus() })
 <style scoped>
 .said {
   display: grid;
-  gap: 6px;
-  padding: 12px 16px;
+  gap: var(--space-8);
+  padding: var(--space-12) var(--space-16);
 }
 
 .parts {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--space-8);
 }
 </style>

@@ -33,8 +33,8 @@ const fresh = computed(() => {
 <style scoped>
 .preview {
   display: grid;
-  gap: 4px;
-  padding: 6px 8px;
+  gap: var(--space-4);
+  padding: var(--space-8) var(--space-8);
   border-left: 3px solid var(--ours-soft);
 }
 
@@ -42,15 +42,15 @@ const fresh = computed(() => {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 10px;
+  gap: var(--space-4) var(--space-12);
 }
 
 b {
-  font: 700 16px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 
 .new {
-  margin-left: 10px;
+  margin-left: var(--space-12);
 }
 
 i {

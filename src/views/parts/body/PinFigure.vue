@@ -83,7 +83,7 @@ const words = computed(() => {
 <style scoped>
 figure {
   margin: 0;
-  padding: 10px 14px;
+  padding: var(--space-12) var(--space-16);
 }
 
 svg {
@@ -99,7 +99,7 @@ svg {
 
 .mat text {
   fill: var(--muted);
-  font: 600 14px var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
 .lead {
@@ -118,19 +118,19 @@ svg {
 
 .mark text {
   fill: var(--ink);
-  font: 600 15px var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
 .mark .number {
   fill: var(--panel);
-  font: 700 13px var(--label);
+  font: var(--weight-strong) var(--type-small) / 1.3 var(--label);
 }
 
 ol {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  padding-left: 22px;
-  font: 600 15px/1.3 var(--label);
+  padding-left: var(--space-24);
+  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
   list-style: decimal;
 }
 </style>

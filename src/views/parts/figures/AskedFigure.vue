@@ -61,8 +61,8 @@ onUnmounted(() => clearTimeout(timer))
 
 <style scoped>
 .figure {
-  border-radius: 4px;
-  padding: 1px 4px;
+  border-radius: var(--corner);
+  padding: 0 var(--space-4);
   min-width: 28px;
   text-align: right;
   transition: background-color 0.5s;

@@ -69,9 +69,9 @@ onKeyStroke('Escape', () => isOpen.value && close())
 <style scoped>
 .made-of {
   display: grid;
-  gap: 8px;
+  gap: var(--space-8);
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--type-body);
   text-align: left;
   word-break: normal;
 }
@@ -82,7 +82,7 @@ table {
 }
 
 td {
-  padding: 3px 0 3px 10px;
+  padding: var(--space-4) 0 var(--space-4) var(--space-12);
   border-top: 1px solid var(--line);
   text-align: right;
   white-space: nowrap;
@@ -96,7 +96,7 @@ td:first-child {
 
 tfoot td {
   border-top: 2px solid var(--strong-line);
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 .guess {
   color: var(--caution);

@@ -39,11 +39,11 @@ const close = computed(() => store.range?.close.length ?? 0)
 .sure > span {
   display: grid;
   justify-items: center;
-  gap: 2px;
+  gap: var(--space-4);
 }
 
 b {
-  font: 700 20px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
   white-space: nowrap;
 }
 

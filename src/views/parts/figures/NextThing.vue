@@ -22,8 +22,8 @@ const next = computed(() => (store.stale ? undefined : store.lacks[0]))
 
 <style scoped>
 .next {
-  padding: 6px 12px;
-  border-radius: 8px;
+  padding: var(--space-8) var(--space-12);
+  border-radius: var(--corner);
   background: var(--caution-soft, var(--ours-soft));
 }
 </style>

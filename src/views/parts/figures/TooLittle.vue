@@ -26,14 +26,14 @@ const store = useFigures()
 .little {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--space-4) var(--space-12);
   color: var(--caution);
 }
 
 ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-4) var(--space-16);
 }
 
 a {

@@ -50,7 +50,7 @@ async function over() {
 .choices {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 14px;
+  gap: var(--space-8);
+  margin-top: var(--space-16);
 }
 </style>

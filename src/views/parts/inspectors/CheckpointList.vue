@@ -171,13 +171,13 @@ function more(id: string) {
 li {
   display: grid;
   grid-template-columns: 18px minmax(0, 1fr);
-  gap: 6px;
-  padding: 5px 0;
+  gap: var(--space-8);
+  padding: var(--space-4) 0;
   line-height: 1.3;
 }
 
 .number {
-  font: 700 15px/1.35 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.35 var(--label);
   color: var(--ours);
 }
 
@@ -187,7 +187,7 @@ li {
 
 .tools {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   height: 0;
   overflow: hidden;
 }

@@ -42,12 +42,12 @@ function set(part: 'hold' | 'next', id: string) {
 label {
   display: grid;
   grid-template-columns: 104px minmax(0, 1fr);
-  gap: 6px;
+  gap: var(--space-8);
   align-items: center;
 }
 
 .field {
-  min-height: 28px;
-  font-size: 15px;
+  min-height: var(--control);
+  font-size: var(--type-body);
 }
 </style>

@@ -80,9 +80,9 @@ summary span {
 .list {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 6px;
+  gap: var(--space-4) var(--space-8);
   align-items: center;
-  padding: 4px 0;
+  padding: var(--space-4) 0;
 }
 
 .list > :first-child {
@@ -90,15 +90,15 @@ summary span {
 }
 
 .hold {
-  padding: 1px 8px;
-  border-radius: 10px;
+  padding: 0 var(--space-8);
+  border-radius: var(--corner-panel);
   background: var(--ours-soft);
-  font: 600 15px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
 .field {
   width: 96px;
-  min-height: 26px;
-  font-size: 14px;
+  min-height: var(--control);
+  font-size: var(--type-small);
 }
 </style>

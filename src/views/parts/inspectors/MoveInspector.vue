@@ -135,7 +135,6 @@ function setAliases(text: string) {
       <label v-if="!move.reply"
         ><span class="label">{{ t('inspector.slipsOf100FailedTries') }}</span>
         <SteadyInput
-          class="field"
           type="number"
           min="0"
           max="100"
@@ -200,6 +199,6 @@ summary span {
 
 .tag {
   display: block;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 </style>

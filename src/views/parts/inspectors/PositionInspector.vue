@@ -126,7 +126,6 @@ async function remove() {
       <label
         ><span class="label">{{ t('inspector.brokenUpAfterSeconds') }}</span>
         <SteadyInput
-          class="field"
           type="number"
           min="1"
           :placeholder="t('inspector.asUsual')"
@@ -137,7 +136,6 @@ async function remove() {
       <label
         ><span class="label">{{ t('inspector.worthIfTimeEndsHere') }}</span>
         <SteadyInput
-          class="field"
           type="number"
           min="-1"
           max="1"
@@ -150,7 +148,6 @@ async function remove() {
       <label class="across"
         ><span class="label">{{ t('inspector.theyFinishUsHereAboutEvery') }}</span>
         <SteadyInput
-          class="field"
           type="number"
           min="1"
           :placeholder="t('inspector.theyDoNot')"
@@ -163,7 +160,6 @@ async function remove() {
           t('inspector.aGoodPartnerIsOutOf', { position: isGuess(position, 'out') ? t('common.aGuess') : '' })
         }}</span>
         <SteadyInput
-          class="field"
           type="number"
           min="1"
           :placeholder="t('inspector.notButByWhatIsCharted')"
@@ -190,7 +186,6 @@ async function remove() {
       <div class="list">
         <label v-for="(n, id) in position.unprompted?.reactions ?? {}" :key="id" class="still">
           <SteadyInput
-            class="field"
             type="number"
             min="0"
             max="1000"
@@ -206,7 +201,6 @@ async function remove() {
         </label>
         <label v-if="position.unprompted" class="still">
           <SteadyInput
-            class="field"
             type="number"
             min="1"
             :value="position.unprompted.every"
@@ -247,6 +241,6 @@ async function remove() {
   display: grid;
   grid-template-columns: 64px 1fr;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-8);
 }
 </style>

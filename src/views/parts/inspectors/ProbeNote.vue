@@ -54,7 +54,7 @@ summary span {
 
 .never {
   display: block;
-  margin-bottom: 6px;
-  font-size: 15px;
+  margin-bottom: var(--space-8);
+  font-size: var(--type-body);
 }
 </style>

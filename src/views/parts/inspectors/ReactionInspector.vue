@@ -148,12 +148,12 @@ function remove() {
 
 <style scoped>
 td {
-  padding: 3px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 
 td:last-child {
-  padding-left: 10px;
+  padding-left: var(--space-12);
   text-align: right;
   white-space: nowrap;
 }
@@ -161,7 +161,7 @@ td:last-child {
 .check {
   display: flex;
   align-items: baseline;
-  gap: 6px;
-  padding: 3px 0;
+  gap: var(--space-8);
+  padding: var(--space-4) 0;
 }
 </style>

@@ -59,7 +59,7 @@ function setAcross(isAcross: boolean) {
 <style scoped>
 .turns label {
   display: block;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 
 .wrong {

@@ -34,6 +34,6 @@ summary span {
 
 label {
   display: block;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 </style>

@@ -62,7 +62,7 @@ function pick(ahead: Ahead) {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 10px;
+  gap: var(--space-4) var(--space-12);
 }
 
 .asks {
@@ -74,21 +74,21 @@ function pick(ahead: Ahead) {
 }
 
 .choices .button {
-  min-height: 28px;
-  padding: 0 10px;
+  min-height: var(--control);
+  padding: 0 var(--space-12);
   border-radius: 0;
 }
 
 .choices .button + .button {
-  margin-left: -1px;
+  margin-left: 0;
 }
 
 .choices .button:first-child {
-  border-radius: 6px 0 0 6px;
+  border-radius: var(--corner) 0 0 var(--corner);
 }
 
 .choices .button:last-child {
-  border-radius: 0 6px 6px 0;
+  border-radius: 0 var(--corner) var(--corner) 0;
 }
 
 [aria-pressed='true'] {

@@ -2,19 +2,25 @@ import { clockText } from '../../../core/say/figureText'
 import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
+import { keptNow } from '../../../core/game/keptScenarios'
 import { scenarioOf } from '../../../core/game/scenario'
 import { t } from '../../../words'
+
+const goalOf = (chart: Chart, goal: readonly string[]) =>
+  goal.length
+    ? [t('common.toGoal', { goal: goal.map((id) => lookUp(chart.positions, id)?.name).join(t('print.or')) })]
+    : []
 
 /** The scenario on which the numbers of a printed sheet depend, in one line. */
 export function scenarioLine(chart: Chart, isFlipped: boolean): string {
   const { start, goal, seconds, sharpness, objective, breakUp, rules, probe } = scenarioOf(chart)
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
+  const kept = keptNow(chart)
   return [
     chart.title,
+    ...(kept ? [kept.name] : []),
     t('common.fromFrom', { from: lookUp(chart.positions, start)?.name ?? '' }),
-    ...(goal.length
-      ? [t('common.toGoal', { goal: goal.map((id) => lookUp(chart.positions, id)?.name).join(t('print.or')) })]
-      : []),
+    ...goalOf(chart, goal),
     seconds === null ? t('print.noClock') : clockText(seconds),
     t('common.theySeeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
     breakUp === null ? t('print.nothingBreaksItUp') : t('print.somethingBreaksItUpAfterAbout', { breakUp }),
@@ -23,4 +29,20 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
     ...(ruleSet ? [t('print.rulesRuleSet', { ruleSet: ruleSet.name })] : []),
     isFlipped ? t('print.mirrored') : t('print.ownSide'),
   ].join(' · ')
+}
+
+/** The same for the top of the screen: its name, if it has one, and what is not as usual. */
+export function scenarioShort(chart: Chart, isFlipped: boolean): { name: string; says: string } {
+  const { start, goal, seconds, sharpness, objective, rules, probe } = scenarioOf(chart)
+  const says = [
+    lookUp(chart.positions, start)?.name ?? '',
+    ...goalOf(chart, goal),
+    seconds === null ? t('print.noClock') : clockText(seconds),
+    t('frame.seeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
+    ...(objective === 'finish' ? [t('print.onlyFinishesCount')] : []),
+    ...(probe ? [t('print.weMayOnlyShowAMove')] : []),
+    ruleSetOf(rules, chart.settings?.ruleSets)?.name ?? t('print.allIsAllowed'),
+    ...(isFlipped ? [t('print.mirrored')] : []),
+  ]
+  return { name: keptNow(chart)?.name ?? '', says: says.join(' · ') }
 }

@@ -8,11 +8,11 @@ import { t } from '../../../words'
 
 <style scoped>
 .check {
-  padding: 0 7px;
+  padding: 0 var(--space-8);
   border: 1px dashed var(--strong-line);
-  border-radius: 6px;
+  border-radius: var(--corner);
   color: var(--muted);
-  font: 600 14px/1.4 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.4 var(--label);
   white-space: nowrap;
 }
 </style>

@@ -64,7 +64,7 @@ const worthOf = (view: View) => {
 <style scoped>
 fieldset {
   margin: 0;
-  padding: 8px 0 6px;
+  padding: var(--space-8) 0 var(--space-8);
   border: 0;
   border-top: 1px solid var(--line);
 }
@@ -73,15 +73,15 @@ legend {
   float: left;
   width: 100%;
   padding: 0;
-  font: 700 16px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
 }
 
 .view {
   clear: both;
   display: flex;
-  gap: 10px;
+  gap: var(--space-12);
   align-items: start;
-  padding: 3px 0 3px 10px;
+  padding: var(--space-4) 0 var(--space-4) var(--space-12);
   border-left: 3px solid var(--line);
 }
 
@@ -105,6 +105,6 @@ legend {
 
 [aria-pressed='true'] {
   color: var(--ours);
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 </style>

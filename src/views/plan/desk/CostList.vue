@@ -125,6 +125,6 @@ const offPlan = computed(() =>
 
 <style scoped>
 h3 {
-  margin-top: 12px;
+  margin-top: var(--space-12);
 }
 </style>

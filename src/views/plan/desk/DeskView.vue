@@ -41,14 +41,14 @@ const figures = useFigures()
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   align-items: start;
-  gap: 14px;
+  gap: var(--space-16);
   max-width: 1240px;
-  padding: 16px 20px 24px;
+  padding: var(--space-16) var(--space-24) var(--space-24);
 }
 
 .column {
   display: grid;
-  gap: 14px;
+  gap: var(--space-16);
 }
 
 header,
@@ -59,8 +59,8 @@ header,
 .empty {
   display: flex;
   align-items: center;
-  gap: 14px;
-  padding: 16px;
+  gap: var(--space-16);
+  padding: var(--space-16);
 }
 
 @media (width < 860px) {

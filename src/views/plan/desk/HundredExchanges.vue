@@ -58,8 +58,8 @@ const parts = computed(() => {
 <style scoped>
 .hundred {
   display: flex;
-  gap: 22px;
-  padding: 16px 20px;
+  gap: var(--space-24);
+  padding: var(--space-16) var(--space-24);
 }
 
 .worth {
@@ -69,25 +69,25 @@ const parts = computed(() => {
 }
 
 .worth :deep(.number) {
-  font-size: 60px;
+  font-size: var(--type-figure);
   line-height: 1;
 }
 
 .rest {
   flex: 1;
   display: grid;
-  gap: 10px;
+  gap: var(--space-12);
 }
 
 .sentence {
-  font-size: 19px;
+  font-size: var(--type-lead);
   line-height: 1.4;
   max-width: 70ch;
 }
 
 .bar {
   display: flex;
-  gap: 2px;
+  gap: var(--space-4);
   height: 18px;
 }
 
@@ -98,7 +98,7 @@ const parts = computed(() => {
 .bar .finish,
 i.finish {
   background: var(--ours);
-  border-radius: 9px;
+  border-radius: var(--corner-panel);
 }
 
 .bar .ours,
@@ -125,13 +125,13 @@ i.caught {
 ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: var(--space-4) var(--space-16);
 }
 
 li {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-8);
 }
 
 i {
@@ -140,6 +140,6 @@ i {
 }
 
 b {
-  font: 700 18px/1 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1 var(--label);
 }
 </style>

@@ -64,17 +64,17 @@ const most = computed(() => Math.max(0.01, ...moves.value.map(({ figure }) => fi
 
 <style scoped>
 section {
-  padding: 14px 16px;
+  padding: var(--space-16) var(--space-16);
 }
 
 table {
   width: 100%;
-  margin-top: 8px;
+  margin-top: var(--space-8);
   border-collapse: collapse;
 }
 
 td {
-  padding: 3px 6px;
+  padding: var(--space-4) var(--space-8);
   border-top: 1px solid var(--line);
 }
 
@@ -96,13 +96,13 @@ td {
   display: block;
   height: 10px;
   min-width: 3px;
-  border-radius: 5px;
+  border-radius: var(--corner);
   background: var(--ours);
 }
 
 a {
   text-decoration: none;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 a:hover {

@@ -86,8 +86,8 @@ th.here {
 }
 
 th b {
-  margin-left: 8px;
-  font: 700 16px/1.2 var(--label);
+  margin-left: var(--space-8);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 
 .scrolls :deep(svg) {
@@ -95,10 +95,10 @@ th b {
 }
 
 .scrolls :is(td, th) {
-  padding-right: 8px;
+  padding-right: var(--space-8);
 }
 
 .best {
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 </style>

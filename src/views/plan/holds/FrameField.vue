@@ -90,18 +90,18 @@ function setSide(key: string, side: string) {
 .frame {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
+  gap: var(--space-8) var(--space-16);
 }
 
 label {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
 }
 
 .field {
   width: auto;
   min-width: 120px;
-  min-height: 30px;
-  font-size: 15px;
+  min-height: var(--control);
+  font-size: var(--type-body);
 }
 </style>

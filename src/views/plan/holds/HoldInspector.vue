@@ -126,7 +126,6 @@ function remove() {
         <span>{{ capabilityWords(capability) }}</span>
         <SteadyInput
           type="number"
-          class="field"
           min="0"
           max="10"
           :value="Math.round((strengths.get(capability) ?? 0) * 10)"
@@ -146,12 +145,12 @@ function remove() {
 fieldset {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 2px 8px;
-  margin: 10px 0;
-  padding: 8px 10px;
+  gap: var(--space-4) var(--space-8);
+  margin: var(--space-12) 0;
+  padding: var(--space-8) var(--space-12);
   border: 1px solid var(--line);
-  border-radius: 8px;
-  font-size: 15px;
+  border-radius: var(--corner);
+  font-size: var(--type-body);
 }
 
 .denies {
@@ -166,7 +165,7 @@ fieldset {
 
 .denies .field {
   width: 58px;
-  min-height: 28px;
+  min-height: var(--control);
 }
 
 .none {
@@ -174,10 +173,10 @@ fieldset {
 }
 
 .on {
-  margin-right: 10px;
+  margin-right: var(--space-12);
 }
 
 .worth {
-  margin: 8px 0;
+  margin: var(--space-8) 0;
 }
 </style>

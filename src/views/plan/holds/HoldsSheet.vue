@@ -100,8 +100,8 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   align-content: start;
-  gap: 12px;
-  padding: 16px 18px 60px;
+  gap: var(--space-12);
+  padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
   min-width: 0;
 }
@@ -109,20 +109,20 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
 header {
   display: flex;
   justify-content: space-between;
-  gap: 20px;
+  gap: var(--space-24);
 }
 
 .worth {
-  font-size: 24px;
+  font-size: var(--type-head);
 }
 
 .still {
-  padding: 12px 16px;
+  padding: var(--space-12) var(--space-16);
 }
 
 aside {
   width: 320px;
-  padding: 16px;
+  padding: var(--space-16);
   border-left: 1px solid var(--line);
   background: var(--panel);
   overflow-y: auto;

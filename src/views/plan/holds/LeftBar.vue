@@ -23,8 +23,8 @@ defineProps<{ left: number }>()
 .left {
   display: inline-flex;
   align-items: center;
-  gap: 8px;
-  font: 600 16px/1.2 var(--label);
+  gap: var(--space-8);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
   white-space: nowrap;
 }
 

@@ -70,7 +70,7 @@ function put(id: string, name: string) {
 
 <style scoped>
 .fewest {
-  padding-top: 8px;
+  padding-top: var(--space-8);
   border-top: 1px solid var(--line);
 }
 </style>

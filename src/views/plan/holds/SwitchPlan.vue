@@ -39,7 +39,7 @@ const rows = computed(() =>
 
 <style scoped>
 .plan {
-  padding-top: 8px;
+  padding-top: var(--space-8);
   list-style: none;
 }
 
@@ -53,10 +53,10 @@ li {
 }
 
 .ledge {
-  padding: 2px 6px 3px;
+  padding: var(--space-4) var(--space-8) var(--space-4);
   border-bottom: 5px solid var(--ours);
-  border-radius: 0 0 4px 4px;
-  font: 650 16px/1.2 var(--label);
+  border-radius: 0 0 var(--corner) var(--corner);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 
 .from {
@@ -82,7 +82,7 @@ li:not(:first-child) .from::before {
 li:first-child .from::after {
   flex: 1;
   align-self: center;
-  margin: 0 0 0 8px;
+  margin: 0 0 0 var(--space-8);
   border-top: 2px solid var(--theirs);
   content: '';
 }
@@ -99,20 +99,20 @@ li:not(:first-child) .from::after {
 }
 
 .escape {
-  padding: 4px 12px 4px 8px;
+  padding: var(--space-4) var(--space-12) var(--space-4) var(--space-8);
   border: 1.5px solid var(--theirs);
   clip-path: polygon(0 0, calc(100% - 9px) 0, 100% 9px, 100% 100%, 0 100%);
   color: var(--theirs);
-  font: 650 16px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 
 .line {
   position: relative;
-  padding: 0 14px 4px 8px;
+  padding: 0 var(--space-16) var(--space-4) var(--space-8);
   border-bottom: 2px solid var(--ours);
-  margin-bottom: 14px;
+  margin-bottom: var(--space-16);
   color: var(--ours);
-  font: 600 15px/1.15 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.15 var(--label);
   text-align: center;
 }
 
@@ -134,7 +134,7 @@ li:not(:first-child) .from::after {
 @media (width < 900px) {
   li {
     grid-template-columns: 1fr 1fr;
-    padding-bottom: 10px;
+    padding-bottom: var(--space-12);
   }
 }
 </style>

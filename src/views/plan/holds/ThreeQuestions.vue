@@ -55,17 +55,17 @@ const names = (ids: readonly string[]) => ids.map((id) => lookUp(chart.value.hol
 .questions {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(172px, 1fr));
-  gap: 12px;
+  gap: var(--space-12);
 }
 
 dl {
   display: grid;
-  gap: 8px;
-  margin: 4px 0 0;
+  gap: var(--space-8);
+  margin: var(--space-4) 0 0;
 }
 
 dt {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 
 dd {

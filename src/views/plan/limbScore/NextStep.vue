@@ -79,7 +79,7 @@ function shorten() {
 
 .list {
   position: relative;
+  left: -220px;
   width: 260px;
-  margin-left: -220px;
 }
 </style>

@@ -95,6 +95,6 @@ const tries = (n: number) => (Number.isInteger(n) ? String(n) : n.toFixed(1))
 
 <style scoped>
 p {
-  padding-top: 6px;
+  padding-top: var(--space-8);
 }
 </style>

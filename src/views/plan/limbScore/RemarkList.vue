@@ -97,7 +97,7 @@ function mean({ key }: Remark, why: string) {
 .step {
   flex: none !important;
   width: 64px;
-  font: 700 16px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   color: var(--leak);
 }
 

@@ -123,12 +123,12 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
   justify-content: space-between;
   align-items: center;
   min-width: 0;
-  margin: 1px 3px;
+  margin: 0 var(--space-4);
   border: 1.5px solid var(--ours);
-  border-radius: 15px;
+  border-radius: var(--corner-full);
   background: var(--ours-soft);
   color: var(--ink);
-  font: 600 14.5px/1.02 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.02 var(--label);
   cursor: default;
   user-select: none;
 }

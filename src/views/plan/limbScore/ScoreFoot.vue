@@ -77,24 +77,24 @@ const costText = (cost: { capability: string; before: number; after: number }) =
 
 <style scoped>
 .foot {
-  margin-top: 8px;
+  margin-top: var(--space-8);
   border-top: 1px solid var(--strong-line);
 }
 
 .columns {
   align-items: center;
-  padding: 2px 0;
+  padding: var(--space-4) 0;
 }
 
 b {
-  font: 650 16px/1.15 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.15 var(--label);
 }
 
 .columns > span {
   align-self: stretch;
-  padding: 2px 4px;
+  padding: var(--space-4) var(--space-4);
   text-align: center;
-  font: 600 15px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
 }
 
 .chosen {
@@ -103,7 +103,7 @@ b {
 
 .arms > span,
 .worth > span {
-  font: 700 20px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
   font-variant-numeric: tabular-nums;
 }
 
@@ -121,7 +121,7 @@ b {
 
 .costs > span {
   color: var(--leak);
-  font-weight: 500;
-  font-size: 14px;
+  font-weight: var(--weight);
+  font-size: var(--type-small);
 }
 </style>

@@ -87,7 +87,7 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 <style scoped>
 .scrolls {
-  padding: 8px 12px 12px;
+  padding: var(--space-8) var(--space-12) var(--space-12);
   overflow-x: auto;
 }
 
@@ -98,7 +98,7 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 .heads {
   align-items: end;
-  padding-bottom: 6px;
+  padding-bottom: var(--space-8);
 }
 
 .score :deep(.columns > :first-child) {
@@ -113,18 +113,18 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 .corner {
   align-self: end;
-  padding-bottom: 4px;
+  padding-bottom: var(--space-4);
 }
 
 .head {
   display: grid;
   align-self: stretch;
   align-content: end;
-  margin: 0 2px;
-  padding: 4px 6px;
-  border-radius: 8px 8px 0 0;
+  margin: 0 var(--space-4);
+  padding: var(--space-4) var(--space-8);
+  border-radius: var(--corner) var(--corner) 0 0;
   border-bottom: 3px solid transparent;
-  font: 650 15px/1.15 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.15 var(--label);
   text-align: left;
   overflow-wrap: anywhere;
 }
@@ -143,7 +143,7 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 .number {
   color: var(--muted);
-  font: 700 14px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
 }
 
 .flag {
@@ -152,16 +152,16 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 .turned {
   justify-self: start;
-  margin-top: 2px;
-  padding: 0 6px;
+  margin-top: var(--space-4);
+  padding: 0 var(--space-8);
   border: 1px dashed var(--strong-line);
-  border-radius: 6px;
+  border-radius: var(--corner);
   color: var(--muted);
-  font-size: 13px;
+  font-size: var(--type-small);
 }
 
 .divided {
-  margin-top: 6px;
+  margin-top: var(--space-8);
   border-top: 3px solid var(--strong-line);
 }
 </style>

@@ -97,7 +97,7 @@ header {
   flex-wrap: wrap;
   justify-content: space-between;
   align-items: start;
-  gap: 8px 20px;
+  gap: var(--space-8) var(--space-24);
 }
 
 .which {
@@ -106,7 +106,7 @@ header {
 
 .tools {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: end;
 }
 
@@ -117,6 +117,6 @@ header {
 
 .tools label {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
 }
 </style>

@@ -95,10 +95,10 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
 
 .limb {
   display: flex;
-  gap: 4px;
+  gap: var(--space-4);
   align-items: center;
-  padding: 2px 8px 2px 0;
-  font: 650 16px/1.15 var(--label);
+  padding: var(--space-4) var(--space-8) var(--space-4) 0;
+  font: var(--weight-strong) var(--type-lead) / 1.15 var(--label);
 }
 
 .limb > span {
@@ -106,11 +106,11 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
   flex: 1;
   flex-wrap: wrap;
   justify-content: space-between;
-  gap: 0 6px;
+  gap: 0 var(--space-8);
 }
 
 .limb .small {
-  font: 500 14px/1.2 var(--label);
+  font: var(--type-body) / 1.2 var(--label);
 }
 
 .opener {
@@ -119,21 +119,21 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
 }
 
 .limb > span:first-child {
-  margin-left: 22px;
+  margin-left: var(--space-24);
 }
 
 .track {
   position: relative;
   display: grid;
-  padding: 1px 0;
+  padding: 0 0;
 }
 
 .free {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-8);
   grid-row: 1;
-  margin: 0 8px;
+  margin: 0 var(--space-8);
 }
 
 .free::before,
@@ -145,14 +145,14 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
 
 .free i {
   color: var(--muted);
-  font: 500 14px/1 var(--label);
+  font: var(--type-body) / 1 var(--label);
 }
 
 .cell {
   z-index: 1;
   grid-row: 1;
-  margin: 2px 4px;
-  border-radius: 8px;
+  margin: var(--space-4) var(--space-4);
+  border-radius: var(--corner);
   opacity: 0;
   text-align: center;
   background: var(--ours-soft);

@@ -49,7 +49,7 @@ function print() {
 .printed {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--space-12);
 }
 
 .score {
@@ -57,9 +57,9 @@ function print() {
   align-content: start;
   grid-auto-rows: max-content;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--space-12);
   height: 100%;
-  padding: 14px 18px 60px;
+  padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
 }
 </style>

@@ -75,22 +75,22 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
 <style scoped>
 section {
   display: grid;
-  gap: 10px;
-  padding: 16px 18px;
+  gap: var(--space-12);
+  padding: var(--space-16) var(--space-16);
 }
 
 .said {
   max-width: 70ch;
-  font-size: 20px;
+  font-size: var(--type-head);
   line-height: 1.5;
 }
 
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 160px 50px;
-  gap: 12px;
+  gap: var(--space-12);
   align-items: center;
-  padding: 6px 0;
+  padding: var(--space-8) 0;
   border-top: 1px solid var(--line);
 }
 
@@ -107,7 +107,7 @@ li {
 }
 
 .cost {
-  font: 700 18px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
   text-align: right;
 }
 </style>

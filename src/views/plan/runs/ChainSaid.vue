@@ -174,39 +174,39 @@ header {
   flex-wrap: wrap;
   justify-content: space-between;
   align-items: end;
-  gap: 8px 20px;
-  margin-bottom: 12px;
+  gap: var(--space-8) var(--space-24);
+  margin-bottom: var(--space-12);
 }
 
 .tools {
   display: flex;
   flex-wrap: wrap;
   align-items: end;
-  gap: 10px;
+  gap: var(--space-12);
 }
 
 label {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
   width: 232px;
 }
 
 label :deep(.el-select__wrapper) {
-  min-height: 36px;
-  font-size: 16px;
+  min-height: var(--control);
+  font-size: var(--type-body);
 }
 
 .sheet {
   display: grid;
-  gap: 4px;
-  padding: 14px 18px;
+  gap: var(--space-4);
+  padding: var(--space-16) var(--space-16);
 }
 
 article {
   display: grid;
   grid-template-columns: 30px minmax(0, 1fr) auto;
-  gap: 4px 10px;
-  padding: 10px 0;
+  gap: var(--space-4) var(--space-12);
+  padding: var(--space-12) 0;
   border-top: 1px solid var(--line);
   break-inside: avoid;
   scroll-margin-top: 12px;
@@ -217,12 +217,12 @@ article {
 }
 
 .number {
-  font: 700 22px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
   color: var(--ours);
 }
 
 h2 {
-  font: 700 19px/1.25 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.25 var(--label);
 }
 
 h2 a {
@@ -240,14 +240,14 @@ h2 a:hover {
 
 .says {
   max-width: 78ch;
-  font-size: 18px;
+  font-size: var(--type-lead);
   line-height: 1.5;
 }
 
 .watch {
-  margin-top: 4px;
+  margin-top: var(--space-4);
   color: var(--muted);
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 
 .watch .caution {
@@ -255,7 +255,7 @@ h2 a:hover {
 }
 
 .worth :deep(.number) {
-  font: 700 22px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
 }
 
 /* Two pages at most, and still read from the mat's edge. */
@@ -273,24 +273,24 @@ h2 a:hover {
 
   article {
     grid-template-columns: 18px minmax(0, 1fr);
-    padding: 4px 0;
+    padding: var(--space-4) 0;
   }
 
   .number,
   h2 {
-    font-size: 14px;
+    font-size: var(--type-small);
   }
 
   .says,
   .loop,
   .sheet > .muted {
-    font-size: 12px;
+    font-size: var(--type-small);
     line-height: 1.35;
   }
 
   .watch,
   .sheet :deep(.lines) {
-    font-size: 10px;
+    font-size: var(--type-small);
     line-height: 1.3;
   }
 }

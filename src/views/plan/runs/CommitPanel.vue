@@ -96,7 +96,7 @@ const set = (probe: Probe) => charts.edit(t('runs.howMovesGoThatAreOnly'), (draf
 <style scoped>
 .switch {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
 }
 </style>

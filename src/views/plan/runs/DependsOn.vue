@@ -66,12 +66,12 @@ const bar = (change: number) =>
 <style scoped src="../../../components/figureTable.css"></style>
 <style scoped>
 section {
-  padding: 16px 18px;
+  padding: var(--space-16) var(--space-16);
 }
 
 table {
   width: 100%;
-  margin-top: 8px;
+  margin-top: var(--space-8);
 }
 
 .bars {
@@ -84,7 +84,7 @@ table {
 .bars span {
   position: absolute;
   height: 9px;
-  border-radius: 3px;
+  border-radius: var(--corner);
 }
 
 .less {

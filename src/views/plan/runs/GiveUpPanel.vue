@@ -39,7 +39,7 @@ const rows = computed(() => {
 
 <style scoped>
 section {
-  margin-top: 14px;
+  margin-top: var(--space-16);
   justify-items: stretch;
 }
 

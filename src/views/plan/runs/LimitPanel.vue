@@ -40,7 +40,6 @@ function setLimit(event: Event) {
     <h2>{{ t('runs.neverRiskMoreThan') }}</h2>
     <p>
       <SteadyInput
-        class="field"
         :value="limit === null ? '' : limit * 100"
         :aria-label="t('runs.ofAHundredExchangesEndingBehind')"
         @change="setLimit"
@@ -101,6 +100,6 @@ function setLimit(event: Event) {
 <style scoped>
 .field {
   width: 64px;
-  min-height: 30px;
+  min-height: var(--control);
 }
 </style>

@@ -95,7 +95,7 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
     </ul>
     <p class="settings unprinted">
       <label>
-        <SteadyInput class="field" :value="card.seconds" :aria-label="t('runs.secondsOfARound')" @change="setSeconds" />
+        <SteadyInput :value="card.seconds" :aria-label="t('runs.secondsOfARound')" @change="setSeconds" />
         {{ t('runs.seconds') }}
       </label>
       <label>
@@ -138,26 +138,26 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
 .card {
   display: grid;
   align-content: start;
-  gap: 8px;
-  padding: 14px 16px;
+  gap: var(--space-8);
+  padding: var(--space-16) var(--space-16);
   break-inside: avoid;
 }
 
 header {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto auto;
-  gap: 10px;
+  gap: var(--space-12);
   align-items: start;
 }
 
 h2 {
-  font: 700 21px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
 }
 
 dl {
   display: grid;
   grid-template-columns: 62px minmax(0, 1fr);
-  gap: 3px 8px;
+  gap: var(--space-4) var(--space-8);
 }
 
 dl,
@@ -166,40 +166,40 @@ dd {
 }
 
 dt {
-  font: 600 15px/1.5 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.5 var(--label);
   color: var(--muted);
 }
 
 .cautions {
-  padding: 6px 10px;
+  padding: var(--space-8) var(--space-12);
   border-left: 4px solid var(--caution);
   background: var(--caution-soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 
 .settings {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: var(--space-4) var(--space-16);
   align-items: center;
 }
 
 .settings .field {
   width: 58px;
-  min-height: 30px;
+  min-height: var(--control);
 }
 
 .tallies {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
 }
 
 .tallies .button {
   min-height: 44px;
-  padding: 4px 16px;
-  font-size: 17px;
+  padding: var(--space-4) var(--space-16);
+  font-size: var(--type-lead);
 }
 
 .worked {
@@ -213,21 +213,21 @@ dt {
 @media print {
   .card {
     min-height: 112mm;
-    border: 1px solid #333 !important;
-    font-size: 13px;
+    border: 1px solid var(--sheet-ink) !important;
+    font-size: var(--type-small);
   }
 
   h2 {
-    font-size: 17px;
+    font-size: var(--type-lead);
   }
 
   dt,
   .boxes {
-    font-size: 13px;
+    font-size: var(--type-small);
   }
 
   .cautions {
-    font-size: 11px;
+    font-size: var(--type-small);
   }
 
   .boxes {

@@ -43,15 +43,15 @@ header {
 }
 
 .empty {
-  margin-top: 10px;
-  padding: 14px 16px;
+  margin-top: var(--space-12);
+  padding: var(--space-16) var(--space-16);
 }
 
 .cards {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(440px, 100%), 1fr));
-  gap: 14px;
-  margin-top: 10px;
+  gap: var(--space-16);
+  margin-top: var(--space-12);
 }
 
 @media print {

@@ -38,8 +38,8 @@ const what = computed(() => String(route.params.what ?? ''))
 .runs {
   position: relative;
   display: grid;
-  gap: 12px;
+  gap: var(--space-12);
   max-width: 1240px;
-  padding: 12px 20px 60px;
+  padding: var(--space-12) var(--space-24) var(--space-32);
 }
 </style>

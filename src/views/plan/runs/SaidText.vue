@@ -18,6 +18,6 @@ const isNumber = (part: string) => /^\(\d+\)$/.test(part)
 <style scoped>
 a {
   color: var(--ours);
-  font-weight: 700;
+  font-weight: var(--weight-strong);
 }
 </style>

@@ -175,55 +175,55 @@ ol li {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  gap: 6px;
+  gap: var(--space-8);
 }
 
 .which {
   flex-wrap: wrap;
   justify-content: flex-start;
-  gap: 4px 18px;
+  gap: var(--space-4) var(--space-16);
 }
 
 .empty {
-  padding: 14px 16px;
+  padding: var(--space-16) var(--space-16);
 }
 
 .sheet {
   display: grid;
-  gap: 10px;
-  margin-top: 8px;
+  gap: var(--space-12);
+  margin-top: var(--space-8);
 }
 
 .said {
   max-width: 80ch;
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 
 .columns {
   display: grid;
-  gap: 14px;
+  gap: var(--space-16);
 }
 
 article {
   display: grid;
   align-content: start;
-  gap: 8px;
-  padding: 14px 16px;
+  gap: var(--space-8);
+  padding: var(--space-16) var(--space-16);
 }
 
 h2 {
-  font: 700 20px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
 }
 
 ol li {
-  padding: 3px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 
 dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 3px 12px;
+  gap: var(--space-4) var(--space-12);
   margin: 0;
 }
 

@@ -43,16 +43,16 @@ const store = useRange()
 
 <style scoped>
 .says {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 
 .working {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--space-12);
 }
 
 h3 {
-  font: 700 17px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 </style>

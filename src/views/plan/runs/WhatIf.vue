@@ -193,7 +193,6 @@ const clear = () => Object.assign(asked, nothingAsked())
       <label class="short">
         <span class="label">{{ t('runs.leftOnTheClock') }}</span>
         <SteadyInput
-          class="field"
           :value="clockText(asked.seconds === undefined ? figures.scenario!.seconds : asked.seconds)"
           :aria-label="t('runs.leftOnTheClock2')"
           @change="setClock"
@@ -234,14 +233,14 @@ const clear = () => Object.assign(asked, nothingAsked())
 <style scoped>
 .what {
   display: grid;
-  gap: 12px;
-  padding: 16px 18px;
+  gap: var(--space-12);
+  padding: var(--space-16) var(--space-16);
 }
 
 .ifs {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 12px;
+  gap: var(--space-8) var(--space-12);
   align-items: end;
 }
 
@@ -251,12 +250,12 @@ const clear = () => Object.assign(asked, nothingAsked())
 
 .said {
   max-width: 72ch;
-  font-size: 20px;
+  font-size: var(--type-head);
   line-height: 1.5;
 }
 
 li {
-  padding: 4px 0;
+  padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
 }
 

@@ -74,18 +74,18 @@ function shift(key: string, name: string, by: -1 | 1) {
 <style scoped>
 section {
   display: grid;
-  gap: 10px;
+  gap: var(--space-12);
 }
 
 li {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  min-height: 34px;
+  min-height: var(--control);
   border-bottom: 1px solid var(--line);
 }
 
 li .button {
-  min-height: 26px;
+  min-height: var(--control);
 }
 </style>

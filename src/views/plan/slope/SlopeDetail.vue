@@ -19,6 +19,6 @@ const { position, selected } = useWorksheet()
 
 <style scoped>
 .shelf {
-  margin-top: 14px;
+  margin-top: var(--space-16);
 }
 </style>

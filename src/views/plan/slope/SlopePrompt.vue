@@ -89,7 +89,7 @@ onMounted(async () => {
   position: absolute;
   z-index: 20;
   width: 320px;
-  padding: 8px;
+  padding: var(--space-8);
   box-shadow: var(--shadow);
 }
 

@@ -301,7 +301,7 @@ const print = (pages: 'one' | 'tiled') =>
 
 aside {
   width: 320px;
-  padding: 16px;
+  padding: var(--space-16);
   border-left: 1px solid var(--line);
   background: var(--panel);
   overflow-y: auto;

@@ -42,11 +42,11 @@ const keys = computed(() => (at.value ? KEYS[at.value.kind] : t('slope.pressToWa
 <style scoped>
 .status {
   display: flex;
-  gap: 16px;
+  gap: var(--space-16);
   align-items: center;
   height: 52px;
-  padding: 4px 14px;
-  font-size: 15px;
+  padding: var(--space-4) var(--space-16);
+  font-size: var(--type-body);
   line-height: 1.25;
   overflow: hidden;
   border-top: 1px solid var(--line);

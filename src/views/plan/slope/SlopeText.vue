@@ -75,22 +75,22 @@ const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name
 
 <style scoped>
 h2 {
-  margin-bottom: 8px;
+  margin-bottom: var(--space-8);
 }
 
 ul ul {
-  margin: 2px 0 6px;
-  padding-left: 12px;
+  margin: var(--space-4) 0 var(--space-8);
+  padding-left: var(--space-12);
   border-left: 2px solid var(--line);
 }
 
 button {
-  padding: 3px 4px;
-  font-size: 15px;
+  padding: var(--space-4) var(--space-4);
+  font-size: var(--type-body);
 }
 
 .place {
-  font-weight: 650;
+  font-weight: var(--weight-strong);
 }
 
 [aria-current='true'] {

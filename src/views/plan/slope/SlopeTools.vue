@@ -149,16 +149,16 @@ function choose(event: Event, take: (value: string) => void) {
 .tools {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--space-8);
   align-items: center;
-  padding: 6px 12px;
+  padding: var(--space-8) var(--space-12);
   border-bottom: 1px solid var(--line);
   background: var(--panel);
 }
 
 .group {
   display: flex;
-  gap: 2px;
+  gap: var(--space-4);
   align-items: center;
 }
 
@@ -167,14 +167,14 @@ function choose(event: Event, take: (value: string) => void) {
 }
 
 .here {
-  padding: 0 6px 0 10px;
+  padding: 0 var(--space-8) 0 var(--space-12);
 }
 
 .button,
 .field {
-  min-height: 30px;
-  padding: 2px 9px;
-  font: 600 15px/1.2 var(--label);
+  min-height: var(--control);
+  padding: var(--space-4) var(--space-8);
+  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
 }
 
 .field {

@@ -129,16 +129,16 @@ function onKey(event: KeyboardEvent) {
   position: relative;
   display: flex;
   align-items: center;
-  gap: 8px;
-  min-height: 26px;
+  gap: var(--space-8);
+  min-height: var(--control);
 }
 
 .chip {
   flex: 0 1 auto;
-  padding: 1px 9px;
-  border-radius: 12px;
+  padding: 0 var(--space-8);
+  border-radius: var(--corner-panel);
   background: var(--ours-soft);
-  font: 600 17px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   text-decoration: none;
 }
 
@@ -167,10 +167,10 @@ function onKey(event: KeyboardEvent) {
   bottom: 100%;
   z-index: 2;
   display: none;
-  gap: 2px;
-  padding: 0 4px;
+  gap: var(--space-4);
+  padding: 0 var(--space-4);
   border: 1px solid var(--line);
-  border-radius: 6px;
+  border-radius: var(--corner);
   background: var(--raised);
 }
 
@@ -191,8 +191,8 @@ function onKey(event: KeyboardEvent) {
 }
 
 .worth :deep(.number) {
-  font-size: 16px;
-  font-weight: 600;
+  font-size: var(--type-body);
+  font-weight: var(--weight-strong);
   color: var(--muted);
 }
 </style>

@@ -209,7 +209,7 @@ function onKey(event: KeyboardEvent) {
 <style scoped>
 .card {
   position: relative;
-  padding: 10px 12px 8px 16px;
+  padding: var(--space-12) var(--space-12) var(--space-8) var(--space-16);
 }
 
 .card::before {
@@ -217,7 +217,7 @@ function onKey(event: KeyboardEvent) {
   position: absolute;
   inset: -1px auto -1px -1px;
   width: 6px;
-  border-radius: 10px 0 0 10px;
+  border-radius: var(--corner-panel) 0 0 var(--corner-panel);
 }
 
 .best::before {
@@ -234,10 +234,10 @@ function onKey(event: KeyboardEvent) {
 
 .cold {
   justify-self: start;
-  min-height: 26px;
-  margin-left: -6px;
-  padding: 0 6px;
-  font-size: 14px;
+  min-height: var(--control);
+  margin-left: calc(-1 * var(--space-8));
+  padding: 0 var(--space-8);
+  font-size: var(--type-small);
 }
 
 .selected {
@@ -248,15 +248,15 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 10px;
+  gap: var(--space-4) var(--space-12);
 }
 
 .to {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 
 .tag {
-  font: 700 14px/1.2 var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
   color: var(--ours);
 }
 
@@ -267,8 +267,8 @@ header {
 }
 
 .tools .button {
-  min-height: 26px;
-  padding: 0 7px;
+  min-height: var(--control);
+  padding: 0 var(--space-8);
 }
 
 .card:hover .tools,

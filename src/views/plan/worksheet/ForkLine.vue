@@ -39,6 +39,6 @@ function onSay(text: string) {
 
 <style scoped>
 .line {
-  margin: 6px 0;
+  margin: var(--space-8) 0;
 }
 </style>

@@ -63,7 +63,7 @@ defineExpose({ focus: () => field.value?.focus() })
         <I18nT keypath="worksheet.aboutEverySeconds" scope="global"
           ><template #seconds
             ><SteadyInput
-              class="field seconds"
+              class="seconds"
               type="number"
               min="1"
               :aria-label="t('worksheet.secondsUntilTheyDoSomething')"
@@ -79,7 +79,7 @@ defineExpose({ focus: () => field.value?.focus() })
         <I18nT keypath="worksheet.afterAboutSeconds" scope="global"
           ><template #seconds
             ><SteadyInput
-              class="field seconds"
+              class="seconds"
               type="number"
               min="1"
               :aria-label="t('worksheet.secondsUntilAGoodPartnerIs')"
@@ -106,21 +106,21 @@ defineExpose({ focus: () => field.value?.focus() })
 
 <style scoped>
 .still {
-  padding: 10px 12px 8px 16px;
+  padding: var(--space-12) var(--space-12) var(--space-8) var(--space-16);
 }
 
 .out {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 8px;
-  padding: 5px 4px;
+  gap: var(--space-4) var(--space-8);
+  padding: var(--space-4) var(--space-4);
 }
 
 .seconds {
   width: 58px;
-  min-height: 26px;
-  padding: 0 6px;
+  min-height: var(--control);
+  padding: 0 var(--space-8);
 }
 
 .link {

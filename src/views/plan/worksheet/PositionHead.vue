@@ -65,8 +65,8 @@ header {
   display: flex;
   justify-content: space-between;
   align-items: start;
-  gap: 12px;
-  padding-right: 12px;
+  gap: var(--space-12);
+  padding-right: var(--space-12);
 }
 
 header:focus {
@@ -79,6 +79,6 @@ header:focus {
 }
 
 .worth :deep(.number) {
-  font-size: 28px;
+  font-size: var(--type-title);
 }
 </style>

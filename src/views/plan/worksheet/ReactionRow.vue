@@ -188,10 +188,10 @@ function onKey(event: KeyboardEvent) {
   display: grid;
   grid-template-columns: 24px minmax(120px, 1fr) 50px 318px 34px;
   align-items: start;
-  gap: 8px;
-  padding: 5px 4px;
+  gap: var(--space-8);
+  padding: var(--space-4) var(--space-4);
   border-top: 1px dotted var(--strong-line);
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 
 .selected {
@@ -205,7 +205,7 @@ function onKey(event: KeyboardEvent) {
   border: 1.5px solid var(--theirs);
   color: var(--theirs);
   text-align: center;
-  font: 700 14px/19px var(--label);
+  font: var(--weight-strong) var(--type-body) / 1.36 var(--label);
   clip-path: polygon(0 0, calc(100% - 6px) 0, 100% 6px, 100% 100%, 0 100%);
 }
 
@@ -215,14 +215,14 @@ function onKey(event: KeyboardEvent) {
 
 .answers {
   display: grid;
-  gap: 2px;
+  gap: var(--space-4);
   min-width: 0;
 }
 
 .open {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-8);
 }
 
 .row {
@@ -249,8 +249,8 @@ function onKey(event: KeyboardEvent) {
 
 .open .button {
   min-height: 22px;
-  padding: 0 6px;
-  font-size: 14px;
+  padding: 0 var(--space-8);
+  font-size: var(--type-small);
 }
 
 .row > :last-child {

@@ -139,22 +139,22 @@ const worths = useTrials(
 
 <style scoped>
 .says {
-  padding: 10px 14px;
+  padding: var(--space-12) var(--space-16);
 }
 
 summary {
-  font: 700 18px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   cursor: pointer;
 }
 
 li {
-  padding: 6px 0;
+  padding: var(--space-8) 0;
   border-top: 1px solid var(--line);
 }
 
 h3 {
-  margin: 8px 0 4px;
-  font: 700 17px/1.3 var(--label);
+  margin: var(--space-8) 0 var(--space-4);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
   color: var(--ink);
 }
 

@@ -121,28 +121,28 @@ onMounted(() => void shelf.load())
 <style scoped>
 .doors {
   display: grid;
-  gap: 12px;
+  gap: var(--space-12);
 }
 
 .panel {
   display: grid;
-  gap: 8px;
+  gap: var(--space-8);
   align-content: start;
-  padding: 12px 16px;
+  padding: var(--space-12) var(--space-16);
 }
 
 .wall {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
-  gap: 8px;
+  gap: var(--space-8);
 }
 
 .picture {
   display: grid;
   width: 100%;
-  padding: 6px;
+  padding: var(--space-8);
   border: 1px solid var(--strong-line);
-  border-radius: 10px;
+  border-radius: var(--corner-panel);
   background: var(--panel);
   color: inherit;
   cursor: pointer;
@@ -154,7 +154,7 @@ onMounted(() => void shelf.load())
 }
 
 .picture b {
-  font: 650 16px/1.3 var(--label);
+  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
 }
 
 svg {
@@ -164,7 +164,7 @@ svg {
 
 .own {
   display: flex;
-  gap: 8px;
+  gap: var(--space-8);
   align-items: center;
   max-width: 420px;
 }
@@ -180,17 +180,17 @@ svg {
 .others {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
+  gap: var(--space-12);
 }
 
 .chains {
   display: grid;
   justify-items: start;
-  gap: 6px;
+  gap: var(--space-8);
 }
 
 .example {
-  font: 600 16px/1.4 var(--text);
+  font: var(--weight-strong) var(--type-body) / 1.4 var(--text);
 }
 
 @media (width < 860px) {

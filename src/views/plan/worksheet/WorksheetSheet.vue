@@ -77,14 +77,14 @@ useEventListener(document, 'keydown', (event) => {
 .sheet {
   display: grid;
   align-content: start;
-  gap: 10px;
-  padding: 16px 18px 90px;
+  gap: var(--space-12);
+  padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
   min-width: 0;
 }
 
 aside {
-  padding: 16px;
+  padding: var(--space-16);
   border-left: 1px solid var(--line);
   background: var(--panel);
   overflow-y: auto;

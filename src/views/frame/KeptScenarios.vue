@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { present } from '../../core/sure'
+import { forgetScenario, goBackToScenario, keepScenario } from '../../core/game/edits/scenario'
+import { keptNow } from '../../core/game/keptScenarios'
+import { useCharts } from '../../stores/charts'
+import { t } from '../../words'
+
+/** Scenarios under a name, to come back to: press one, or keep the one that is set. */
+const charts = useCharts()
+const chart = computed(() => present(charts.chart))
+const kept = computed(() => chart.value.settings?.keptScenarios ?? [])
+const now = computed(() => keptNow(chart.value)?.id)
+const name = ref('')
+
+const goBack = (id: string, called: string) =>
+  charts.edit(t('frame.scenarioNamed', { name: called }), (draft) => goBackToScenario(draft, id))
+
+function keep() {
+  const called = name.value.trim()
+  if (!called) return
+  if (charts.edit(t('frame.keepTheScenario', { name: called }), (draft) => void keepScenario(draft, called)))
+    name.value = ''
+}
+
+function forget(id: string, called: string) {
+  const label = t('frame.forgetTheScenario', { name: called })
+  if (charts.edit(label, (draft) => forgetScenario(draft, id)))
+    charts.tell(t('frame.scenarioForgotten', { name: called }), 'info', 'undo')
+}
+</script>
+
+<template>
+  <section :aria-label="t('frame.keptScenarios')">
+    <ul v-if="kept.length">
+      <li v-for="one in kept" :key="one.id">
+        <el-button
+          class="kept"
+          :type="one.id === now ? 'primary' : undefined"
+          :aria-pressed="one.id === now"
+          @click="goBack(one.id, one.name)"
+          >{{ one.name }}</el-button
+        >
+        <el-button text :aria-label="t('frame.forgetTheScenario', { name: one.name })" @click="forget(one.id, one.name)"
+          >×</el-button
+        >
+      </li>
+    </ul>
+    <form v-if="!now" @submit.prevent="keep">
+      <el-input v-model="name" :aria-label="t('frame.nameOfTheScenario')" :placeholder="t('frame.keepThisAs')" />
+      <el-button native-type="submit" :disabled="!name.trim()">{{ t('frame.keep') }}</el-button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: var(--space-8);
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-8);
+}
+
+li {
+  display: flex;
+}
+
+form {
+  display: flex;
+  gap: var(--space-8);
+}
+</style>

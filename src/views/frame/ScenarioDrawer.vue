@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import ScenarioFields from './ScenarioFields.vue'
+import KeptScenarios from './KeptScenarios.vue'
+import { t } from '../../words'
+
+/** All of the scenario, beside the screen whose figures follow it. */
+const emit = defineEmits<{ close: [] }>()
+</script>
+
+<template>
+  <el-drawer
+    :model-value="true"
+    :title="t('common.scenario')"
+    :modal="false"
+    modal-penetrable
+    :lock-scroll="false"
+    size="min(400px, 100vw)"
+    modal-class="scenario-drawer"
+    @close="emit('close')"
+  >
+    <KeptScenarios />
+    <ScenarioFields />
+  </el-drawer>
+</template>
+
+<style>
+/* Under the bar, so that the worth stays in view. */
+.scenario-drawer .el-drawer {
+  top: var(--bar);
+  height: calc(100% - var(--bar));
+}
+
+.scenario-drawer .el-drawer__header {
+  margin: 0;
+  padding: var(--space-16) var(--space-16) 0;
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
+  color: var(--ink);
+}
+
+.scenario-drawer .el-drawer__body {
+  display: grid;
+  align-content: start;
+  gap: var(--space-16);
+  padding: var(--space-16);
+}
+</style>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { targetOf, valueOf } from '../../components/events'
+import SteadyInput from '../../components/SteadyInput.vue'
+import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
+import { ruleSetOf } from '../../core/chart/rules/ruleSets'
+import { MAX_SECONDS, MAX_SHARPNESS, type Objective } from '../../core/game/scenario'
+import type { PositionId } from '../../core/chart/ids'
+import { clockRefusal, clockText, readClock } from '../../core/say/figureText'
+import { present } from '../../core/sure'
+import { useCharts } from '../../stores/charts'
+import { useFigures } from '../../stores/figures'
+import { t } from '../../words'
+
+/** What every number depends on. Change one and every figure on every screen follows. */
+const charts = useCharts()
+const store = useFigures()
+
+const scenario = computed(() => present(store.scenario))
+/** A computed of its own, so that the options are rebuilt only when the positions change. */
+const positions = computed(() => present(charts.chart).positions)
+const options = computed(() => positions.value.map(({ id, name }) => ({ value: id, label: name })))
+const settings = computed(() => present(charts.chart).settings)
+const ruleSets = computed(() => [
+  { value: '', label: t('common.allIsAllowed') },
+  ...[...(settings.value?.ruleSets ?? []), ...BUILT_IN_RULES].map(({ id, name }) => ({ value: id, label: name })),
+])
+const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, settings.value?.ruleSets)?.notes ?? '')
+const OBJECTIVES = [
+  { value: 'careful', label: t('frame.finishAndPosition') },
+  { value: 'finish', label: t('frame.finishesOnly') },
+]
+const wrong = ref<{ field: string; says: string } | null>(null)
+
+function setTime(field: 'seconds' | 'breakUp', event: Event) {
+  const input = targetOf(event, HTMLInputElement)
+  const value = readClock(input.value)
+  const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
+  const such = field === 'seconds' ? t('frame.400240OrNone') : t('frame.60130OrNever')
+  wrong.value = isFine ? null : { field, says: clockRefusal(input.value, such) }
+  if (isFine) store.setScenario({ [field]: value })
+}
+
+const textOf = (field: 'seconds' | 'breakUp') => {
+  const value = scenario.value[field]
+  if (field === 'seconds') return clockText(value)
+  return value === null ? t('frame.never') : t('frame.secondsShort', { seconds: value })
+}
+const TIMES = [
+  { field: 'seconds', says: t('frame.clock'), hint: t('frame.minutesAndSecondsOrNone') },
+  { field: 'breakUp', says: t('frame.somethingBreaksItUpAfterAbout'), hint: t('frame.aTimeOrNever') },
+] as const
+
+/** Shares of tries, in per cent. */
+const SHARES = [
+  { field: 'repeat', says: t('frame.aFailedMoveTriedAgainAt'), hint: t('frame.percentAsWell') },
+  { field: 'slips', says: t('frame.triesThatComeToNothingAndLose'), hint: t('frame.ofAHundredTriesThatCome') },
+] as const
+
+function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
+  const text = valueOf(event).replace('%', '').trim()
+  const share = Number(text)
+  const isFine = text !== '' && share >= 0 && share <= 100
+  wrong.value = isFine ? null : { field, says: t('frame.sayANumberFrom0To') }
+  if (isFine) store.setScenario({ [field]: share / 100 })
+}
+</script>
+
+<template>
+  <section>
+    <h3>{{ t('frame.theExchange') }}</h3>
+    <label
+      ><span class="label">{{ t('common.start') }}</span>
+      <el-select-v2
+        :options="options"
+        :model-value="scenario.start"
+        filterable
+        :aria-label="t('common.start')"
+        @update:model-value="(start: PositionId) => store.setScenario({ start })"
+    /></label>
+    <label
+      ><span class="label">{{ t('frame.goal') }}</span>
+      <el-select-v2
+        :options="options"
+        :model-value="scenario.goal"
+        multiple
+        filterable
+        clearable
+        collapse-tags
+        collapse-tags-tooltip
+        :placeholder="t('frame.anyFinish')"
+        :aria-label="t('frame.goal')"
+        @update:model-value="(goal: PositionId[]) => store.setScenario({ goal })"
+    /></label>
+    <div>
+      <span class="label">{{ t('frame.whatCounts') }}</span>
+      <el-segmented
+        block
+        :options="OBJECTIVES"
+        :model-value="scenario.objective"
+        :aria-label="t('frame.whatCounts')"
+        @change="(objective: Objective) => store.setScenario({ objective })"
+      />
+    </div>
+  </section>
+  <section>
+    <h3>{{ t('frame.theTime') }}</h3>
+    <label v-for="one in TIMES" :key="one.field" class="beside"
+      ><span class="label">{{ one.says }}</span>
+      <SteadyInput
+        :value="textOf(one.field)"
+        :aria-label="one.says"
+        :title="one.hint"
+        @change="setTime(one.field, $event)"
+      />
+      <em v-if="wrong?.field === one.field" class="wrong" role="alert">{{ wrong.says }}</em></label
+    >
+  </section>
+  <section>
+    <h3>{{ t('frame.thePartner') }}</h3>
+    <div>
+      <span class="label">{{
+        t('common.theySeeItComingSharpness', { sharpness: Math.round(scenario.sharpness * 100) })
+      }}</span>
+      <el-slider
+        :model-value="Math.round(scenario.sharpness * 100)"
+        :max="MAX_SHARPNESS * 100"
+        :step="5"
+        :show-tooltip="false"
+        :aria-label="t('frame.howOftenTheySeeItComing')"
+        @input="(percent: number) => store.setScenario({ sharpness: percent / 100 }, 'sharpness')"
+      />
+    </div>
+    <label v-for="one in SHARES" :key="one.field" class="beside"
+      ><span class="label">{{ one.says }}</span>
+      <SteadyInput
+        :value="t('frame.percent', { percent: Math.round(scenario[one.field] * 100) })"
+        :aria-label="one.says"
+        :title="one.hint"
+        @change="setShare(one.field, $event)"
+      />
+      <em v-if="wrong?.field === one.field" class="wrong" role="alert">{{ wrong.says }}</em></label
+    >
+  </section>
+  <section>
+    <h3>{{ t('frame.theEvent') }}</h3>
+    <label
+      ><span class="label">{{ t('common.rules') }}</span>
+      <el-select-v2
+        :options="ruleSets"
+        :model-value="scenario.rules ?? ''"
+        :empty-values="[null]"
+        :aria-label="t('common.rules')"
+        @update:model-value="(rules: string) => store.setScenario({ rules: rules || null })"
+      />
+      <small v-if="ruleNotes" class="muted small">{{ ruleNotes }}</small></label
+    >
+    <div class="beside">
+      <span class="label" :title="t('frame.everyLeftAndRightAsSeen')">{{ t('frame.mirroredLeftIsRight') }}</span>
+      <el-switch v-model="charts.isFlipped" :aria-label="t('frame.mirroredLeftIsRight')" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: var(--space-8);
+  padding-top: var(--space-12);
+  border-top: 1px solid var(--line);
+}
+
+label,
+section > div {
+  display: grid;
+  gap: var(--space-4);
+}
+
+section > .beside {
+  grid-template-columns: minmax(0, 1fr) 108px;
+  align-items: center;
+  gap: var(--space-4) var(--space-12);
+}
+
+.beside > .el-switch {
+  justify-self: end;
+}
+
+.wrong {
+  grid-column: 1 / -1;
+  color: var(--leak);
+  font-style: normal;
+}
+</style>
