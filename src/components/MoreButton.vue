@@ -9,8 +9,8 @@ const next = () => Math.min(props.of, shown.value + STEP)
 </script>
 
 <template>
-  <button v-if="of > few && shown < of" type="button" class="button quiet" @click="shown = next()">
+  <el-button v-if="of > few && shown < of" text @click="shown = next()">
     {{ next() < of ? t('marks.stepMoreOfOf', { step: STEP, of }) : t('common.allOf', { of }) }}
-  </button>
-  <button v-else-if="of > few" type="button" class="button quiet" @click="shown = few">{{ t('common.fewer') }}</button>
+  </el-button>
+  <el-button v-else-if="of > few" text @click="shown = few">{{ t('common.fewer') }}</el-button>
 </template>

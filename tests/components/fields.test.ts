@@ -261,14 +261,17 @@ describe('a line of notation', () => {
 describe('small fields', () => {
   it('show what stands there again once a change was taken or refused, and keep what is being typed', async () => {
     const wrapper = mount(SteadyInput, { props: { value: 5 }, attrs: { class: 'field' } })
-    wrapper.element.value = '9'
-    await wrapper.get('input').trigger('input')
-    expect(wrapper.element.value).toBe('9')
-    await wrapper.get('input').trigger('change')
-    await wrapper.vm.$nextTick()
-    expect([wrapper.element.value, wrapper.classes()]).toEqual(['5', ['field']])
+    const field = wrapper.get('input')
+    field.element.value = '9'
+    await field.trigger('input')
+    expect(field.element.value).toBe('9')
+    await field.trigger('change')
+    for (let i = 0; i < 2; i++) await wrapper.vm.$nextTick()
+    expect([field.element.value, wrapper.classes()]).toEqual(['5', ['el-input', 'field']])
+    expect(wrapper.emitted('change')!.at(-1)![0]).toBeInstanceOf(Event)
     await wrapper.setProps({ value: undefined })
-    expect(wrapper.element.value).toBe('')
+    await wrapper.vm.$nextTick()
+    expect(field.element.value).toBe('')
   })
 
   it('take whole seconds from 1 to 600, and say why not', async () => {

@@ -40,7 +40,7 @@ watch(
     <span>
       {{ figures.figures ? t('frame.whatYouSeeIsFromBefore') : t('frame.noFigures') }}: {{ figures.stale }}.
     </span>
-    <button type="button" class="button" @click="figures.solve()">{{ t('frame.tryAgain') }}</button>
+    <el-button @click="figures.solve()">{{ t('frame.tryAgain') }}</el-button>
   </div>
   <div v-if="figures.problems.length" class="news warning" role="alert">
     <span>
@@ -56,9 +56,9 @@ watch(
   <div class="toast" :class="{ there: where }" :style="where" aria-live="polite">
     <p v-if="shown" class="news" :class="shown.kind">
       {{ shown.text }}
-      <button v-if="charts.steps.undo && shown.action === 'undo'" type="button" class="button" @click="charts.undo()">
+      <el-button v-if="charts.steps.undo && shown.action === 'undo'" @click="charts.undo()">
         {{ t('frame.undo') }}
-      </button>
+      </el-button>
       <button type="button" class="plain" :aria-label="t('frame.close')" @click="shown = null">×</button>
     </p>
   </div>

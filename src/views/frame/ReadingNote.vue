@@ -10,7 +10,7 @@ const reading = useReading()
   <div class="reading" role="status">
     <span>{{ t('frame.readingTheFile') }}</span>
     <el-progress :percentage="Math.round(100 * (reading.progress ?? 1))" :stroke-width="10" />
-    <button type="button" class="button" @click="reading.stop()">{{ t('common.stop') }}</button>
+    <el-button @click="reading.stop()">{{ t('common.stop') }}</el-button>
   </div>
 </template>
 

@@ -18,6 +18,6 @@ async function reload() {
 <template>
   <div v-if="isRenewed" class="news warning" role="alert">
     <span>{{ t('frame.ataqueHasBeenRenewedReloadTo') }}</span>
-    <button type="button" class="button primary" @click="reload()">{{ t('frame.reload') }}</button>
+    <el-button type="primary" @click="reload()">{{ t('frame.reload') }}</el-button>
   </div>
 </template>

@@ -27,7 +27,7 @@ const save = () =>
     <p>{{ t('frame.itStaysInThisBrowserAs') }}</p>
     <ProblemList :problems="unreadable.problems" :most="12" />
     <p class="choices">
-      <button type="button" class="button primary" @click="save">{{ t('frame.saveItAsAFileAs') }}</button>
+      <el-button type="primary" @click="save">{{ t('frame.saveItAsAFileAs') }}</el-button>
     </p>
   </el-dialog>
 </template>

@@ -31,33 +31,33 @@ const reload = () => location.reload()
       {{ t('frame.nothingCanBeKeptTroubleWhat', { trouble: charts.trouble.message }) }}
     </span>
     <span v-else>{{ t('frame.whatIsKeptCannotBeOpened', { trouble: charts.trouble.message }) }}</span>
-    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="reload()">
+    <el-button v-if="charts.trouble.trouble === 'newer'" @click="reload()">
       {{ t('frame.reload') }}
-    </button>
-    <button v-else type="button" class="button" @click="charts.retry()">{{ t('frame.tryAgain') }}</button>
-    <button v-if="charts.trouble.trouble === 'newer'" type="button" class="button" @click="exportAll()">
+    </el-button>
+    <el-button v-else @click="charts.retry()">{{ t('frame.tryAgain') }}</el-button>
+    <el-button v-if="charts.trouble.trouble === 'newer'" @click="exportAll()">
       {{ t('frame.saveAllThatIsKeptAs') }}
-    </button>
-    <button v-if="charts.chart" type="button" class="button" @click="exportChart()">
+    </el-button>
+    <el-button v-if="charts.chart" @click="exportChart()">
       {{ t('frame.exportThisChart') }}
-    </button>
+    </el-button>
     <button type="button" class="plain" :aria-label="t('frame.close')" @click="isRead = true">×</button>
   </div>
   <div v-if="charts.saving.state === 'forgotten'" class="news warning" role="alert">
     <span>{{ t('frame.anotherTabHasForgottenThisChart') }}</span>
-    <button type="button" class="button" @click="charts.keepAsNew()">{{ t('frame.keepItAsANewChart') }}</button>
-    <button type="button" class="button" @click="charts.letGo()">{{ t('frame.letItGo') }}</button>
+    <el-button @click="charts.keepAsNew()">{{ t('frame.keepItAsANewChart') }}</el-button>
+    <el-button @click="charts.letGo()">{{ t('frame.letItGo') }}</el-button>
   </div>
   <div v-if="failure" class="news warning" role="alert">
     <span>{{ t('frame.thisChangeIsNotSavedYet', { failure }) }}</span>
-    <button type="button" class="button" @click="charts.retry()">{{ t('frame.tryNow') }}</button>
-    <button type="button" class="button" @click="exportChart()">{{ t('common.export') }}</button>
+    <el-button @click="charts.retry()">{{ t('frame.tryNow') }}</el-button>
+    <el-button @click="exportChart()">{{ t('common.export') }}</el-button>
   </div>
   <div v-if="left.length && !charts.trouble" class="news warning" role="alert">
     <span>{{ t('frame.notSavedLeft', { left: why(present(left[0])) }) }}</span>
-    <button v-for="{ id, title } in left" :key="id" type="button" class="button" @click="charts.open(id)">
+    <el-button v-for="{ id, title } in left" :key="id" @click="charts.open(id)">
       {{ title }}
-    </button>
-    <button type="button" class="button" @click="charts.retry()">{{ t('frame.tryNow') }}</button>
+    </el-button>
+    <el-button @click="charts.retry()">{{ t('frame.tryNow') }}</el-button>
   </div>
 </template>

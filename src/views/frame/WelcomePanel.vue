@@ -23,8 +23,8 @@ async function begin() {
       {{ t('frame.chartWhatYouTryWhatThey') }}
     </p>
     <p class="actions">
-      <button type="button" class="button primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</button>
-      <button type="button" class="button" @click="begin">{{ t('frame.startAnEmptyChart') }}</button>
+      <el-button type="primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
+      <el-button @click="begin">{{ t('frame.startAnEmptyChart') }}</el-button>
       <FileButton class="quiet">{{ t('frame.importAChart') }}</FileButton>
     </p>
     <p class="muted small">

@@ -93,9 +93,9 @@ defineExpose({ search: () => field.value?.focus() })
       @keydown.enter="onEnter"
       @keydown.esc="text = ''"
     />
-    <button v-if="text.trim()" type="button" class="button add" @click="add(text.trim())">
+    <el-button v-if="text.trim()" class="add" @click="add(text.trim())">
       {{ t('positions.newPositionText', { text: text.trim() }) }}
-    </button>
+    </el-button>
     <LongList v-slot="{ item }" :items="rows" :key-of="keyOf" :row-height="28" :scroller="list">
       <h3 v-if="!item.one">{{ item.band.name }}</h3>
       <a

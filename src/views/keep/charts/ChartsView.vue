@@ -56,9 +56,9 @@ async function remove(id: string, title: string) {
       <p class="muted">{{ t('charts.theyAreKeptInThisBrowser') }}</p>
     </header>
     <p class="actions">
-      <button type="button" class="button primary" @click="begin">{{ t('charts.newChart') }}</button>
+      <el-button type="primary" @click="begin">{{ t('charts.newChart') }}</el-button>
       <FileButton>{{ t('charts.importAFile') }}</FileButton>
-      <button type="button" class="button" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</button>
+      <el-button @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <span class="muted small">{{ t('charts.orDropAFileAnywhere') }}</span>
     </p>
     <ul class="list" :aria-label="t('common.charts')">
@@ -79,14 +79,14 @@ async function remove(id: string, title: string) {
           <GroupField v-if="entry.id === charts.chart?.id" />
         </div>
         <div class="row">
-          <button type="button" class="button" @click="show(entry.id)">{{ t('charts.open') }}</button>
-          <button type="button" class="button quiet" @click="charts.duplicate(entry.id)">
+          <el-button @click="show(entry.id)">{{ t('charts.open') }}</el-button>
+          <el-button text @click="charts.duplicate(entry.id)">
             {{ t('charts.duplicate') }}
-          </button>
-          <button type="button" class="button quiet" @click="exportChart(entry.id)">{{ t('common.export') }}</button>
-          <button type="button" class="button quiet" @click="remove(entry.id, entry.title)">
+          </el-button>
+          <el-button text @click="exportChart(entry.id)">{{ t('common.export') }}</el-button>
+          <el-button text @click="remove(entry.id, entry.title)">
             {{ t('charts.delete') }}
-          </button>
+          </el-button>
         </div>
       </li>
     </ul>
@@ -102,12 +102,12 @@ async function remove(id: string, title: string) {
             }}</span>
           </p>
           <div class="row">
-            <button type="button" class="button" @click="charts.restore(entry.id)">
+            <el-button @click="charts.restore(entry.id)">
               {{ t('charts.undoTheDeletion') }}
-            </button>
-            <button type="button" class="button quiet" @click="charts.forget(entry.id)">
+            </el-button>
+            <el-button text @click="charts.forget(entry.id)">
               {{ t('charts.forgetForGood') }}
-            </button>
+            </el-button>
           </div>
         </li>
       </ul>

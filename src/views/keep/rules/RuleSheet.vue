@@ -81,18 +81,17 @@ function remove() {
         [set.gi === undefined ? '' : set.gi ? 'gi' : 'no-gi', set.level].filter(Boolean).join(' · ')
       }}</span>
       <span class="tools">
-        <button
+        <el-button
           v-if="!isInForce"
-          type="button"
-          class="button primary"
+          type="primary"
           @click="figures.setScenario({ rules: set.id, ...(set.rounds ? { seconds: set.rounds.seconds } : {}) })"
         >
           {{ t('rules.planUnderThese') }}
-        </button>
-        <button type="button" class="button" @click="emit('copy')">
+        </el-button>
+        <el-button @click="emit('copy')">
           {{ isOwn ? t('rules.copy') : t('rules.copyToChange') }}
-        </button>
-        <button v-if="isOwn" type="button" class="button" @click="remove">{{ t('common.remove') }}</button>
+        </el-button>
+        <el-button v-if="isOwn" @click="remove">{{ t('common.remove') }}</el-button>
       </span>
     </header>
     <p v-if="!isOwn && set.notes" class="notes">{{ set.notes }}</p>

@@ -18,17 +18,17 @@ const sheet = computed(() => (own.value?.ahead === 'theirs' ? otherChair(props.s
   <section v-if="partner" :aria-label="t('shelf.fromTheOtherChair')">
     <h3>{{ t('shelf.fromTheOtherChair') }}</h3>
     <p>
-      <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: partner.id })">
+      <el-button link @click="emit('open', { kind: 'position', id: partner.id })">
         {{ partner.name }}
-      </button>
+      </el-button>
     </p>
     <div v-for="{ attack, ways } in sheet" :key="attack.id" class="attack">
       <b>{{ t('common.theyAttack', { attack: attack.name }) }}</b>
       <p v-for="{ reaction, breaks, ours, answers } in ways" :key="reaction.id" class="small">
         {{ t('shelf.wayOut') }}
-        <button v-if="ours" type="button" class="plain link" @click="emit('open', { kind: 'move', id: ours.id })">
+        <el-button v-if="ours" link @click="emit('open', { kind: 'move', id: ours.id })">
           {{ ours.name }}
-        </button>
+        </el-button>
         <template v-else>{{ reaction.name }}</template>
         <span v-if="breaks.length" class="muted">{{ t('shelf.itBreaksBreaks', { breaks: breaks.join('; ') }) }}</span>
         <span v-if="answers.length" class="muted">{{

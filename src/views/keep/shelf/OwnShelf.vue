@@ -24,13 +24,9 @@ async function remove() {
 <template>
   <p class="own">
     {{ t('shelf.aShelfOfYourOwn') }}
-    <button
-      type="button"
-      class="button quiet"
-      @click="downloadJson(store.exportText(region.id), fileName(SHELF_KIND, region.id))"
-    >
+    <el-button text @click="downloadJson(store.exportText(region.id), fileName(SHELF_KIND, region.id))">
       {{ t('common.export') }}
-    </button>
-    <button type="button" class="button quiet" @click="remove">{{ t('common.remove') }}</button>
+    </el-button>
+    <el-button text @click="remove">{{ t('common.remove') }}</el-button>
   </p>
 </template>

@@ -55,9 +55,9 @@ async function take(event: Event) {
 
 <template>
   <section class="own" :aria-label="t('shelf.yourOwnShelves')">
-    <button v-if="charts.chart && !isOpen" type="button" class="button" @click="isOpen = true">
+    <el-button v-if="charts.chart && !isOpen" @click="isOpen = true">
       {{ t('shelf.publishFromThisChart') }}
-    </button>
+    </el-button>
     <form v-if="isOpen" @submit.prevent="publish">
       <input
         v-model="title"
@@ -77,8 +77,8 @@ async function take(event: Event) {
         :aria-label="t('shelf.positionsToPublish')"
       />
       <p class="muted small">{{ t('shelf.withWhatIsTriedFromThem') }}</p>
-      <button type="submit" class="button primary">{{ t('shelf.publish') }}</button>
-      <button type="button" class="button quiet" @click="isOpen = false">{{ t('shelf.notNow') }}</button>
+      <el-button native-type="submit" type="primary">{{ t('shelf.publish') }}</el-button>
+      <el-button text @click="isOpen = false">{{ t('shelf.notNow') }}</el-button>
     </form>
     <label class="button file">
       {{ t('shelf.takeInAShelfsFile') }}
@@ -87,8 +87,8 @@ async function take(event: Event) {
     <p v-if="wrong" class="small wrong" role="alert">{{ wrong }}</p>
     <p v-for="one in store.bin" :key="one.id" class="small">
       {{ t('shelf.oneIsInTheBin', { one: one.title }) }}
-      <button type="button" class="plain link" @click="store.remove(one.id, false)">{{ t('shelf.bringBack') }}</button>,
-      <button type="button" class="plain link" @click="store.forget(one.id)">{{ t('shelf.forget') }}</button>
+      <el-button link @click="store.remove(one.id, false)">{{ t('shelf.bringBack') }}</el-button>,
+      <el-button link @click="store.forget(one.id)">{{ t('shelf.forget') }}</el-button>
     </p>
   </section>
 </template>

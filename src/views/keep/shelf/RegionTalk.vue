@@ -28,26 +28,14 @@ const emit = defineEmits<{ open: [found: Found] }>()
           </p>
           <p class="muted small">{{ one.because }}.</p>
           <p v-if="one.prefer" class="small moves">
-            <button
-              v-for="id in one.prefer"
-              :key="id"
-              type="button"
-              class="plain link"
-              @click="emit('open', { kind: 'move', id })"
-            >
+            <el-button v-for="id in one.prefer" :key="id" link @click="emit('open', { kind: 'move', id })">
               {{ lookUp(shelf.moves, id)?.name }}
-            </button>
+            </el-button>
             <template v-if="one.over">
               <span class="muted">{{ t('shelf.ratherThan') }}</span>
-              <button
-                v-for="id in one.over"
-                :key="id"
-                type="button"
-                class="plain link"
-                @click="emit('open', { kind: 'move', id })"
-              >
+              <el-button v-for="id in one.over" :key="id" link @click="emit('open', { kind: 'move', id })">
                 {{ lookUp(shelf.moves, id)?.name }}
-              </button>
+              </el-button>
             </template>
           </p>
         </li>

@@ -75,18 +75,13 @@ const wanted = computed(() => {
         {{ t('shelf.alsoAliases', { aliases: record.aliases.join(', ') }) }}
       </p>
       <p v-if="move" class="small">
-        <button type="button" class="plain link" @click="emit('open', { kind: 'position', id: move.from })">
+        <el-button link @click="emit('open', { kind: 'position', id: move.from })">
           {{ placeName(shelf.positions, move.from) }}
-        </button>
+        </el-button>
         →
-        <button
-          v-if="move.to !== 'finish'"
-          type="button"
-          class="plain link"
-          @click="emit('open', { kind: 'position', id: move.to })"
-        >
+        <el-button v-if="move.to !== 'finish'" link @click="emit('open', { kind: 'position', id: move.to })">
           {{ placeName(shelf.positions, move.to) }}
-        </button>
+        </el-button>
         <template v-else>{{ t('common.aFinish') }}</template>
       </p>
       <p v-if="reaction" class="small muted">
@@ -108,10 +103,9 @@ const wanted = computed(() => {
         <span class="muted">{{ t('shelf.keptSafeBy') }}</span> {{ hazard.protect }}.
       </p>
     </section>
-    <button
+    <el-button
       v-if="charts.chart"
-      type="button"
-      class="button primary"
+      type="primary"
       :disabled="found.kind === 'move' && isThere(found)"
       @click="pull(record.name, wanted)"
     >
@@ -122,7 +116,7 @@ const wanted = computed(() => {
             : t('shelf.bringInWhatIsMissing')
           : t('shelf.bringItIntoTheChart')
       }}
-    </button>
+    </el-button>
     <p v-if="move?.cue">
       <span class="muted">{{ t('shelf.goWhen') }}</span> {{ move.cue }}
     </p>
@@ -168,9 +162,9 @@ const wanted = computed(() => {
         <h3>{{ head }}</h3>
         <ul>
           <li v-for="one in items" :key="one.id">
-            <button type="button" class="plain link" :class="one.kind" @click="emit('open', one)">
+            <el-button link :class="one.kind" @click="emit('open', one)">
               {{ one.name }}
-            </button>
+            </el-button>
           </li>
         </ul>
       </template>
@@ -210,7 +204,7 @@ ol b {
   color: var(--leak);
 }
 
-.button {
+.el-button {
   justify-self: start;
 }
 

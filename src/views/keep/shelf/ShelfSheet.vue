@@ -87,14 +87,13 @@ const at = computed(() => foundOf(place.value.at) ?? null)
     <section class="list" :aria-label="t('shelf.onTheShelf')">
       <header>
         <h1>{{ region?.title ?? t('shelf.theShelf') }}</h1>
-        <button
+        <el-button
           v-if="region && charts.chart"
-          type="button"
-          class="button primary"
+          type="primary"
           @click="pull(region.title, wantedOfRegion(shelf, region.id))"
         >
           {{ t('shelf.bringAllOfItIntoThe') }}
-        </button>
+        </el-button>
       </header>
       <OwnShelf v-if="region && isOwn" :region="region" @gone="go({ region: '', at: '' })" />
       <ShelfUpdates :shelf="shelf" />

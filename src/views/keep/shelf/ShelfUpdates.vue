@@ -25,22 +25,12 @@ const leave = (move: ShelfMove) =>
     <ul>
       <li v-for="move in changed" :key="move.id">
         <span>{{ move.name }}</span>
-        <button
-          type="button"
-          class="button quiet"
-          :aria-label="t('shelf.takeMove', { move: move.name })"
-          @click="take(move)"
-        >
+        <el-button text :aria-label="t('shelf.takeMove', { move: move.name })" @click="take(move)">
           {{ t('shelf.take') }}
-        </button>
-        <button
-          type="button"
-          class="button quiet"
-          :aria-label="t('shelf.leaveMove', { move: move.name })"
-          @click="leave(move)"
-        >
+        </el-button>
+        <el-button text :aria-label="t('shelf.leaveMove', { move: move.name })" @click="leave(move)">
           {{ t('shelf.leave') }}
-        </button>
+        </el-button>
       </li>
     </ul>
     <p class="muted small">{{ t('shelf.takingItChangesCheckpointsCautionsAnd') }}</p>

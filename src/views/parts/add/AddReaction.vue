@@ -63,15 +63,9 @@ function close() {
       @pick="pick"
       @cancel="close"
     />
-    <button
-      v-else
-      type="button"
-      class="button quiet"
-      :aria-label="t('add.aReactionToMove', { move: move.name })"
-      @click="isPicking = true"
-    >
+    <el-button v-else text :aria-label="t('add.aReactionToMove', { move: move.name })" @click="isPicking = true">
       {{ t('common.whatTheyDo') }}
-    </button>
+    </el-button>
   </div>
 </template>
 
@@ -80,7 +74,7 @@ function close() {
   padding-top: var(--space-4);
 }
 
-.more .button {
+.more .el-button {
   min-height: 24px;
   padding: 0 var(--space-8);
   font-size: var(--type-small);

@@ -120,14 +120,13 @@ function toggle(event: Event) {
             t('add.hereHere', { here: changeText(here) })
           }}</b>
           <b v-if="gain !== null" :title="t('add.whatTheStartWouldBeWorth')">{{ changeText(gain) }}</b>
-          <button
-            type="button"
-            class="button quiet"
+          <el-button
+            text
             :aria-label="t('add.bringInMove', { move: move.name })"
             @click="pull(move.name, { moves: [move.id], onward: ONWARD })"
           >
             {{ t('add.bringIn') }}
-          </button>
+          </el-button>
         </li>
       </ul>
       <p v-if="rows.length && !isTried" class="muted small">

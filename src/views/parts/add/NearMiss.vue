@@ -21,9 +21,9 @@ onMounted(() => yes.value?.focus())
     <button ref="yes" type="button" class="button" @click="emit('meant')">
       {{ t('add.yesMeant', { meant: miss.meant }) }}
     </button>
-    <button type="button" class="button quiet" @click="emit('fresh')">
+    <el-button text @click="emit('fresh')">
       {{ t('add.noSaidIsNew', { said: miss.said }) }}
-    </button>
+    </el-button>
   </p>
 </template>
 

@@ -69,9 +69,9 @@ defineExpose({ focus: () => field.value?.focus() })
       @typed="onTyped"
     />
     <p v-if="isBegun" class="parts">
-      <button type="button" class="button quiet" @click="field?.insert('; 3 ')">{{ t('common.whatTheyDo') }}</button>
-      <button type="button" class="button quiet" @click="field?.insert(' > ')">{{ t('common.answer') }}</button>
-      <button type="button" class="button" @click="onSay(text)">{{ t('add.sayIt') }}</button>
+      <el-button text @click="field?.insert('; 3 ')">{{ t('common.whatTheyDo') }}</el-button>
+      <el-button text @click="field?.insert(' > ')">{{ t('common.answer') }}</el-button>
+      <el-button @click="onSay(text)">{{ t('add.sayIt') }}</el-button>
     </p>
     <NearMiss v-if="asking" :key="asking.said" :miss="asking" @meant="meant(asking)" @fresh="isNew(asking)" />
     <SayPreview v-if="isBegun && preview?.strips.length" :preview="preview" />

@@ -15,17 +15,11 @@ const close = computed(() => store.range?.close.length ?? 0)
   <span class="sure">
     <span v-if="store.progress !== null" role="status">
       <progress :value="store.progress" :aria-label="t('figures.howFarTheRangeIs')" />
-      <button type="button" class="button quiet" @click="store.stop()">{{ t('common.stop') }}</button>
+      <el-button text @click="store.stop()">{{ t('common.stop') }}</el-button>
     </span>
-    <button
-      v-else-if="!store.range"
-      type="button"
-      class="button quiet"
-      :title="t('figures.howFarTheWorthCouldBe')"
-      @click="store.ask()"
-    >
+    <el-button v-else-if="!store.range" text :title="t('figures.howFarTheWorthCouldBe')" @click="store.ask()">
       {{ t('figures.howSure') }}
-    </button>
+    </el-button>
     <span v-else role="status" :title="says">
       <b>{{ t('figures.lowToHigh', { low: hundred(store.range.kept.low), high: hundred(store.range.kept.high) }) }}</b>
       <RouterLink v-if="close" to="/runs/what-if" class="small">{{

@@ -18,7 +18,7 @@ function chosen(event: Event) {
 </script>
 
 <template>
-  <button type="button" class="button" v-bind="$attrs" @click="file?.click()"><slot /></button>
+  <el-button v-bind="$attrs" @click="file?.click()"><slot /></el-button>
   <input
     ref="file"
     type="file"

@@ -34,9 +34,9 @@ async function over() {
     <template v-if="report.taken">
       <p>{{ t('files.takenHasTheSameIdAs', { taken: report.taken.title, file: report.file }) }}</p>
       <p class="choices">
-        <button type="button" class="button primary" @click="beside">{{ t('files.keepBoth') }}</button>
-        <button type="button" class="button" @click="over">{{ t('files.putItInPlaceOfMine') }}</button>
-        <button type="button" class="button quiet" @click="close">{{ t('files.doNotImport') }}</button>
+        <el-button type="primary" @click="beside">{{ t('files.keepBoth') }}</el-button>
+        <el-button @click="over">{{ t('files.putItInPlaceOfMine') }}</el-button>
+        <el-button text @click="close">{{ t('files.doNotImport') }}</el-button>
       </p>
     </template>
     <template v-else>

@@ -58,21 +58,20 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
       <InlineText :value="hazard[field] ?? ''" :label="label" :placeholder="none" @change="set(field, $event)" />
     </p>
     <p v-if="move.to === 'finish'">
-      <button
-        type="button"
-        class="button quiet"
+      <el-button
+        text
         :aria-pressed="isGoal"
         :title="t('inspector.theGoalIsThePositionThat')"
         @click="figures.setScenario({ goal: isGoal ? [] : [move.from] })"
       >
         {{ isGoal ? t('inspector.stoppingAtControlPlanTheFinish') : t('inspector.positionOnlyStopAtControl') }}
-      </button>
+      </el-button>
     </p>
     <p class="small muted">
       {{ t('inspector.tapEarlyApplySlowlyReleaseAt') }}
     </p>
   </section>
-  <button v-else type="button" class="button quiet" @click="isAsked = true">{{ t('inspector.caution2') }}</button>
+  <el-button v-else text @click="isAsked = true">{{ t('inspector.caution2') }}</el-button>
 </template>
 
 <style scoped src="./inspector.css"></style>

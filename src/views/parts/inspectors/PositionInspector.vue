@@ -230,7 +230,7 @@ async function remove() {
       {{ t('inspector.movesFromHere', moves.length) }}
       {{ into.length ? t('inspector.landHere', { names: into.map(({ name }) => name).join(', ') }, into.length) : '' }}
     </p>
-    <button type="button" class="button quiet" @click="remove">{{ t('inspector.removeThisPosition') }}</button>
+    <el-button text @click="remove">{{ t('inspector.removeThisPosition') }}</el-button>
   </div>
 </template>
 

@@ -137,9 +137,9 @@ function remove() {
     </section>
     <p class="muted small">
       {{ by.length ? t('inspector.metByBy', { by: by.map(({ name }) => name).join(', ') }) : '' }}
-      <button v-if="by.length > 1" type="button" class="button quiet" @click="remove">
+      <el-button v-if="by.length > 1" text @click="remove">
         {{ t('inspector.removeFromAllMoves', { moves: t('count.move', by.length) }) }}
-      </button>
+      </el-button>
     </p>
   </div>
 </template>

@@ -34,16 +34,14 @@ function pick(ahead: Ahead) {
     <b v-if="named">{{ position.name }}:</b>
     <span>{{ asks ? t('inspector.whoIsAheadHere') : t('inspector.aheadHere') }}</span>
     <span class="choices">
-      <button
+      <el-button
         v-for="(text, ahead) in CHOICES"
         :key="ahead"
-        type="button"
-        class="button"
         :aria-pressed="!asks && position.ahead === ahead"
         @click="pick(ahead)"
       >
         {{ text }}
-      </button>
+      </el-button>
     </span>
     <span v-if="isGuessed && !asks" class="muted small">{{ t('inspector.aGuessFromItsName') }}</span>
     <span v-if="named && position.out" class="muted small">
@@ -73,21 +71,21 @@ function pick(ahead: Ahead) {
   display: inline-flex;
 }
 
-.choices .button {
+.choices .el-button {
   min-height: var(--control);
   padding: 0 var(--space-12);
   border-radius: 0;
 }
 
-.choices .button + .button {
+.choices .el-button + .el-button {
   margin-left: 0;
 }
 
-.choices .button:first-child {
+.choices .el-button:first-child {
   border-radius: var(--corner) 0 0 var(--corner);
 }
 
-.choices .button:last-child {
+.choices .el-button:last-child {
   border-radius: 0 var(--corner) var(--corner) 0;
 }
 

@@ -47,16 +47,15 @@ const worthOf = (view: View) => {
       <span v-if="worthOf(view)" class="small worth" :title="t('shelf.whatTheStartWouldBeWorth')">{{
         worthOf(view)
       }}</span>
-      <button
+      <el-button
         v-if="charts.chart"
-        type="button"
-        class="button quiet"
+        text
         :aria-pressed="chosen === view.id"
         :aria-label="t('shelf.ourWayView', { view: view.says })"
         @click="chosen === view.id ? keepAll() : choose(view)"
       >
         {{ chosen === view.id ? t('shelf.ourWay') : t('shelf.choose') }}
-      </button>
+      </el-button>
     </div>
   </fieldset>
 </template>

@@ -57,9 +57,9 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
       </li>
     </ol>
     <p v-else-if="progress === null && answer" class="muted">{{ t('desk.nothingThatCouldBeDrilledWould') }}</p>
-    <button v-if="rows.length > FEW" type="button" class="button quiet" @click="showsAll = !showsAll">
+    <el-button v-if="rows.length > FEW" text @click="showsAll = !showsAll">
       {{ showsAll ? t('common.fewer') : t('common.allOf', { of: rows.length }) }}
-    </button>
+    </el-button>
   </section>
 </template>
 

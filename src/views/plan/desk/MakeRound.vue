@@ -18,13 +18,7 @@ async function make() {
 </script>
 
 <template>
-  <button
-    type="button"
-    class="button quiet"
-    :aria-label="t('desk.aRoundOfName', { name })"
-    :title="t('desk.makeARoundOfIt')"
-    @click="make"
-  >
+  <el-button text :aria-label="t('desk.aRoundOfName', { name })" :title="t('desk.makeARoundOfIt')" @click="make">
     {{ t('desk.makeARound') }}
-  </button>
+  </el-button>
 </template>

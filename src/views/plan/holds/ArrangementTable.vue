@@ -38,7 +38,7 @@ const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => st
       {{ t('holds.arrangementsSideBySide') }}
       <span
         >{{ t('holds.whatEachLeavesOfTheirEscapes') }}
-        <button type="button" class="button quiet" @click="print">{{ t('common.print') }}</button></span
+        <el-button text @click="print">{{ t('common.print') }}</el-button></span
       >
     </h2>
     <SwitchPlan v-if="plan.length" :plan="plan" />

@@ -135,7 +135,7 @@ function remove() {
       </label>
     </fieldset>
     <NotesField :value="hold.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
-    <button type="button" class="button" @click="remove">{{ t('holds.removeThisHoldEverywhere') }}</button>
+    <el-button @click="remove">{{ t('holds.removeThisHoldEverywhere') }}</el-button>
   </div>
 </template>
 

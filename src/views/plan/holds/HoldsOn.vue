@@ -123,15 +123,14 @@ function letGo({ id, name }: Hold) {
           >
           <span v-if="why" class="muted">: {{ why }}</span>
         </p>
-        <button
-          type="button"
-          class="button quiet"
+        <el-button
+          text
           :aria-label="t('holds.letGoOfHold', { hold: hold.name })"
           :title="t('holds.letGo')"
           @click="letGo(hold)"
         >
           ×
-        </button>
+        </el-button>
       </li>
     </ul>
     <p v-else class="muted">{{ t('holds.noHoldIsChartedHerePut') }}</p>
@@ -144,7 +143,7 @@ function letGo({ id, name }: Hold) {
       @pick="pick"
       @cancel="isAdding = false"
     />
-    <button v-else type="button" class="button quiet add" @click="isAdding = true">{{ t('common.hold') }}</button>
+    <el-button v-else text class="add" @click="isAdding = true">{{ t('common.hold') }}</el-button>
   </section>
 </template>
 

@@ -47,26 +47,24 @@ function shorten() {
       @cancel="isAdding = false"
     />
     <template v-else>
-      <button
+      <el-button
         v-if="choices.length"
-        type="button"
-        class="button quiet"
+        text
         :title="t('score.whatHappensNext2')"
         :aria-label="t('score.addAStep')"
         @click="isAdding = true"
       >
         +
-      </button>
-      <button
+      </el-button>
+      <el-button
         v-if="run!.steps.length"
-        type="button"
-        class="button quiet"
+        text
         :title="t('score.takeTheLastStepAway')"
         :aria-label="t('score.takeTheLastStepAway')"
         @click="shorten"
       >
         −
-      </button>
+      </el-button>
     </template>
   </div>
 </template>

@@ -71,7 +71,7 @@ function mean({ key }: Remark, why: string) {
           @keydown.escape="asking = null"
           @keydown.stop
         />
-        <button v-else type="button" class="button quiet" @click="ask(one)">{{ t('score.meantSo') }}</button>
+        <el-button v-else text @click="ask(one)">{{ t('score.meantSo') }}</el-button>
       </li>
     </ul>
     <details v-if="quiet.length">
@@ -83,7 +83,7 @@ function mean({ key }: Remark, why: string) {
             <p class="muted">{{ one.says }}</p>
             <p class="small">{{ reasons.get(one.key) }}</p>
           </div>
-          <button type="button" class="button quiet" @click="mean(one, '')">{{ t('score.lookAgain') }}</button>
+          <el-button text @click="mean(one, '')">{{ t('score.lookAgain') }}</el-button>
         </li>
       </ul>
     </details>

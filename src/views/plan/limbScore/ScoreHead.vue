@@ -84,9 +84,9 @@ function remove() {
         @pick="begin"
         @cancel="isBeginning = false"
       />
-      <button v-else type="button" class="button" @click="isBeginning = true">{{ t('score.run2') }}</button>
-      <button v-if="run" type="button" class="button quiet" @click="emit('print')">{{ t('common.print') }}</button>
-      <button v-if="run" type="button" class="button quiet" @click="remove">{{ t('common.remove') }}</button>
+      <el-button v-else @click="isBeginning = true">{{ t('score.run2') }}</el-button>
+      <el-button v-if="run" text @click="emit('print')">{{ t('common.print') }}</el-button>
+      <el-button v-if="run" text @click="remove">{{ t('common.remove') }}</el-button>
     </div>
   </header>
 </template>

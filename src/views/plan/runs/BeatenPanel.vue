@@ -40,7 +40,7 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
     </p>
     <p v-if="progress !== null" role="status" class="muted">
       {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-      <button type="button" class="button quiet" @click="cancel">{{ t('common.stop') }}</button>
+      <el-button text @click="cancel">{{ t('common.stop') }}</el-button>
     </p>
     <p v-if="sentences.length" class="said">{{ sentences.join(' ') }}</p>
     <ol v-if="answer?.blows.length">

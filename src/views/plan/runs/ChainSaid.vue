@@ -125,11 +125,11 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             </option>
           </select>
         </label>
-        <button type="button" class="button" :title="t('runs.theMovesAsTheyLandAs')" @click="keep">
+        <el-button :title="t('runs.theMovesAsTheyLandAs')" @click="keep">
           {{ t('runs.keepAsARun') }}
-        </button>
-        <button type="button" class="button" @click="print">{{ t('common.print') }}</button>
-        <button type="button" class="button" @click="save">{{ t('runs.saveAsMarkdown') }}</button>
+        </el-button>
+        <el-button @click="print">{{ t('common.print') }}</el-button>
+        <el-button @click="save">{{ t('runs.saveAsMarkdown') }}</el-button>
         <HowSure />
       </div>
     </header>

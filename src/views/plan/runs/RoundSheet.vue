@@ -74,15 +74,14 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
         :asked="asked"
         :label="t('common.netOfReaction', { reaction: said.title })"
       />
-      <button
-        type="button"
-        class="button quiet"
+      <el-button
+        text
         :aria-label="t('common.removeName', { name: said.title })"
         :title="t('common.remove')"
         @click="remove"
       >
         ×
-      </button>
+      </el-button>
     </header>
     <dl>
       <template v-for="{ key, label } in ROWS" :key="key">
@@ -109,12 +108,12 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
       role="group"
       :aria-label="t('runs.roundsOfAnswerName', { answerName })"
     >
-      <button type="button" class="button worked" @click="count(true)">
+      <el-button class="worked" @click="count(true)">
         {{ t('runs.itWorked') }} <b>{{ rounds.worked }}</b>
-      </button>
-      <button type="button" class="button" @click="count(false)">
+      </el-button>
+      <el-button @click="count(false)">
         {{ t('runs.itDidNot') }} <b>{{ rounds.failed }}</b>
-      </button>
+      </el-button>
       <span class="muted small">{{ t('runs.countsForAnswerName', { answerName }) }}</span>
     </div>
     <p v-else class="small unprinted">
@@ -196,7 +195,7 @@ dt {
   align-items: center;
 }
 
-.tallies .button {
+.tallies .el-button {
   min-height: 44px;
   padding: var(--space-4) var(--space-16);
   font-size: var(--type-lead);

@@ -19,7 +19,7 @@ const print = () => printPart(present(sheet.value), scenarioLine(present(charts.
   <section :aria-label="t('common.rounds')">
     <header>
       <h1>{{ t('common.rounds') }}</h1>
-      <button v-if="cards.length" type="button" class="button" @click="print">{{ t('runs.printFourToAPage') }}</button>
+      <el-button v-if="cards.length" @click="print">{{ t('runs.printFourToAPage') }}</el-button>
     </header>
     <p class="muted small">
       {{ t('runs.aCardForEachThingThat') }}

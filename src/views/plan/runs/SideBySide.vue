@@ -90,7 +90,7 @@ const print = () =>
   <section :aria-label="t('runs.runsSideBySide')">
     <header>
       <h1>{{ t('runs.runsSideBySide') }}</h1>
-      <button v-if="shown.length" type="button" class="button" @click="print">{{ t('common.print') }}</button>
+      <el-button v-if="shown.length" @click="print">{{ t('common.print') }}</el-button>
     </header>
     <p v-if="!runs.length" class="panel empty">
       <I18nT keypath="runs.noRunsYet" scope="global"

@@ -19,11 +19,11 @@ const store = useRange()
     <p v-if="store.progress !== null" role="status" class="working">
       <progress :value="store.progress" :aria-label="t('runs.howFarTheSamplesAre')" />
       {{ Math.round(store.progress * 100) }} %
-      <button type="button" class="button quiet" @click="store.stop()">{{ t('common.stop') }}</button>
+      <el-button text @click="store.stop()">{{ t('common.stop') }}</el-button>
     </p>
-    <button v-else-if="!store.range" type="button" class="button primary" @click="store.ask()">
+    <el-button v-else-if="!store.range" type="primary" @click="store.ask()">
       {{ t('runs.workOutTheRange') }}
-    </button>
+    </el-button>
     <template v-else>
       <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
       <template v-if="store.range.close.length">

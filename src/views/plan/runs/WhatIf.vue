@@ -198,16 +198,10 @@ const clear = () => Object.assign(asked, nothingAsked())
           @change="setClock"
         />
       </label>
-      <button v-if="isAsked" type="button" class="button quiet" @click="clear">{{ t('runs.asItIs2') }}</button>
-      <button
-        v-if="canPlan"
-        type="button"
-        class="button"
-        :title="t('runs.changesTheChartAndTheScenario')"
-        @click="planForIt"
-      >
+      <el-button v-if="isAsked" text @click="clear">{{ t('runs.asItIs2') }}</el-button>
+      <el-button v-if="canPlan" :title="t('runs.changesTheChartAndTheScenario')" @click="planForIt">
         {{ t('runs.planForThis') }}
-      </button>
+      </el-button>
     </div>
     <p v-if="!isAsked" class="muted">{{ t('runs.supposeSomethingNothingOfItChanges') }}</p>
     <p v-else-if="progress !== null" role="status" class="muted">{{ t('runs.workingItOut') }}</p>

@@ -41,33 +41,14 @@ function shift(key: string, name: string, by: -1 | 1) {
           {{ name }} <span class="muted">{{ places.length }}</span>
         </label>
         <span v-if="!isFixed(key)">
-          <button
-            type="button"
-            class="button quiet"
-            :aria-label="t('common.runUp', { run: name })"
-            @click="shift(key, name, -1)"
-          >
-            ↑
-          </button>
-          <button
-            type="button"
-            class="button quiet"
-            :aria-label="t('common.nameDown', { name })"
-            @click="shift(key, name, 1)"
-          >
-            ↓
-          </button>
+          <el-button text :aria-label="t('common.runUp', { run: name })" @click="shift(key, name, -1)"> ↑ </el-button>
+          <el-button text :aria-label="t('common.nameDown', { name })" @click="shift(key, name, 1)"> ↓ </el-button>
         </span>
       </li>
     </ul>
-    <button
-      v-if="byHand"
-      type="button"
-      class="button"
-      @click="charts.edit(t('slope.letGoOfWhatWasPut'), (draft) => letGo(draft))"
-    >
+    <el-button v-if="byHand" @click="charts.edit(t('slope.letGoOfWhatWasPut'), (draft) => letGo(draft))">
       {{ t('slope.letGoOfTheByHand', { byHand }) }}
-    </button>
+    </el-button>
   </section>
 </template>
 
@@ -85,7 +66,7 @@ li {
   border-bottom: 1px solid var(--line);
 }
 
-li .button {
+li .el-button {
   min-height: var(--control);
 }
 </style>

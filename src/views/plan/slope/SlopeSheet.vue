@@ -239,9 +239,9 @@ const print = (pages: 'one' | 'tiled') =>
           <I18nT keypath="slope.nothingIsChartedYet" scope="global"
             ><template #key><span class="kbd">P</span></template></I18nT
           >
-          <button type="button" class="button primary" @click="ask({ for: 'position', item: undefined })">
+          <el-button type="primary" @click="ask({ for: 'position', item: undefined })">
             {{ t('slope.nameIt') }}
-          </button>
+          </el-button>
         </p>
         <p v-else-if="!scene" class="empty muted" role="status">{{ t('slope.layingItOut') }}</p>
       </div>

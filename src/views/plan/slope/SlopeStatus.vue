@@ -35,7 +35,7 @@ const keys = computed(() => (at.value ? KEYS[at.value.kind] : t('slope.pressToWa
       >{{ said }}
     </p>
     <p class="muted small">{{ told }}</p>
-    <button v-if="at" type="button" class="button quiet" @click="emit('open')">{{ t('common.worksheet') }}</button>
+    <el-button v-if="at" text @click="emit('open')">{{ t('common.worksheet') }}</el-button>
   </div>
 </template>
 
@@ -68,7 +68,7 @@ p.small {
   }
 }
 
-.button {
+.el-button {
   flex: none;
 }
 </style>

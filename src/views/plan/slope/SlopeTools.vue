@@ -62,79 +62,49 @@ function choose(event: Event, take: (value: string) => void) {
 <template>
   <div class="tools" role="toolbar" :aria-label="t('slope.thePicture')">
     <div class="group" role="group" :aria-label="t('slope.whatStandsOut')">
-      <button
+      <el-button
         v-for="kind in KINDS"
         :key="kind.on"
-        type="button"
-        class="button"
         :aria-pressed="focus.on === kind.on"
         @click="setFocus({ on: kind.on })"
       >
         {{ kind.name }}
-      </button>
+      </el-button>
     </div>
     <div v-if="here" class="group" role="group" :aria-label="t('slope.aroundHere', { here: here.name })">
       <span class="label here" :title="here.name">{{ t('slope.exchangesAroundIt') }}</span>
-      <button
+      <el-button
         v-for="n in [1, 2, 3] as const"
         :key="n"
-        type="button"
-        class="button"
         :aria-pressed="exchanges === n"
         :aria-label="t('slope.nExchangesAroundHere', { n, here: here.name })"
         @click="setAround(n)"
       >
         {{ n }}
-      </button>
+      </el-button>
     </div>
     <span class="space" />
     <div class="group" role="group" :aria-label="t('slope.zoom')">
-      <button
-        type="button"
-        class="button"
-        :aria-label="t('slope.zoomOut')"
-        :title="t('slope.zoomOut2')"
-        @click="emit('zoom', 'out')"
-      >
+      <el-button :aria-label="t('slope.zoomOut')" :title="t('slope.zoomOut2')" @click="emit('zoom', 'out')">
         −
-      </button>
-      <button type="button" class="button" :title="t('slope.showAllOfIt0')" @click="emit('zoom', 'fit')">
+      </el-button>
+      <el-button :title="t('slope.showAllOfIt0')" @click="emit('zoom', 'fit')">
         {{ t('slope.fit') }}
-      </button>
-      <button
-        type="button"
-        class="button"
-        :aria-label="t('slope.zoomIn')"
-        :title="t('slope.zoomIn2')"
-        @click="emit('zoom', 'in')"
-      >
-        +
-      </button>
+      </el-button>
+      <el-button :aria-label="t('slope.zoomIn')" :title="t('slope.zoomIn2')" @click="emit('zoom', 'in')"> + </el-button>
     </div>
-    <button type="button" class="button" :title="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
+    <el-button :title="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
       {{ t('slope.straighten') }}
-    </button>
-    <button type="button" class="button" :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
+    </el-button>
+    <el-button :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
       {{ t('slope.orderOfRows') }}
-    </button>
-    <button
-      type="button"
-      class="button"
-      :aria-pressed="panel === 'text'"
-      :title="t('slope.theSameAsTextT')"
-      @click="emit('panel', 'text')"
-    >
+    </el-button>
+    <el-button :aria-pressed="panel === 'text'" :title="t('slope.theSameAsTextT')" @click="emit('panel', 'text')">
       {{ t('slope.text') }}
-    </button>
-    <button
-      type="button"
-      class="button"
-      :aria-pressed="panel === 'detail'"
-      :title="t('slope.aboutItI')"
-      @click="emit('panel', 'detail')"
-    >
+    </el-button>
+    <el-button :aria-pressed="panel === 'detail'" :title="t('slope.aboutItI')" @click="emit('panel', 'detail')">
       {{ t('slope.aboutIt') }}
-    </button>
+    </el-button>
     <select class="field" :aria-label="t('slope.saveOrPrintThePicture')" @change="onSave">
       <option value="">{{ t('slope.savePrint') }}</option>
       <option value="svg">{{ t('slope.saveAsSvg') }}</option>
@@ -170,7 +140,7 @@ function choose(event: Event, take: (value: string) => void) {
   padding: 0 var(--space-8) 0 var(--space-12);
 }
 
-.button,
+.el-button,
 .field {
   min-height: var(--control);
   padding: var(--space-4) var(--space-8);

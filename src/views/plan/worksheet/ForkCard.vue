@@ -146,41 +146,33 @@ function onKey(event: KeyboardEvent) {
       <span v-else-if="figure?.isShown" class="small muted">{{ t('worksheet.worthMoreOnlyShown') }}</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
-        <button
-          type="button"
-          class="button quiet"
-          :title="t('worksheet.writeItAsALineL')"
-          @click="isSaying = !isSaying"
-        >
+        <el-button text :title="t('worksheet.writeItAsALineL')" @click="isSaying = !isSaying">
           {{ t('worksheet.asALine') }}
-        </button>
-        <button
-          type="button"
-          class="button quiet"
+        </el-button>
+        <el-button
+          text
           :aria-label="t('common.runUp', { run: move.name })"
           :title="t('worksheet.upAlt')"
           @click="shift(-1)"
         >
           ↑
-        </button>
-        <button
-          type="button"
-          class="button quiet"
+        </el-button>
+        <el-button
+          text
           :aria-label="t('common.nameDown', { name: move.name })"
           :title="t('worksheet.downAlt')"
           @click="shift(1)"
         >
           ↓
-        </button>
-        <button
-          type="button"
-          class="button quiet"
+        </el-button>
+        <el-button
+          text
           :aria-label="t('common.removeName', { name: move.name })"
           :title="t('worksheet.removeDelete')"
           @click="remove"
         >
           ×
-        </button>
+        </el-button>
       </span>
       <AskedFigure
         :value="figure?.value"
@@ -196,9 +188,9 @@ function onKey(event: KeyboardEvent) {
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
     <p v-if="guess" class="muted small">{{ guess }}</p>
-    <button v-if="move.reply" type="button" class="button quiet cold" @click="tryCold">
+    <el-button v-if="move.reply" text class="cold" @click="tryCold">
       {{ t('worksheet.alsoTriedCold') }}
-    </button>
+    </el-button>
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
     </ul>
@@ -266,7 +258,7 @@ header {
   opacity: 0;
 }
 
-.tools .button {
+.tools .el-button {
   min-height: var(--control);
   padding: 0 var(--space-8);
 }

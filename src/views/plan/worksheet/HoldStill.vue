@@ -88,7 +88,7 @@ defineExpose({ focus: () => field.value?.focus() })
           ><template #guess>{{ isGuess(position, 'out') ? t('common.aGuess') : '' }}</template></I18nT
         >
       </label>
-      <button type="button" class="plain link small" @click="takeOff">{{ t('worksheet.takeThisOff') }}</button>
+      <el-button link class="small" @click="takeOff">{{ t('worksheet.takeThisOff') }}</el-button>
       <AskedFigure
         v-if="typeof cost === 'number'"
         :value="cost"

@@ -36,18 +36,18 @@ function setName(name: string) {
       <p class="muted">
         {{ t('count.move', moves.length) }}, {{ t('count.reaction', letters.size)
         }}<template v-if="loose">, {{ t('count.looseEnd', loose) }}</template> ·
-        <button type="button" class="plain link" @click="select()">{{ t('worksheet.aboutIt') }}</button>
+        <el-button link @click="select()">{{ t('worksheet.aboutIt') }}</el-button>
         <template v-if="!isStart">
           ·
-          <button type="button" class="plain link" @click="store.setScenario({ start: position!.id })">
+          <el-button link @click="store.setScenario({ start: position!.id })">
             {{ t('worksheet.startFromHere') }}
-          </button></template
+          </el-button></template
         >
         <template v-else>&nbsp;{{ t('worksheet.theStart') }}</template>
         ·
-        <button type="button" class="plain link" @click="emit('say')">{{ t('worksheet.move') }}</button>
+        <el-button link @click="emit('say')">{{ t('worksheet.move') }}</el-button>
         ·
-        <button type="button" class="plain link" @click="emit('theirs')">{{ t('common.whatTheyDo') }}</button>
+        <el-button link @click="emit('theirs')">{{ t('common.whatTheyDo') }}</el-button>
       </p>
       <WhoIsAhead v-if="isGuess(position!, 'ahead')" :position="position!" />
     </div>

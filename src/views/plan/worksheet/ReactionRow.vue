@@ -160,15 +160,14 @@ function onKey(event: KeyboardEvent) {
           v-if="isLoose"
           :text="answers.length ? t('worksheet.noAnswerFitsWithTheseHolds') : t('worksheet.noAnswerYet')"
         />
-        <button
-          type="button"
-          class="button quiet"
+        <el-button
+          text
           :title="isLoose ? t('worksheet.answerItA') : t('worksheet.anotherAnswerA')"
           :aria-label="t('worksheet.answerReaction', { reaction: reaction.name })"
           @click="isPicking = true"
         >
           {{ t('common.answer') }}
-        </button>
+        </el-button>
       </span>
     </span>
     <AskedFigure
@@ -247,7 +246,7 @@ function onKey(event: KeyboardEvent) {
   }
 }
 
-.open .button {
+.open .el-button {
   min-height: 22px;
   padding: 0 var(--space-8);
   font-size: var(--type-small);

@@ -90,7 +90,7 @@ onMounted(() => void shelf.load())
           :placeholder="t('worksheet.orNameAnother')"
           maxlength="200"
         />
-        <button type="submit" class="button" :disabled="!named.trim()">{{ t('worksheet.beginThere') }}</button>
+        <el-button native-type="submit" :disabled="!named.trim()">{{ t('worksheet.beginThere') }}</el-button>
       </form>
     </section>
     <div class="others">
@@ -99,9 +99,9 @@ onMounted(() => void shelf.load())
         <p class="muted small">{{ t('worksheet.fromTheShelfWithGuessesFor') }}</p>
         <ul class="chains">
           <li v-for="chain in chains" :key="chain.id">
-            <button type="button" class="button" @click="bringIn(chain)">
+            <el-button @click="bringIn(chain)">
               {{ t('common.fromValue', { value: chain.name }) }}
-            </button>
+            </el-button>
           </li>
         </ul>
       </section>
@@ -112,7 +112,7 @@ onMounted(() => void shelf.load())
         <p class="muted small">
           {{ t('worksheet.ofTenTriesFourLandThree') }}
         </p>
-        <button type="button" class="button" @click="tryLine">{{ t('worksheet.tryThisLine') }}</button>
+        <el-button @click="tryLine">{{ t('worksheet.tryThisLine') }}</el-button>
       </section>
     </div>
   </div>
@@ -169,11 +169,11 @@ svg {
   max-width: 420px;
 }
 
-.own .button {
+.own .el-button {
   white-space: nowrap;
 }
 
-.others .button {
+.others .el-button {
   justify-self: start;
 }
 
