@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Option } from './options'
 
 /** One of a list. A long list is searched by typing, and only what is seen of it is drawn. */
-const props = defineProps<{ value: Value | undefined; options: readonly Option<Value>[] }>()
+const props = defineProps<{ value?: Value | undefined; options: readonly Option<Value>[] }>()
 const emit = defineEmits<{ change: [value: Value] }>()
 /** From how many on a list is searched rather than read. */
 const MANY = 12

@@ -38,10 +38,11 @@ export async function mirror(page: Page): Promise<void> {
   await expect(drawer).toBeHidden()
 }
 
-/** Chooses an option of a list of the library by what it says. */
-export async function choose(page: Page, list: Locator, option: string | RegExp): Promise<void> {
+/** Chooses an option of a list by what it says; in a long one, of which not all is drawn, by typing that first. */
+export async function choose(page: Page, list: Locator, option: string): Promise<void> {
   await list.click({ force: true })
-  await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click()
+  if (await list.isEditable()) await list.fill(option)
+  await page.getByRole('option', { name: option, exact: true }).click()
 }
 
 /** The start's value, to a hundredth of an exchange in a hundred. */

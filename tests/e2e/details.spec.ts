@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, openDemo, openScenario, pressOver, settled, worth } from './coach'
+import { choose, exported, openDemo, openScenario, pressOver, settled, worth } from './coach'
 
 interface Exported {
   moves: {
@@ -45,7 +45,7 @@ test('where a reaction ends and which checkpoint it breaks is changed in place',
   const detail = page.getByRole('complementary', { name: 'About it' })
   const net = page.getByRole('listitem', { name: 'They: Bridges over us' }).getByRole('button', { name: /^Net of/ })
   const before = await net.getAttribute('title')
-  await detail.getByLabel('Ends in').selectOption({ label: 'Half guard, on top' })
+  await choose(page, detail.getByRole('combobox', { name: 'Ends in' }), 'Half guard, on top')
   await expect.poll(() => net.getAttribute('title')).not.toBe(before)
   await detail.getByRole('checkbox').nth(1).check()
   await settled(page)
@@ -60,10 +60,14 @@ test('a position says who is ahead, what threatens there and what they do unprom
   await openDemo(page)
   await page.goto('/#/worksheet/scarf-hold')
   const detail = page.getByRole('complementary', { name: 'About it' })
-  await detail.getByLabel('Who is ahead').selectOption({ label: 'nobody is' })
+  await choose(page, detail.getByRole('combobox', { name: 'Who is ahead' }), 'nobody is')
   await detail.getByLabel(/They finish us here/).fill('90')
   await page.keyboard.press('Tab')
-  await detail.getByLabel('They also do, unprompted').selectOption({ label: 'Hides the near arm (Scarf hold)' })
+  await choose(
+    page,
+    detail.getByRole('combobox', { name: 'They also do, unprompted' }),
+    'Hides the near arm (Scarf hold)',
+  )
   await expect(page.getByRole('article', { name: 'While we hold still' })).toContainText('Hides the near arm')
   await detail.getByLabel('Broken up after, seconds').fill('0')
   await page.keyboard.press('Tab')

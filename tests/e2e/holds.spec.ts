@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { exported, mirror, openDemo, refusal, settled, worth } from './coach'
+import { choose, exported, mirror, openDemo, refusal, settled, worth } from './coach'
 
 test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
   await openDemo(page)
@@ -107,11 +107,11 @@ test('the frame gives limbs their words, and a move says what it does to the sid
   await page.goto('/#/holds/back-top-arm-trapped')
   const on = page.getByRole('region', { name: 'Holds that are on' })
   await expect(on).toContainText('top knee')
-  await page.getByLabel('which side is on the mat').selectOption('right')
+  await choose(page, page.getByRole('combobox', { name: 'which side is on the mat' }), 'right')
   await expect(on).toContainText('bottom knee')
-  await page.getByLabel('which side is on the mat').selectOption('')
+  await choose(page, page.getByRole('combobox', { name: 'which side is on the mat' }), 'not said')
   await expect(on).not.toContainText('bottom knee')
-  await page.getByLabel('Which picture').selectOption('mount')
+  await choose(page, page.getByRole('combobox', { name: 'Which picture' }), 'mount')
   await expect(page.getByLabel('which side is on the mat')).toHaveCount(0)
   await page.keyboard.press('Control+z')
 
@@ -131,10 +131,10 @@ test('a trap is added on the Worksheet, and one that one limb cannot do is refus
   await detail.getByText('Holds: none').click()
   const figure = page.locator('[data-row="roll-to-the-over-side"]').getByRole('button', { name: /worth/i }).first()
   const before = await figure.getAttribute('title')
-  await detail.getByLabel('A hold that it puts on').selectOption({ label: 'Left hand on their left wrist' })
+  await choose(page, detail.getByRole('combobox', { name: 'A hold that it puts on' }), 'Left hand on their left wrist')
   await expect(detail).toContainText('puts on Left hand on their left wrist')
   await expect(figure).not.toHaveAttribute('title', before!)
-  await detail.getByLabel('A hold that it puts on').selectOption({ label: 'Left hand behind their head' })
+  await choose(page, detail.getByRole('combobox', { name: 'A hold that it puts on' }), 'Left hand behind their head')
   await expect(refusal(page)).toContainText('take the same limb')
   await detail.getByRole('button', { name: 'No longer puts on: Left hand on their left wrist' }).click()
   await expect(figure).toHaveAttribute('title', before!)

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { nothingSerious, openDemo, refusal, settled, worth } from './coach'
+import { choose, nothingSerious, openDemo, refusal, settled, worth } from './coach'
 
 test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
   await openDemo(page)
@@ -12,7 +12,7 @@ test('the chain is said from the start, followed by its numbers, saved and print
   )
   const paragraphs = chain.getByRole('article')
   const few = await paragraphs.count()
-  await chain.getByLabel('How much is told').selectOption('0.6')
+  await choose(page, chain.getByRole('combobox', { name: 'How much is told' }), 'what happens 6 times of ten')
   await expect.poll(() => paragraphs.count()).toBeLessThan(few)
   await chain.locator('#told-1').getByRole('link', { name: '(2)' }).click()
   await expect(chain.locator('#told-2')).toBeInViewport()
@@ -45,7 +45,7 @@ test('the chain follows the plan: another answer is another sentence, and anothe
     await expect(chain.getByRole('heading', { level: 1 })).toHaveText(`The chain from ${name}`)
   }
   await startFrom('Standing, open hands')
-  await chain.getByLabel('How much is told').selectOption('0.9')
+  await choose(page, chain.getByRole('combobox', { name: 'How much is told' }), 'what happens 9 times of ten')
   await expect(chain).toContainText('If they step around (three times of ten), we have no answer yet')
   await page.goto('/#/worksheet/underhook-head-clear?move=snap-from-the-underhook&reaction=steps-around&answer=1')
   await expect(page.getByRole('combobox', { name: 'Answer to Steps around' })).toBeFocused()
@@ -55,7 +55,7 @@ test('the chain follows the plan: another answer is another sentence, and anothe
   await settled(page)
   await page.goto('/#/runs')
   await startFrom('Standing, open hands')
-  await chain.getByLabel('How much is told').selectOption('0.9')
+  await choose(page, chain.getByRole('combobox', { name: 'How much is told' }), 'what happens 9 times of ten')
   await expect(chain).toContainText(/If they step around \([^)]+\), snap the head down/)
   await startFrom('Knee on belly')
   await expect(chain.locator('#told-1')).toContainText('From knee on belly,')
@@ -154,7 +154,7 @@ test('forty seconds left and someone who always turns in: what if, and what the 
   ).toBeVisible()
   const first = panel.locator('.said')
   const twice = await first.textContent()
-  await panel.getByLabel('What we cannot use').selectOption('right-hand')
+  await choose(page, panel.getByRole('combobox', { name: 'What we cannot use' }), 'right hand')
   await expect(first).not.toHaveText(twice!)
   await panel.getByRole('button', { name: 'As it is' }).click()
   await expect(panel).toContainText('nothing of it changes the chart')
@@ -217,7 +217,7 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   await commit.getByLabel('Only shown, they react: times').press('Enter')
   await expect.poll(() => worth(page)).not.toBe(shown)
   await page.getByRole('link', { name: 'The chain, said' }).click()
-  await page.getByLabel('How much is told').selectOption('0.9')
+  await choose(page, page.getByRole('combobox', { name: 'How much is told' }), 'what happens 9 times of ten')
   await expect(page.getByText(/only begin to spin behind and expect that they follow and face us/)).toBeVisible()
   await expect(page.getByText(/If they follow and face us \(.+\), commit to the arm-in choke/)).toBeVisible()
   await page.goto('/#/worksheet/front-headlock-knees-down?move=spin-behind')

@@ -1,13 +1,13 @@
 import { expect, test, type Page } from '@playwright/test'
-import { exported, mirror, nothingSerious, openDemo, refusal, settled } from './coach'
+import { choose, exported, mirror, nothingSerious, openDemo, refusal, settled } from './coach'
 
-const RUN = 'two-arms-then-the-choke'
+const RUN = 'Two arms trapped, then the choke'
 
 async function openScore(page: Page, run = RUN) {
   await openDemo(page)
   await page.getByRole('link', { name: 'Holds' }).click()
   await page.getByRole('link', { name: 'A run, limb by limb' }).click()
-  await page.getByLabel('Which run').selectOption(run)
+  await choose(page, page.getByRole('combobox', { name: 'Which run' }), run)
 }
 
 const line = (page: Page, name: string) => page.getByRole('group', { name, exact: true })
@@ -107,7 +107,7 @@ test('a run begins as the plan goes on, and is led another way', async ({ page }
 })
 
 test('the words of the limbs follow the roll, the side and the school', async ({ page }) => {
-  await openScore(page, 'two-arms-and-the-roll')
+  await openScore(page, 'Both arms by the legs, with the roll')
   await expect(line(page, 'Our right leg')).toContainText('top')
   await page.getByRole('button', { name: /Roll with the bridge/ }).click()
   await expect(line(page, 'Our right leg')).toContainText('bottom')
@@ -116,7 +116,7 @@ test('the words of the limbs follow the roll, the side and the school', async ({
 
   await page.getByRole('link', { name: 'One position' }).click()
   await page.getByRole('navigation', { name: 'Positions' }).getByText('Back, under side').click()
-  await page.getByLabel('Say over and under as').selectOption('strong-side weak-side')
+  await choose(page, page.getByRole('combobox', { name: 'Say over and under as' }), 'strong-side / weak-side')
   await expect(page.getByRole('region', { name: 'Holds that are on' })).toContainText('weak-side hand')
   await page.goto('/#/worksheet/back-under-side?move=choke-from-the-under-side')
   await expect(page.getByRole('region', { name: 'Checkpoints' })).toContainText('our weak-side hand (right) leaves')

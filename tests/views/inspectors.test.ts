@@ -241,7 +241,7 @@ describe('a position in detail', () => {
   it('says what they do while we hold still', async () => {
     const { wrapper, position } = await positionOnScreen(MOUNT)
     const select = wrapper.get<HTMLSelectElement>('[aria-label="They also do, unprompted"]')
-    const option = select.findAll('option')[1].element.value
+    const option = select.findAll('option')[0].element.value
     await select.setValue(option)
     expect(position().unprompted?.reactions[option]).toBe(1)
     const every = wrapper.findAll('.still').at(-1)!.get('input')

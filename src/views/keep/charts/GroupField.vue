@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
 import { keysOf } from '../../../core/typed'
-import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
@@ -32,10 +32,14 @@ const setReason = (reason: string) =>
   <div class="group">
     <label>
       <span class="label">{{ t('charts.whoTrainsWithItDecidesWhat') }}</span>
-      <select class="field" :value="settings.group ?? ''" @change="chooseGroup(valueOf($event))">
-        <option value="">{{ t('charts.experiencedAdults') }}</option>
-        <option v-for="(one, id) in GROUPS" :key="id" :value="id">{{ one.name }}</option>
-      </select>
+      <PickList
+        :value="settings.group ?? ''"
+        :options="[
+          { value: '', label: t('charts.experiencedAdults') },
+          ...Object.entries(GROUPS).map(([id, one]) => ({ value: id, label: one.name })),
+        ]"
+        @change="(picked) => chooseGroup(picked)"
+      />
     </label>
     <p v-if="settings.group" class="small">
       {{ settings.shownBecause ? t('charts.everythingIsShownBecause') : t('charts.dangerousFinishesAreOutOfThe') }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
 import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
@@ -126,16 +127,16 @@ function remove() {
             ></I18nT>
           </label>
           <div v-if="isOwn" class="choices">
-            <select
-              class="field"
+            <PickList
               :aria-label="t('rules.clothes')"
               :value="set.gi === undefined ? '' : set.gi ? 'gi' : 'no-gi'"
-              @change="setClothes(valueOf($event))"
-            >
-              <option value="">{{ t('rules.giOrNoGi') }}</option>
-              <option value="gi">{{ t('rules.gi') }}</option>
-              <option value="no-gi">{{ t('rules.noGi') }}</option>
-            </select>
+              :options="[
+                { value: '', label: t('rules.giOrNoGi') },
+                { value: 'gi', label: t('rules.gi') },
+                { value: 'no-gi', label: t('rules.noGi') },
+              ]"
+              @change="(picked) => setClothes(picked)"
+            />
             <InlineText
               :value="set.level ?? ''"
               :label="t('rules.level')"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
 import { entriesOf } from '../../../core/typed'
-import { valueOf } from '../../../components/events'
 import { computed, ref, watch } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { NEEDS, needsOf } from '../../../core/shelf/needs'
@@ -70,18 +70,26 @@ const needed = computed(() => {
     </template>
     <label>
       <span class="label">{{ t('shelf.finishesOfWhichPart') }}</span>
-      <select class="field" :value="place.attacks" @change="go({ attacks: valueOf($event) })">
-        <option value="">{{ t('shelf.notOnlyFinishes') }}</option>
-        <option value="any">{{ t('shelf.anything') }}</option>
-        <option v-for="part in attacked" :key="part" :value="part">{{ part }}</option>
-      </select>
+      <PickList
+        :value="place.attacks"
+        :options="[
+          { value: '', label: t('shelf.notOnlyFinishes') },
+          { value: 'any', label: t('shelf.anything') },
+          ...attacked.map((part) => ({ value: part, label: part })),
+        ]"
+        @change="(picked) => go({ attacks: picked })"
+      />
     </label>
     <label>
       <span class="label">{{ t('shelf.weHoldAlready') }}</span>
-      <select class="field" :value="place.needs" @change="go({ needs: valueOf($event) })">
-        <option value="">{{ t('shelf.whateverIsOn') }}</option>
-        <option v-for="[need, name] in needed" :key="need" :value="need">{{ name }}</option>
-      </select>
+      <PickList
+        :value="place.needs"
+        :options="[
+          { value: '', label: t('shelf.whateverIsOn') },
+          ...needed.map(([need, name]) => ({ value: need, label: name })),
+        ]"
+        @change="(picked) => go({ needs: picked })"
+      />
     </label>
     <PublishPart />
   </nav>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { valueOf } from '../../../components/events'
+import PickList from '../../../components/PickList.vue'
+import { named } from '../../../components/options'
 import { computed, ref } from 'vue'
 import { setGate } from '../../../core/chart/edits/checkpoints'
 import { holder } from '../../../core/chart/hold'
@@ -30,10 +31,11 @@ function set(part: 'hold' | 'next', id: string) {
   <p v-if="ours.length" class="small">
     <label v-for="part in ['hold', 'next'] as const" :key="part">
       <span class="muted">{{ part === 'hold' ? t('inspector.doNotLetGoOf') : t('inspector.beforeThereIs') }}</span>
-      <select class="field" :value="gate[part]" @change="set(part, valueOf($event))">
-        <option value="">{{ t('common.none') }}</option>
-        <option v-for="{ id, name } in ours" :key="id" :value="id">{{ name }}</option>
-      </select>
+      <PickList
+        :value="gate[part]"
+        :options="[{ value: '', label: t('common.none') }, ...named(ours)]"
+        @change="(picked) => set(part, picked)"
+      />
     </label>
   </p>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { targetOf } from '../../../components/events'
+import PickList from '../../../components/PickList.vue'
+import { named } from '../../../components/options'
 import { computed } from 'vue'
 import { holder } from '../../../core/chart/hold'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -30,12 +31,7 @@ const said = computed(() =>
     .join('; '),
 )
 
-function add(field: HoldField['field'], event: Event) {
-  const select = targetOf(event, HTMLSelectElement)
-  const id = select.value
-  select.value = ''
-  if (id) emit('change', field, [...(props.record[field] ?? []), id])
-}
+const add = (field: HoldField['field'], id: string) => emit('change', field, [...(props.record[field] ?? []), id])
 
 function remove(field: HoldField['field'], id: string) {
   emit(
@@ -64,10 +60,12 @@ function remove(field: HoldField['field'], id: string) {
           ×
         </button>
       </span>
-      <select class="field" :aria-label="t('inspector.aHoldThatItSays', { says })" @change="add(field, $event)">
-        <option value="">{{ t('common.hold') }}</option>
-        <option v-for="{ id, name } in others" :key="id" :value="id">{{ name }}</option>
-      </select>
+      <PickList
+        :aria-label="t('inspector.aHoldThatItSays', { says })"
+        :placeholder="t('common.hold')"
+        :options="named(others)"
+        @change="(id) => add(field, id)"
+      />
     </div>
   </details>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
+import { named, worded } from '../../../components/options'
 import { END_WORDS } from '../../../core/chart/placeNames'
 import { toPositionId } from '../../../core/chart/ids'
 import { valueOf } from '../../../components/events'
@@ -107,26 +109,27 @@ function setAliases(text: string) {
     <div class="fields">
       <label class="across"
         ><span class="label">{{ t('inspector.triedFrom') }}</span>
-        <select class="field" :value="move.from" @change="setFrom(valueOf($event))">
-          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
-        </select>
+        <PickList :value="move.from" :options="named(chart.positions)" @change="(picked) => setFrom(picked)" />
       </label>
       <label class="across"
         ><span class="label">{{ t('inspector.landsIn') }}</span>
-        <select class="field" :value="move.to" @change="setTo(valueOf($event))">
-          <option value="finish">{{ t('common.aFinish') }}</option>
-          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
-        </select>
+        <PickList
+          :value="move.to"
+          :options="[{ value: 'finish', label: t('common.aFinish') }, ...named(chart.positions)]"
+          @change="(picked) => setTo(picked)"
+        />
       </label>
       <label class="across"
         ><span class="label">{{ t('inspector.ifNothingComesOfIt') }}</span>
-        <select class="field" :value="stalls" @change="setStall(valueOf($event))">
-          <option value="">{{ t('inspector.weAreStillHere') }}</option>
-          <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
-          <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== move.from)" :key="id" :value="id">
-            {{ name }}
-          </option>
-        </select>
+        <PickList
+          :value="stalls"
+          :options="[
+            { value: '', label: t('inspector.weAreStillHere') },
+            ...worded(END_WORDS),
+            ...named(chart.positions.filter((one) => one.id !== move.from)),
+          ]"
+          @change="(picked) => setStall(picked)"
+        />
       </label>
       <label class="across tick">
         <input type="checkbox" :checked="move.reply ?? false" @change="setOnlyReply(!move.reply)" />
@@ -145,9 +148,11 @@ function setAliases(text: string) {
       </label>
       <label
         ><span class="label">{{ t('inspector.kind') }}</span>
-        <select class="field" :value="move.kind" @change="pickKind(valueOf($event))">
-          <option v-for="kind in KINDS" :key="kind">{{ kind }}</option>
-        </select>
+        <PickList
+          :value="move.kind"
+          :options="KINDS.map((kind) => ({ value: kind, label: kind }))"
+          @change="(picked) => pickKind(picked)"
+        />
       </label>
       <SecondsField
         :value="move.seconds ?? DEFAULT_MOVE_SECONDS"

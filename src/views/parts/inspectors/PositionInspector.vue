@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
+import { named, worded } from '../../../components/options'
 import { valueOf } from '../../../components/events'
 import { computed } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -119,9 +121,11 @@ async function remove() {
         ><span class="label">{{
           t('inspector.whoIsAheadPosition', { position: isGuess(position, 'ahead') ? t('common.aGuess') : '' })
         }}</span>
-        <select class="field" :value="position.ahead" @change="pickAhead(valueOf($event))">
-          <option v-for="ahead in AHEAD" :key="ahead" :value="ahead">{{ AHEAD_TEXT[ahead] }}</option>
-        </select>
+        <PickList
+          :value="position.ahead"
+          :options="AHEAD.map((ahead) => ({ value: ahead, label: AHEAD_TEXT[ahead] }))"
+          @change="(picked) => pickAhead(picked)"
+        />
       </label>
       <label
         ><span class="label">{{ t('inspector.brokenUpAfterSeconds') }}</span>
@@ -169,15 +173,15 @@ async function remove() {
       </label>
       <label class="across"
         ><span class="label">{{ t('inspector.aFailedTryThatLosesThe') }}</span>
-        <select class="field" :value="position.slipsTo ?? ''" @change="setSlipsTo(valueOf($event))">
-          <option value="">
-            {{ position.ahead === 'theirs' ? t('inspector.nowhereNothingIsLost') : END_WORDS.over }}
-          </option>
-          <option v-for="(words, end) in slipEnds" :key="end" :value="end">{{ words }}</option>
-          <option v-for="{ id, name } in chart.positions.filter((one) => one.id !== position.id)" :key="id" :value="id">
-            {{ name }}
-          </option>
-        </select>
+        <PickList
+          :value="position.slipsTo ?? ''"
+          :options="[
+            { value: '', label: position.ahead === 'theirs' ? t('inspector.nowhereNothingIsLost') : END_WORDS.over },
+            ...worded(slipEnds),
+            ...named(chart.positions.filter((one) => one.id !== position.id)),
+          ]"
+          @change="(picked) => setSlipsTo(picked)"
+        />
       </label>
       <NotesField :value="position.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
@@ -208,22 +212,18 @@ async function remove() {
           />
           <span class="muted">{{ t('inspector.secondsUntilOneOfTheseComes') }}</span>
         </label>
-        <select
-          class="field"
+        <PickList
           :aria-label="t('inspector.theyAlsoDoUnprompted')"
-          value=""
+          :placeholder="t('common.whatTheyDo')"
+          :options="others.map(({ id, name, endsIn }) => ({ value: id, label: `${name} (${nameOf(endsIn)})` }))"
           @change="
-            setStill(position.unprompted?.every ?? 10, {
-              ...position.unprompted?.reactions,
-              [valueOf($event)]: 1,
-            })
+            (picked) =>
+              setStill(position.unprompted?.every ?? 10, {
+                ...position.unprompted?.reactions,
+                [picked]: 1,
+              })
           "
-        >
-          <option value="" disabled>{{ t('common.whatTheyDo') }}</option>
-          <option v-for="{ id, name, endsIn } in others" :key="id" :value="id">
-            {{ name }} ({{ nameOf(endsIn) }})
-          </option>
-        </select>
+        />
       </div>
     </section>
     <p class="muted small">

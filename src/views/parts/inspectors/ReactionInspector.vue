@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
+import { named, worded } from '../../../components/options'
 import { END_WORDS } from '../../../core/chart/placeNames'
 import { toPositionId } from '../../../core/chart/ids'
-import { isChecked, valueOf } from '../../../components/events'
+import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { costText, onceIn } from '../../../core/say/figureText'
@@ -110,10 +112,11 @@ function remove() {
     <div class="fields">
       <label class="across"
         ><span class="label">{{ t('inspector.endsIn') }}</span>
-        <select class="field" :value="reaction.endsIn" @change="set('End', 'endsIn', toPositionId(valueOf($event)))">
-          <option v-for="(words, end) in END_WORDS" :key="end" :value="end">{{ words }}</option>
-          <option v-for="{ id, name } in chart.positions" :key="id" :value="id">{{ name }}</option>
-        </select>
+        <PickList
+          :value="reaction.endsIn"
+          :options="[...worded(END_WORDS), ...named(chart.positions)]"
+          @change="(picked) => set('End', 'endsIn', toPositionId(picked))"
+        />
       </label>
       <SecondsField
         :value="reaction.seconds ?? DEFAULT_REACTION_SECONDS"

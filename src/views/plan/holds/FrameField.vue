@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { valueOf } from '../../../components/events'
+import PickList from '../../../components/PickList.vue'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { setField, setWord } from '../../../core/chart/edits/fields'
@@ -15,7 +15,15 @@ const { position } = useHolds()
 const charts = useCharts()
 const frame = computed(() => frameOf(position.value?.frame))
 const facts = computed(() => factsOf(position.value?.frame, whoControls(present(position.value))))
-const isOwn = computed(() => Boolean(position.value?.frame && !frame.value))
+/** The frames, and one of the coach's own that the position has. */
+const frames = computed(() => {
+  const own = position.value?.frame
+  return [
+    { value: '', label: t('holds.inNoFrame') },
+    ...(own && !frame.value ? [{ value: own, label: own }] : []),
+    ...FRAMES.map(({ id, name }) => ({ value: id, label: name })),
+  ]
+})
 
 const pairs = computed(() => pairsOfFrame(position.value?.frame))
 const words = computed(() => charts.chart?.settings?.words ?? {})
@@ -45,43 +53,39 @@ function setSide(key: string, side: string) {
   <div class="frame">
     <label>
       <span class="label">{{ t('holds.whichPicture') }}</span>
-      <select class="field" :value="position!.frame ?? ''" @change="setFrame(valueOf($event))">
-        <option value="">{{ t('holds.inNoFrame') }}</option>
-        <option v-if="isOwn" :value="position!.frame">{{ position!.frame }}</option>
-        <option v-for="one in FRAMES" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      <PickList :value="position!.frame ?? ''" :options="frames" @change="(picked) => setFrame(picked)" />
     </label>
     <label v-for="fact in facts" :key="fact.key">
       <span class="label">{{ fact.ask }}</span>
-      <select
-        class="field"
+      <PickList
         :value="String(position!.orientation?.[fact.key] ?? '')"
-        @change="setSide(fact.key, valueOf($event))"
-      >
-        <option value="">{{ t('holds.notSaid') }}</option>
-        <option value="left">{{ t('holds.left') }}</option>
-        <option value="right">{{ t('holds.right') }}</option>
-      </select>
+        :options="[
+          { value: '', label: t('holds.notSaid') },
+          { value: 'left', label: t('holds.left') },
+          { value: 'right', label: t('holds.right') },
+        ]"
+        @change="(picked) => setSide(fact.key, picked)"
+      />
     </label>
     <label v-if="isGuard">
       <span class="label">{{ t('holds.whoIsUnderneath') }}</span>
-      <select class="field" :value="position!.orientation?.below ?? ''" @change="setSide('below', valueOf($event))">
-        <option value="">{{ t('common.theyAre') }}</option>
-        <option value="ours">{{ t('common.weAre') }}</option>
-      </select>
+      <PickList
+        :value="String(position!.orientation?.below ?? '')"
+        :options="[
+          { value: '', label: t('common.theyAre') },
+          { value: 'ours', label: t('common.weAre') },
+        ]"
+        @change="(picked) => setSide('below', picked)"
+      />
     </label>
     <label v-for="one in pairs" :key="one.pair.join()">
       <span class="label">{{ t('holds.ourWordsForIt') }}</span>
-      <select
-        class="field"
+      <PickList
         :aria-label="t('holds.sayPairAs', { pair: one.pair.join(t('holds.and')) })"
         :value="said(one)"
-        @change="setWords(one, valueOf($event))"
-      >
-        <option v-for="pair in [one.pair, ...one.others]" :key="pair.join()" :value="pair.join(' ')">
-          {{ pair.join(' / ') }}
-        </option>
-      </select>
+        :options="[one.pair, ...one.others].map((pair) => ({ value: pair.join(' '), label: pair.join(' / ') }))"
+        @change="(picked) => setWords(one, picked)"
+      />
     </label>
   </div>
 </template>

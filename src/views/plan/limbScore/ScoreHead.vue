@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
+import { named } from '../../../components/options'
 import { toPositionId } from '../../../core/chart/ids'
-import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
@@ -72,9 +73,12 @@ function remove() {
     <div class="tools">
       <label v-if="(chart.runs?.length ?? 0) > 1">
         <span class="label">{{ t('score.run') }}</span>
-        <select class="field" :aria-label="t('score.whichRun')" :value="run?.id" @change="open(valueOf($event))">
-          <option v-for="{ id, name } in chart.runs" :key="id" :value="id">{{ name }}</option>
-        </select>
+        <PickList
+          :aria-label="t('score.whichRun')"
+          :value="run?.id"
+          :options="named(chart.runs ?? [])"
+          @change="(picked) => open(picked)"
+        />
       </label>
       <ComboList
         v-if="isBeginning"

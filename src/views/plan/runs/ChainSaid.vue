@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
@@ -119,11 +120,14 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
         </label>
         <label>
           <span class="label">{{ t('runs.howMuchOfIt') }}</span>
-          <select v-model="share" class="field" :aria-label="t('runs.howMuchIsTold')">
-            <option v-for="one in SHARES" :key="one" :value="one">
-              {{ t('runs.whatHappensOneTimesOfTen', { one: one * 10 }) }}
-            </option>
-          </select>
+          <PickList
+            :value="share"
+            :aria-label="t('runs.howMuchIsTold')"
+            :options="
+              SHARES.map((one) => ({ value: one, label: t('runs.whatHappensOneTimesOfTen', { one: one * 10 }) }))
+            "
+            @change="(picked) => (share = picked)"
+          />
         </label>
         <el-button :title="t('runs.theMovesAsTheyLandAs')" @click="keep">
           {{ t('runs.keepAsARun') }}

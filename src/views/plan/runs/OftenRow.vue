@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { valueOf } from '../../../components/events'
+import PickList from '../../../components/PickList.vue'
 import { t } from '../../../words'
 
 /** What they use more or less often, as a supposition: which reaction where, and how often. */
@@ -29,17 +29,17 @@ const often = defineModel<Often>({ required: true })
     </label>
     <label>
       <span class="label">{{ t('runs.howOften') }}</span>
-      <select
+      <PickList
         :value="often.times"
-        class="field"
         :aria-label="t('runs.howOftenTheyUseItNumber', { number })"
         :disabled="!often.met"
-        @change="often = { ...often, times: Number(valueOf($event)) }"
-      >
-        <option :value="Infinity">{{ t('runs.always') }}</option>
-        <option :value="2">{{ t('runs.twiceAsOften') }}</option>
-        <option :value="0">{{ t('runs.never') }}</option>
-      </select>
+        :options="[
+          { value: Infinity, label: t('runs.always') },
+          { value: 2, label: t('runs.twiceAsOften') },
+          { value: 0, label: t('runs.never') },
+        ]"
+        @change="(picked) => (often = { ...often, times: Number(picked) })"
+      />
     </label>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickList from '../../../components/PickList.vue'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
@@ -162,17 +163,24 @@ const clear = () => Object.assign(asked, nothingAsked())
       />
       <label>
         <span class="label">{{ t('runs.theyCannot') }}</span>
-        <select v-model="asked.theyCannot" class="field" :aria-label="t('runs.whatTheyCannotDo')">
-          <option value="">–</option>
-          <option v-for="one in capabilities" :key="one" :value="one">{{ capabilityWords(one) }}</option>
-        </select>
+        <PickList
+          :value="asked.theyCannot"
+          :aria-label="t('runs.whatTheyCannotDo')"
+          :options="[
+            { value: '', label: '–' },
+            ...capabilities.map((one) => ({ value: one, label: capabilityWords(one) })),
+          ]"
+          @change="(picked) => (asked.theyCannot = picked)"
+        />
       </label>
       <label>
         <span class="label">{{ t('runs.weCannotUseOur') }}</span>
-        <select v-model="asked.weCannot" class="field" :aria-label="t('runs.whatWeCannotUse')">
-          <option value="">–</option>
-          <option v-for="one in limbs" :key="one" :value="one">{{ limbWords(one) }}</option>
-        </select>
+        <PickList
+          :value="asked.weCannot"
+          :aria-label="t('runs.whatWeCannotUse')"
+          :options="[{ value: '', label: '–' }, ...limbs.map((one) => ({ value: one, label: limbWords(one) }))]"
+          @change="(picked) => (asked.weCannot = picked)"
+        />
       </label>
       <label>
         <span class="label">{{

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { targetOf } from '../../../components/events'
 import { computed } from 'vue'
 import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -45,17 +44,17 @@ function setAround(n: 1 | 2 | 3) {
   if (here.value) setFocus({ on: 'around', place: here.value.id, exchanges: n } satisfies Focus)
 }
 
-const onSave = (event: Event) =>
-  choose(event, (value) => {
-    if (value === 'svg' || value === 'png') emit('save', value)
-    else emit('print', value === 'tiled' ? 'tiled' : 'one')
-  })
+/** Ways to save or print the picture. */
+const MENU = [
+  { command: 'svg', says: t('slope.saveAsSvg') },
+  { command: 'png', says: t('slope.saveAsPng') },
+  { command: 'one', says: t('slope.printOnOnePage') },
+  { command: 'tiled', says: t('slope.printOnSeveralPages') },
+] as const
 
-function choose(event: Event, take: (value: string) => void) {
-  const menu = targetOf(event, HTMLSelectElement)
-  const { value } = menu
-  menu.value = ''
-  take(value)
+function choose(command: (typeof MENU)[number]['command']) {
+  if (command === 'svg' || command === 'png') emit('save', command)
+  else emit('print', command)
 }
 </script>
 
@@ -105,13 +104,16 @@ function choose(event: Event, take: (value: string) => void) {
     <el-button :aria-pressed="panel === 'detail'" :title="t('slope.aboutItI')" @click="emit('panel', 'detail')">
       {{ t('slope.aboutIt') }}
     </el-button>
-    <select class="field" :aria-label="t('slope.saveOrPrintThePicture')" @change="onSave">
-      <option value="">{{ t('slope.savePrint') }}</option>
-      <option value="svg">{{ t('slope.saveAsSvg') }}</option>
-      <option value="png">{{ t('slope.saveAsPng') }}</option>
-      <option value="one">{{ t('slope.printOnOnePage') }}</option>
-      <option value="tiled">{{ t('slope.printOnSeveralPages') }}</option>
-    </select>
+    <el-dropdown trigger="click" @command="choose">
+      <el-button :aria-label="t('slope.saveOrPrintThePicture')">{{ t('slope.savePrint') }}</el-button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item v-for="one in MENU" :key="one.command" :command="one.command">{{
+            one.says
+          }}</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
   </div>
 </template>
 
