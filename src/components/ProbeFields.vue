@@ -57,7 +57,7 @@ label {
   gap: var(--space-4);
 }
 
-.field {
+.el-input {
   width: 58px;
   min-height: var(--control);
 }

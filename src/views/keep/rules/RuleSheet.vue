@@ -272,11 +272,6 @@ h3 {
   border-top: 1px solid var(--line);
 }
 
-.field {
-  min-height: var(--control);
-  padding: 0 var(--space-8);
-}
-
 .tiny {
   width: 54px;
   text-align: right;
@@ -294,15 +289,8 @@ h3 {
   margin-top: var(--space-8);
 }
 
-.choices .field {
-  width: auto;
-}
-
-fieldset:disabled .field {
-  border-color: transparent;
-  background: none;
-  color: inherit;
-  opacity: 1;
+.choices .el-select {
+  width: 160px;
 }
 
 .out {

@@ -47,9 +47,4 @@ label {
   gap: var(--space-8);
   align-items: center;
 }
-
-.field {
-  min-height: var(--control);
-  font-size: var(--type-body);
-}
 </style>

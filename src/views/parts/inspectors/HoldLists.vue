@@ -94,9 +94,7 @@ summary span {
   font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
-.field {
-  width: 96px;
-  min-height: var(--control);
-  font-size: var(--type-small);
+.el-select {
+  width: 120px;
 }
 </style>

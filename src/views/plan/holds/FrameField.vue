@@ -102,10 +102,7 @@ label {
   gap: var(--space-4);
 }
 
-.field {
-  width: auto;
-  min-width: 120px;
-  min-height: var(--control);
-  font-size: var(--type-body);
+.el-select {
+  width: 180px;
 }
 </style>

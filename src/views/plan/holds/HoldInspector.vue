@@ -163,7 +163,7 @@ fieldset {
   align-items: center;
 }
 
-.denies .field {
+.denies .el-input {
   width: 58px;
   min-height: var(--control);
 }

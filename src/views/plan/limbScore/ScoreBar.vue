@@ -122,7 +122,9 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
   display: flex;
   justify-content: space-between;
   align-items: center;
+  align-self: center;
   min-width: 0;
+  height: calc(100% - 2px);
   margin: 0 var(--space-4);
   border: 1.5px solid var(--ours);
   border-radius: var(--corner-full);

@@ -114,9 +114,8 @@ header {
   align-items: end;
 }
 
-.tools .field {
-  width: auto;
-  max-width: 300px;
+.tools .el-select {
+  width: 280px;
 }
 
 .tools label {

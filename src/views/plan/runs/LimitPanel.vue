@@ -98,7 +98,7 @@ function setLimit(event: Event) {
 <style scoped src="./panel.css"></style>
 
 <style scoped>
-.field {
+.el-input {
   width: 64px;
   min-height: var(--control);
 }

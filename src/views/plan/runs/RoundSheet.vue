@@ -183,7 +183,7 @@ dt {
   align-items: center;
 }
 
-.settings .field {
+.settings .el-input {
   width: 58px;
   min-height: var(--control);
 }

@@ -143,16 +143,6 @@ function choose(command: (typeof MENU)[number]['command']) {
 }
 
 .el-button,
-.field {
-  min-height: var(--control);
-  padding: var(--space-4) var(--space-8);
-  font: var(--weight-strong) var(--type-body) / 1.2 var(--label);
-}
-
-.field {
-  width: 104px;
-}
-
 [aria-pressed='true'] {
   border-color: var(--ours);
   background: var(--ours);

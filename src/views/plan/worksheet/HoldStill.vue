@@ -118,13 +118,6 @@ defineExpose({ focus: () => field.value?.focus() })
 }
 
 .seconds {
-  width: 58px;
-  min-height: var(--control);
-  padding: 0 var(--space-8);
-}
-
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
+  width: 64px;
 }
 </style>
