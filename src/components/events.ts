@@ -11,8 +11,4 @@ export function handlerOf(event: Event): HTMLElement {
 }
 
 /** What stands in the field that an event comes from. */
-export const valueOf = (event: Event): string =>
-  event.target instanceof HTMLSelectElement ? event.target.value : targetOf(event, HTMLInputElement).value
-
-/** Whether the box that an event comes from is ticked. */
-export const isChecked = (event: Event): boolean => targetOf(event, HTMLInputElement).checked
+export const valueOf = (event: Event): string => targetOf(event, HTMLInputElement).value

@@ -38,6 +38,12 @@ export async function mirror(page: Page): Promise<void> {
   await expect(drawer).toBeHidden()
 }
 
+/** Ticks a box, or takes its tick away, by the keyboard: the box that one sees is a drawing. */
+export async function tick(box: Locator, on = true): Promise<void> {
+  if ((await box.isChecked()) !== on) await box.press('Space')
+  await expect(box).toBeChecked({ checked: on })
+}
+
 /** Chooses an option of a list by what it says; in a long one, of which not all is drawn, by typing that first. */
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
   await list.click({ force: true })

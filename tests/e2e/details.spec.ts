@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, exported, openDemo, openScenario, pressOver, settled, worth } from './coach'
+import { choose, exported, openDemo, openScenario, pressOver, settled, tick, worth } from './coach'
 
 interface Exported {
   moves: {
@@ -47,7 +47,7 @@ test('where a reaction ends and which checkpoint it breaks is changed in place',
   const before = await net.getAttribute('title')
   await choose(page, detail.getByRole('combobox', { name: 'Ends in' }), 'Half guard, on top')
   await expect.poll(() => net.getAttribute('title')).not.toBe(before)
-  await detail.getByRole('checkbox').nth(1).check()
+  await tick(detail.getByRole('checkbox').nth(1))
   await settled(page)
   const { reactions } = (await exported(page)) as Exported
   expect(reactions.find(({ id }) => id === 'bridges-over-us')).toMatchObject({

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemo, openScenario, settled, worth } from './coach'
+import { openDemo, openScenario, settled, tick, worth } from './coach'
 
 test('a coach’s evening: forty seconds left and someone who always turns in, from the plan to the printed sheet', async ({
   page,
@@ -77,7 +77,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.getByRole('button', { name: 'Keep as a run' }).click()
   await page.getByRole('link', { name: 'Side by side' }).click()
   const side = page.getByRole('region', { name: 'Runs side by side' })
-  await side.getByRole('checkbox', { name: 'From Turtle, at the flank' }).check()
+  await tick(side.getByRole('checkbox', { name: 'From Turtle, at the flank' }))
   const pinned = side
     .getByRole('article')
     .filter({ has: page.getByRole('heading', { name: 'From Turtle, at the flank' }) })

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, exported, mirror, openDemo, refusal, settled, worth } from './coach'
+import { choose, exported, mirror, openDemo, refusal, settled, tick, worth } from './coach'
 
 test('letting go of a hold reopens an escape, and every number moves', async ({ page }) => {
   await openDemo(page)
@@ -54,8 +54,8 @@ test('a hold is named, given limbs and what it takes, and is worth something on 
   await page.keyboard.press('Enter')
   const detail = page.getByRole('complementary', { name: 'About the hold' })
   await expect(detail).toContainText('ours, in Side control, hips low')
-  await detail.getByLabel('left shoulder').check()
-  await detail.getByLabel('left hand', { exact: true }).uncheck()
+  await tick(detail.getByLabel('left shoulder'))
+  await tick(detail.getByLabel('left hand', { exact: true }), false)
   await detail.getByLabel('Takes from: turn away').fill('9')
   await page.keyboard.press('Tab')
   await expect(page.getByRole('region', { name: 'Their shoulders' })).toContainText('works 1 time of 10')
@@ -64,7 +64,7 @@ test('a hold is named, given limbs and what it takes, and is worth something on 
   await page.getByRole('link', { name: 'Turns to the knees' }).click()
   await expect(page).toHaveURL(/worksheet\/side-control-hips-low/)
   await page.getByText('They must: turn away').click()
-  await page.getByLabel('bridge', { exact: true }).check()
+  await tick(page.getByLabel('bridge', { exact: true }))
   const file = (await exported(page)) as {
     holds: { id: string }[]
     positions: { id: string; holds?: string[] }[]
@@ -92,7 +92,7 @@ test('flipped, every left is a right, what is done is kept as charted, and nothi
   expect(await exported(page)).toEqual(before)
 
   await page.goto('/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip')
-  await page.getByLabel('right foot', { exact: true }).check()
+  await tick(page.getByLabel('right foot', { exact: true }))
   await mirror(page)
   await expect(on).toContainText('our left knee, our left foot on the left hip')
   await page.keyboard.press('Control+z')
@@ -118,9 +118,9 @@ test('the frame gives limbs their words, and a move says what it does to the sid
   await page.goto('/#/worksheet/back-seatbelt-on?move=top-leg-over-the-top-arm')
   const detail = page.getByRole('complementary', { name: 'About it' })
   await expect(detail.getByText('What it does to the sides')).toBeVisible()
-  await detail.getByLabel('swaps which arm is over').check()
+  await tick(detail.getByLabel('swaps which arm is over'))
   await expect(detail).toContainText('left after this move, right where it lands')
-  await detail.getByLabel('swaps which arm is over').uncheck()
+  await tick(detail.getByLabel('swaps which arm is over'), false)
   await expect(detail).not.toContainText('where it lands')
 })
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { choose, nothingSerious, openDemo, refusal, settled, worth } from './coach'
+import { choose, nothingSerious, openDemo, refusal, settled, tick, worth } from './coach'
 
 test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
   await openDemo(page)
@@ -67,7 +67,7 @@ test('axe finds nothing serious on Runs, light and dark', async ({ page }) => {
   await expect(page.locator('#told-2')).toBeVisible()
   await nothingSerious(page)
   await page.goto('/#/runs/what-if')
-  await page.getByLabel('Where it is worth more, we only show a move').check()
+  await tick(page.getByLabel('Where it is worth more, we only show a move'))
   await expect(page.getByRole('list', { name: 'What is only shown' })).toBeVisible()
   await nothingSerious(page)
 })
@@ -115,7 +115,7 @@ test('from a leak to a round: the card is made, tallied, and the leak’s number
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
   await expect(card.getByRole('button', { name: 'It worked 0' })).toBeVisible()
   await expect.poll(() => worth(page)).toBe(before)
-  await card.getByLabel('position only, no finish').check()
+  await tick(card.getByLabel('position only, no finish'))
   await card.getByLabel('Seconds of a round').fill('2')
   await card.getByLabel('Seconds of a round').press('Enter')
   await expect(refusal(page)).toContainText('from 5 to 600 seconds')
@@ -169,10 +169,10 @@ test('runs stand side by side with what sets them apart, one kept from the chain
   await page.getByRole('button', { name: 'Keep as a run' }).click()
   await page.getByRole('link', { name: 'Side by side' }).click()
   const side = page.getByRole('region', { name: 'Runs side by side' })
-  await side.getByRole('checkbox', { name: 'From Underhook, head clear' }).check()
+  await tick(side.getByRole('checkbox', { name: 'From Underhook, head clear' }))
   const names = side.getByRole('article').getByRole('heading')
   await expect(names).toHaveCount(3)
-  await side.getByRole('checkbox', { name: 'Both arms by the legs, with the roll' }).uncheck()
+  await tick(side.getByRole('checkbox', { name: 'Both arms by the legs, with the roll' }), false)
   await expect(names).toHaveText(['Two arms trapped, then the choke', 'From Underhook, head clear'])
   await expect(side.getByText(/begins where it is worth \d+ more than where/)).toBeVisible()
   await side.getByRole('button', { name: 'Notes on From Underhook, head clear' }).click()
@@ -181,7 +181,7 @@ test('runs stand side by side with what sets them apart, one kept from the chain
   await page.getByRole('heading', { level: 1 }).click()
   await settled(page)
   await page.reload()
-  await side.getByRole('checkbox', { name: 'From Underhook, head clear' }).check()
+  await tick(side.getByRole('checkbox', { name: 'From Underhook, head clear' }))
   await expect(page.getByText('against wrestlers')).toBeVisible()
 })
 
@@ -206,7 +206,7 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   await page.goto('/#/runs/what-if')
   const commit = page.getByRole('region', { name: 'How hard to commit' })
   await expect(commit).toContainText(/It would be worth [\d.]+ in a hundred/)
-  await commit.getByLabel('Where it is worth more, we only show a move').check()
+  await tick(commit.getByLabel('Where it is worth more, we only show a move'))
   await expect.poll(() => worth(page)).not.toBe(before)
   await expect(commit.getByRole('list', { name: 'What is only shown' })).toContainText(/ is shown about once in/)
   await commit.getByLabel('Only shown, they react: times').fill('many')
@@ -222,7 +222,7 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   await expect(page.getByText(/If they follow and face us \(.+\), commit to the arm-in choke/)).toBeVisible()
   await page.goto('/#/worksheet/front-headlock-knees-down?move=spin-behind')
   await page.getByText('Only shown: as usual').click()
-  await page.getByLabel('it cannot be shown').check()
+  await tick(page.getByLabel('it cannot be shown'))
   await page.goto('/#/runs/what-if')
   await expect(commit.getByText(/Spin behind/)).toHaveCount(0)
 })

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { exported, openDemo, settled, worth } from './coach'
+import { exported, openDemo, settled, tick, worth } from './coach'
 
 async function openSlope(page: Page): Promise<void> {
   await openDemo(page)
@@ -190,7 +190,7 @@ test('focus fades the rest, bands fold and move, and Enter opens the Worksheet a
   expect(await place.getAttribute('transform')).toBe(x)
 
   await page.getByRole('button', { name: 'Order of rows' }).click()
-  await page.getByLabel('Show Guards').uncheck()
+  await tick(page.getByLabel('Show Guards'), false)
   await expect(page.locator('[data-place="our-closed-guard"]')).toHaveCount(0)
   await page.getByRole('button', { name: 'Mount up' }).click()
   await expect(page.locator('.head').nth(1)).toHaveText('Mount')

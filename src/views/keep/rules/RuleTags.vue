@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
@@ -26,19 +25,23 @@ function forbidFinishes(isForbidden: boolean) {
 <template>
   <fieldset :disabled="!isOwn">
     <legend>{{ t('rules.whatIsOut') }}</legend>
-    <label>
-      <input type="checkbox" :checked="set.noFinish ?? false" @change="forbidFinishes(isChecked($event))" />
-      <span>{{ t('rules.everyFinishControlIsTheGoal') }}</span>
-    </label>
-    <label v-for="(name, tag) in RULE_TAGS" :key="tag">
-      <input type="checkbox" :checked="set.forbids.includes(tag)" @change="forbid(tag, isChecked($event))" />
+    <el-checkbox :disabled="!isOwn" :model-value="set.noFinish ?? false" @change="(on: boolean) => forbidFinishes(on)">
+      <span>{{ t('rules.everyFinishControlIsTheGoal') }}</span></el-checkbox
+    >
+    <el-checkbox
+      v-for="(name, tag) in RULE_TAGS"
+      :key="tag"
+      :disabled="!isOwn"
+      :model-value="set.forbids.includes(tag) ?? false"
+      @change="(on: boolean) => forbid(tag, on)"
+    >
       <span
         >{{ name
         }}<span v-if="movesWith(tag)" class="muted small"
           >&nbsp;{{ t('rules.movesHere', { moves: t('count.move', movesWith(tag)) }) }}</span
         ></span
-      >
-    </label>
+      ></el-checkbox
+    >
   </fieldset>
 </template>
 

@@ -131,10 +131,9 @@ function setAliases(text: string) {
           @change="(picked) => setStall(picked)"
         />
       </label>
-      <label class="across tick">
-        <input type="checkbox" :checked="move.reply ?? false" @change="setOnlyReply(!move.reply)" />
-        {{ t('inspector.onlyInReplyNeverTriedWithout') }}
-      </label>
+      <el-checkbox class="across tick" :model-value="move.reply ?? false" @change="setOnlyReply(!move.reply)">
+        {{ t('inspector.onlyInReplyNeverTriedWithout') }}</el-checkbox
+      >
       <label v-if="!move.reply"
         ><span class="label">{{ t('inspector.slipsOf100FailedTries') }}</span>
         <SteadyInput
@@ -185,9 +184,15 @@ function setAliases(text: string) {
             t('inspector.nothingInParticular')
           }}</span>
         </summary>
-        <label v-for="(says, tag) in RULE_TAGS" :key="tag" class="tag">
-          <input type="checkbox" :checked="move.tags?.includes(tag)" @change="toggleTag(tag)" /> {{ says }}
-        </label>
+        <el-checkbox
+          v-for="(says, tag) in RULE_TAGS"
+          :key="tag"
+          class="tag"
+          :model-value="move.tags?.includes(tag) ?? false"
+          @change="toggleTag(tag)"
+        >
+          {{ says }}</el-checkbox
+        >
       </details>
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />

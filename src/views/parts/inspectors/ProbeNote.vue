@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import ProbeFields from '../../../components/ProbeFields.vue'
@@ -29,14 +28,13 @@ const set = (probe: Probe) =>
     <summary class="label">
       {{ t('inspector.onlyShown') }} <span>{{ says }}</span>
     </summary>
-    <label class="never">
-      <input
-        type="checkbox"
-        :checked="move.probe?.never ?? false"
-        @change="set({ ...move.probe, never: isChecked($event) })"
-      />
-      {{ t('inspector.itCannotBeShownOneGoes') }}
-    </label>
+    <el-checkbox
+      class="never"
+      :model-value="move.probe?.never ?? false"
+      @change="(on: boolean) => set({ ...move.probe, never: on })"
+    >
+      {{ t('inspector.itCannotBeShownOneGoes') }}</el-checkbox
+    >
     <ProbeFields
       v-if="!move.probe?.never"
       :probe="move.probe"

@@ -3,7 +3,6 @@ import PickList from '../../../components/PickList.vue'
 import { named, worded } from '../../../components/options'
 import { END_WORDS } from '../../../core/chart/placeNames'
 import { toPositionId } from '../../../core/chart/ids'
-import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { costText, onceIn } from '../../../core/say/figureText'
@@ -129,14 +128,15 @@ function remove() {
     </div>
     <section v-if="move?.checkpoints?.length" :aria-label="t('inspector.whichCheckpointItBreaks')">
       <h3>{{ t('inspector.itWorksWhenThisIsMissing') }}</h3>
-      <label v-for="checkpoint in move.checkpoints" :key="checkpoint.id" class="check">
-        <input
-          type="checkbox"
-          :checked="reaction.breaks?.includes(checkpoint.id)"
-          @change="toggleBreak(checkpoint.id, isChecked($event))"
-        />
-        <span>{{ said(checkpoint.text) }}</span>
-      </label>
+      <el-checkbox
+        v-for="checkpoint in move.checkpoints"
+        :key="checkpoint.id"
+        class="check"
+        :model-value="reaction.breaks?.includes(checkpoint.id) ?? false"
+        @change="(on: boolean) => toggleBreak(checkpoint.id, on)"
+      >
+        <span>{{ said(checkpoint.text) }}</span></el-checkbox
+      >
     </section>
     <p class="muted small">
       {{ by.length ? t('inspector.metByBy', { by: by.map(({ name }) => name).join(', ') }) : '' }}

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { isChecked } from '../../../components/events'
 import { computed } from 'vue'
 import { setField } from '../../../core/chart/edits/fields'
 import { setTurn } from '../../../core/chart/edits/records'
@@ -36,14 +35,21 @@ function setAcross(isAcross: boolean) {
 <template>
   <div v-if="turns.length || keys.includes('near')" class="across turns">
     <span class="label">{{ t('inspector.whatItDoesToTheSides') }}</span>
-    <label v-for="turn in turns" :key="turn">
-      <input type="checkbox" :checked="turnsOf(move).includes(turn)" @change="toggle(turn, isChecked($event))" />
-      {{ TURNS[turn].says }}
-    </label>
-    <label v-if="keys.includes('near')">
-      <input type="checkbox" :checked="move.across" @change="setAcross(isChecked($event))" />
-      {{ t('inspector.goesAcrossToTheOtherSide') }}
-    </label>
+    <el-checkbox
+      v-for="turn in turns"
+      :key="turn"
+      :model-value="turnsOf(move).includes(turn) ?? false"
+      @change="(on: boolean) => toggle(turn, on)"
+    >
+      {{ TURNS[turn].says }}</el-checkbox
+    >
+    <el-checkbox
+      v-if="keys.includes('near')"
+      :model-value="move.across ?? false"
+      @change="(on: boolean) => setAcross(on)"
+    >
+      {{ t('inspector.goesAcrossToTheOtherSide') }}</el-checkbox
+    >
     <p v-for="one in wrong" :key="one.ask" class="wrong small">
       {{
         t('inspector.askBringsAfterThisMoveLanding', {

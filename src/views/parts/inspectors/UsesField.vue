@@ -20,10 +20,14 @@ function toggle(capability: string) {
       {{ t('inspector.whoMust', { who }) }}
       <span>{{ uses.map(capabilityWords).join(', ') || t('inspector.nothingInParticular') }}</span>
     </summary>
-    <label v-for="capability in all" :key="capability">
-      <input type="checkbox" :checked="uses.includes(capability)" @change="toggle(capability)" />
-      {{ capabilityWords(capability) }}
-    </label>
+    <el-checkbox
+      v-for="capability in all"
+      :key="capability"
+      :model-value="uses.includes(capability) ?? false"
+      @change="toggle(capability)"
+    >
+      {{ capabilityWords(capability) }}</el-checkbox
+    >
   </details>
 </template>
 

@@ -107,9 +107,14 @@ function remove() {
     </p>
     <fieldset>
       <legend class="label">{{ t('holds.limbsThatItTakes') }}</legend>
-      <label v-for="limb in LIMBS" :key="limb">
-        <input type="checkbox" :checked="hold.limbs.includes(limb)" @change="toggleLimb(limb)" /> {{ limbWords(limb) }}
-      </label>
+      <el-checkbox
+        v-for="limb in LIMBS"
+        :key="limb"
+        :model-value="hold.limbs.includes(limb) ?? false"
+        @change="toggleLimb(limb)"
+      >
+        {{ limbWords(limb) }}</el-checkbox
+      >
     </fieldset>
     <label class="across"
       ><span class="label on">{{ t('holds.on') }}</span>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
-import { isChecked } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { finer, onceIn, share } from '../../../core/say/figureText'
@@ -49,10 +48,9 @@ const set = (probe: Probe) => charts.edit(t('runs.howMovesGoThatAreOnly'), (draf
     <p class="muted small">
       {{ t('runs.aMoveCanBeTriedIn') }}
     </p>
-    <label class="switch">
-      <input type="checkbox" :checked="isOn" @change="turn(isChecked($event))" />
-      {{ t('runs.whereItIsWorthMoreWe') }}
-    </label>
+    <el-checkbox class="switch" :model-value="isOn" @change="(on: boolean) => turn(on)">
+      {{ t('runs.whereItIsWorthMoreWe') }}</el-checkbox
+    >
     <ProbeFields
       :probe="settings?.probe"
       :usual="PROBE"

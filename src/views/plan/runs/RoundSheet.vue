@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
-import { isChecked, valueOf } from '../../../components/events'
+import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
@@ -97,10 +97,9 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
         <SteadyInput :value="card.seconds" :aria-label="t('runs.secondsOfARound')" @change="setSeconds" />
         {{ t('runs.seconds') }}
       </label>
-      <label>
-        <input type="checkbox" :checked="card.positionOnly ?? false" @change="setPositionOnly(isChecked($event))" />
-        {{ t('runs.positionOnlyNoFinish') }}
-      </label>
+      <el-checkbox :model-value="card.positionOnly ?? false" @change="(on: boolean) => setPositionOnly(on)">
+        {{ t('runs.positionOnlyNoFinish') }}</el-checkbox
+      >
     </p>
     <div
       v-if="answer"

@@ -103,10 +103,9 @@ const print = () =>
     </p>
     <ul v-else class="which" :aria-label="t('runs.whichRuns')">
       <li v-for="run in runs" :key="run.id">
-        <label>
-          <input type="checkbox" :checked="shown.some(({ id }) => id === run.id)" @change="toggle(run.id)" />
-          {{ run.name }}
-        </label>
+        <el-checkbox :model-value="shown.some(({ id }) => id === run.id)" @change="toggle(run.id)">
+          {{ run.name }}</el-checkbox
+        >
         <button
           type="button"
           class="plain"

@@ -31,15 +31,13 @@ function shift(key: string, name: string, by: -1 | 1) {
     <p class="muted small">{{ t('slope.fromTheCrestDownTheOrder') }}</p>
     <ul>
       <li v-for="{ key, name, places } in graph.bands" :key="key">
-        <label>
-          <input
-            type="checkbox"
-            :checked="!folded.has(key)"
-            :aria-label="t('slope.showName', { name })"
-            @change="toggleFold(key)"
-          />
-          {{ name }} <span class="muted">{{ places.length }}</span>
-        </label>
+        <el-checkbox
+          :model-value="!folded.has(key)"
+          :aria-label="t('slope.showName', { name })"
+          @change="toggleFold(key)"
+        >
+          {{ name }} <span class="muted">{{ places.length }}</span></el-checkbox
+        >
         <span v-if="!isFixed(key)">
           <el-button text :aria-label="t('common.runUp', { run: name })" @click="shift(key, name, -1)"> ↑ </el-button>
           <el-button text :aria-label="t('common.nameDown', { name })" @click="shift(key, name, 1)"> ↓ </el-button>
