@@ -15,7 +15,7 @@ const arms = (page: Page) => page.getByRole('group', { name: 'Arms to attack and
 
 interface File {
   moves: { id: string; adds?: string[]; drops?: string[] }[]
-  runs: { id: string; steps: object[]; intended?: object[] }[]
+  runs: { name: string; steps: object[]; intended?: object[] }[]
 }
 const moveOf = async (page: Page, id: string) => ((await exported(page)) as File).moves.find((move) => move.id === id)!
 
@@ -80,7 +80,7 @@ test('the check finds what comes back, and is quiet about what is meant so', asy
   await page.reload()
   await expect(check).toContainText('1 meant so')
   const file = (await exported(page)) as File
-  expect(file.runs.find(({ id }) => id === RUN)!.intended).toHaveLength(1)
+  expect(file.runs.find(({ name }) => name === RUN)!.intended).toHaveLength(1)
 })
 
 test('a run begins as the plan goes on, and is led another way', async ({ page }) => {
