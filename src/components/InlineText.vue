@@ -89,7 +89,7 @@ defineExpose({ begin })
     tabindex="0"
     class="shown"
     :title="t('marks.labelChange', { label })"
-    :aria-label="`${label}: ${value || placeholder || 'none'}`"
+    :aria-label="`${label}: ${value || placeholder || t('common.none')}`"
     @click="begin"
     @keydown.f2.prevent="begin"
     @keydown.enter.stop.prevent="begin"

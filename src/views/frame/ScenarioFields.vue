@@ -44,7 +44,7 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
 const textOf = (field: 'seconds' | 'breakUp') => {
   const value = scenario.value[field]
   if (field === 'seconds') return clockText(value)
-  return value === null ? t('frame.never') : t('frame.secondsShort', { seconds: value })
+  return value === null ? t('common.never') : t('frame.secondsShort', { seconds: value })
 }
 const TIMES = [
   { field: 'seconds', says: t('frame.clock'), hint: t('frame.minutesAndSecondsOrNone') },

@@ -25,7 +25,7 @@ async function begin() {
     <p class="actions">
       <el-button type="primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <el-button @click="begin">{{ t('frame.startAnEmptyChart') }}</el-button>
-      <FileButton class="quiet">{{ t('frame.importAChart') }}</FileButton>
+      <FileButton text>{{ t('frame.importAChart') }}</FileButton>
     </p>
     <p class="muted small">
       {{ t('frame.everythingStaysInThisBrowserIt') }}

@@ -7,13 +7,10 @@ import { scenarioOf, type Scenario } from '../scenario'
 
 /** Changes the scenario that the chart's settings describe, in the given parts. */
 export function setScenario(chart: Chart, instead: Partial<Scenario>): void {
-  const { breakUp, repeat, slips, ...rest } = instead
-  const { start, goal, seconds, sharpness, objective, rules, probe } = { ...scenarioOf(chart), ...rest }
+  const { start, goal, seconds, sharpness, objective, rules, probe } = { ...scenarioOf(chart), ...instead }
   chart.settings = {
     ...chart.settings,
-    ...(breakUp === undefined ? {} : { breakUp }),
-    ...(repeat === undefined ? {} : { repeat }),
-    ...(slips === undefined ? {} : { slips }),
+    ...pick(instead),
     scenario: {
       ...chart.settings?.scenario,
       start,

@@ -66,10 +66,4 @@ label {
   display: grid;
   gap: var(--space-4);
 }
-
-.field {
-  width: auto;
-  min-height: var(--control);
-  font-size: var(--type-body);
-}
 </style>

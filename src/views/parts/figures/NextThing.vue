@@ -22,6 +22,9 @@ const next = computed(() => (store.stale ? undefined : store.lacks[0]))
 
 <style scoped>
 .next {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-8);
   padding: var(--space-8) var(--space-12);
   border-radius: var(--corner);
   background: var(--caution-soft, var(--ours-soft));

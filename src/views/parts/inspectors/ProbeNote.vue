@@ -14,7 +14,7 @@ const props = defineProps<{ move: Move }>()
 const charts = useCharts()
 const usual = computed(() => usualProbe(present(charts.chart).settings))
 const says = computed(() =>
-  props.move.probe?.never ? 'never' : props.move.probe ? t('inspector.asSetHere') : t('inspector.asUsual'),
+  props.move.probe?.never ? t('common.never') : props.move.probe ? t('inspector.asSetHere') : t('inspector.asUsual'),
 )
 
 const set = (probe: Probe) =>

@@ -20,7 +20,7 @@ const repeats = computed(() => sayRepeats(present(charts.chart), present(store.f
 
 const parts = computed(() => {
   const { endings } = present(store.figures)
-  const finish = present(store.scenario).goal.length ? t('desk.finishedOrAtTheGoal') : 'finished'
+  const finish = present(store.scenario).goal.length ? t('desk.finishedOrAtTheGoal') : t('desk.finished')
   return [
     { key: 'finish', name: finish, value: endings.finish },
     { key: 'ours', name: t('desk.endedAhead'), value: endings.ours },
@@ -29,6 +29,8 @@ const parts = computed(() => {
     { key: 'caught', name: t('desk.caught'), value: endings.caught },
   ]
 })
+/** What reads as none has no part of the bar. */
+const drawn = computed(() => parts.value.filter(({ value }) => share(value) !== '0'))
 </script>
 
 <template>
@@ -43,7 +45,7 @@ const parts = computed(() => {
       <p class="sentence">{{ sentence }}</p>
       <p v-if="repeats" class="muted">{{ repeats }}</p>
       <div class="bar" role="img" :aria-label="parts.map(({ name, value }) => `${hundred(value)} ${name}`).join(', ')">
-        <span v-for="part in parts" :key="part.key" :class="part.key" :style="{ flexGrow: part.value }" />
+        <span v-for="part in drawn" :key="part.key" :class="part.key" :style="{ flexGrow: part.value }" />
       </div>
       <ul>
         <li v-for="part in parts" :key="part.key">

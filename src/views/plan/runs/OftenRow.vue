@@ -36,7 +36,7 @@ const often = defineModel<Often>({ required: true })
         :options="[
           { value: Infinity, label: t('runs.always') },
           { value: 2, label: t('runs.twiceAsOften') },
-          { value: 0, label: t('runs.never') },
+          { value: 0, label: t('common.never') },
         ]"
         @change="(picked) => (often = { ...often, times: Number(picked) })"
       />
