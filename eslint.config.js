@@ -10,7 +10,7 @@ import vueParser from 'vue-eslint-parser'
 const TYPED = ['src/**/*.{ts,vue}']
 
 /** What of an element a reader sees or hears. */
-const SAID = ['title', 'aria-label', 'aria-valuetext', 'label', 'placeholder', 'hint', 'text', 'who']
+const SAID = ['title', 'data-tip', 'aria-label', 'aria-valuetext', 'label', 'placeholder', 'hint', 'text', 'who']
 
 const inEdit = 'CallExpression[callee.property.name=/^(edit|editKept)$/] :function '
 const ofDraft = ':matches([object.name="draft"], [object.object.name="draft"], [object.object.object.name="draft"])'

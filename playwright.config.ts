@@ -16,6 +16,8 @@ export default defineConfig({
     testIdAttribute: 'data-test',
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // The tests of working without a network let them in; all others would fetch the whole build at each start.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
       args: [

@@ -3,6 +3,7 @@ import AutoImport from 'unplugin-auto-import/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { defineConfig, type CSSOptions } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 type PostcssPlugin = NonNullable<Exclude<CSSOptions['postcss'], string | undefined>['plugins']>[number]
 
@@ -27,6 +28,30 @@ export default defineConfig({
     vue(),
     AutoImport({ resolvers: [ElementPlusResolver()], dts: false }),
     Components({ resolvers: [ElementPlusResolver()], dirs: [], dts: false }),
+    // All of it is kept by the browser, so that it opens in a gym without a network; a newer build waits to be let in.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Ataque',
+        short_name: 'Ataque',
+        description: 'Chart grappling attack chains, see what they are worth, and mend the leaks.',
+        theme_color: '#12302c',
+        background_color: '#edf0eb',
+        display: 'standalone',
+        start_url: '/',
+        icons: [
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png,json,wasm}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+      },
+    }),
   ],
   // What vue-i18n has for older ways of use, and for the browser's tools.
   define: {

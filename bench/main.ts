@@ -6,6 +6,7 @@ import { benchInterface } from './interface'
 import { meets, table, type Row } from './measure'
 import { benchQuestions } from './questions'
 import { benchLayout, benchPanning } from './slope'
+import { benchWeight } from './weight'
 
 // `npm run bench` prints a table part by part; with `--json`, all rows as JSON. With names of parts, only those.
 // Ratios are taken within one run.
@@ -19,6 +20,7 @@ const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
   questions: benchQuestions,
   panning: benchPanning,
   interface: benchInterface,
+  weight: benchWeight,
 }
 const wanted = process.argv.slice(2).filter((word) => word in PARTS)
 const asJson = process.argv.includes('--json')

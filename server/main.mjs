@@ -1,8 +1,11 @@
-import { existsSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
+import { createServer as createPlain } from 'node:http'
+import { createServer as createSafe } from 'node:https'
 import { DIST, makeApp } from './app.mjs'
 
-// `npm start`: serves DIST (dist by default) on PORT (4173 by default), on this machine only unless HOST says otherwise.
-const { PORT, HOST: host = 'localhost', ATAQUE_OPEN: open = '/' } = process.env
+// `npm start`: serves DIST (dist by default) on PORT (4173 by default), on this machine only unless HOST says otherwise;
+// by https where CERT and KEY name the files of a certificate.
+const { PORT, HOST: host = 'localhost', ATAQUE_OPEN: open = '/', CERT, KEY } = process.env
 
 function endWith(code, message) {
   console.error(message)
@@ -14,11 +17,26 @@ if (PORT !== undefined && !(/^\d+$/.test(PORT) && Number(PORT) <= 65_535)) {
 }
 if (!existsSync(`${DIST}/index.html`)) endWith(1, 'There is nothing built yet: run npm run build first.')
 
+if (Boolean(CERT) !== Boolean(KEY)) endWith(2, 'CERT and KEY go together: the files of a certificate and of its key.')
+
+/** A server of the application; by https where there is a certificate. */
+function makeServer() {
+  if (!CERT) return createPlain(makeApp())
+  try {
+    return createSafe({ cert: readFileSync(CERT), key: readFileSync(KEY) }, makeApp())
+  } catch (error) {
+    return endWith(2, `The certificate cannot be used: ${error.message}`)
+  }
+}
+
 function listen(port, triesLeft) {
-  const server = makeApp().listen(port, host, (error) => {
-    if (error?.code === 'EADDRINUSE' && triesLeft > 0 && !PORT) return listen(port + 1, triesLeft - 1)
-    if (error) return endWith(1, `Cannot listen on ${host}:${port}: ${error.message}`)
-    console.log(`Ataque: http://${host}:${server.address().port}${open}`)
+  const server = makeServer()
+  server.once('error', (error) => {
+    if (error.code === 'EADDRINUSE' && triesLeft > 0 && !PORT) listen(port + 1, triesLeft - 1)
+    else endWith(1, `Cannot listen on ${host}:${port}: ${error.message}`)
+  })
+  server.listen(port, host, () => {
+    console.log(`Ataque: ${CERT ? 'https' : 'http'}://${host}:${server.address().port}${open}`)
     endOnSignal(server)
   })
 }

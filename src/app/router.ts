@@ -1,32 +1,60 @@
+import { scrollBehavior } from '../views/frame/arriving'
+import type { WordKey } from '../words'
 import { createRouter, createWebHashHistory, type RouteRecordRaw } from 'vue-router'
 
 declare module 'vue-router' {
   interface RouteMeta {
     /** The screen is about the open chart: where none is open, the frame shows the welcome in its place. */
     needsChart?: true
+    /** The name of the screen, for the window and for who hears it. */
+    screen?: WordKey
   }
 }
 
-const needsChart = { needsChart: true } as const
+/** What is known of a screen: its name, and, for most, that it is about the open chart. */
+const about = (screen: WordKey) => ({ screen })
+const ofChart = (screen: WordKey) => ({ screen, needsChart: true }) as const
 
 /** One path a screen; the place within a screen is part of it, so that it can be gone back to. */
 const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/desk' },
   { path: '/demo', component: () => import('../views/keep/charts/OpenDemo.vue') },
-  { path: '/desk', meta: needsChart, component: () => import('../views/plan/desk/DeskView.vue') },
-  { path: '/slope', meta: needsChart, component: () => import('../views/plan/slope/SlopeSheet.vue') },
+  { path: '/desk', meta: ofChart('common.desk'), component: () => import('../views/plan/desk/DeskView.vue') },
+  { path: '/slope', meta: ofChart('frame.slope'), component: () => import('../views/plan/slope/SlopeSheet.vue') },
   {
     path: '/worksheet/:position?',
-    meta: needsChart,
+    meta: ofChart('common.worksheet'),
     component: () => import('../views/plan/worksheet/WorksheetSheet.vue'),
   },
-  { path: '/holds/:position?', meta: needsChart, component: () => import('../views/plan/holds/HoldsSheet.vue') },
-  { path: '/runs/:what?', meta: needsChart, component: () => import('../views/plan/runs/RunsView.vue') },
-  { path: '/score/:run?', meta: needsChart, component: () => import('../views/plan/limbScore/ScoreSheet.vue') },
-  { path: '/shelf', component: () => import('../views/keep/shelf/ShelfView.vue') },
-  { path: '/rules', meta: needsChart, component: () => import('../views/keep/rules/RulesView.vue') },
-  { path: '/charts', component: () => import('../views/keep/charts/ChartsView.vue') },
-  { path: '/:rest(.*)*', redirect: '/desk' },
+  {
+    path: '/worksheet-paper',
+    meta: ofChart('common.worksheet'),
+    component: () => import('../views/plan/worksheet/WorksheetPaper.vue'),
+  },
+  {
+    path: '/holds/:position?',
+    meta: ofChart('common.holds'),
+    component: () => import('../views/plan/holds/HoldsSheet.vue'),
+  },
+  { path: '/runs/:what?', meta: ofChart('common.runs'), component: () => import('../views/plan/runs/RunsView.vue') },
+  {
+    path: '/score/:run?',
+    meta: ofChart('frame.limbScore'),
+    component: () => import('../views/plan/limbScore/ScoreSheet.vue'),
+  },
+  { path: '/shelf', meta: about('frame.shelf'), component: () => import('../views/keep/shelf/ShelfView.vue') },
+  { path: '/rules', meta: ofChart('common.rules'), component: () => import('../views/keep/rules/RulesView.vue') },
+  {
+    path: '/settings',
+    meta: about('settings.settings'),
+    component: () => import('../views/keep/settings/SettingsView.vue'),
+  },
+  { path: '/charts', meta: about('common.charts'), component: () => import('../views/keep/charts/ChartsView.vue') },
+  {
+    path: '/:rest(.*)*',
+    meta: about('frame.unknownPlace'),
+    component: () => import('../views/frame/UnknownPlace.vue'),
+  },
 ]
 
-export const router = createRouter({ history: createWebHashHistory(), routes })
+export const router = createRouter({ history: createWebHashHistory(), routes, scrollBehavior })

@@ -88,7 +88,7 @@ defineExpose({ begin })
     role="button"
     tabindex="0"
     class="shown"
-    :title="t('marks.labelChange', { label })"
+    :data-tip="t('marks.labelChange', { label })"
     :aria-label="`${label}: ${value || placeholder || t('common.none')}`"
     @click="begin"
     @keydown.f2.prevent="begin"
@@ -111,6 +111,17 @@ defineExpose({ begin })
 
 .shown:hover {
   background: color-mix(in srgb, var(--line) 60%, transparent);
+}
+
+@media print {
+  .shown {
+    margin: 0;
+    padding: 0;
+  }
+
+  .shown > .muted {
+    display: none;
+  }
 }
 
 .inline-field {

@@ -10,7 +10,7 @@ const SAID = { trap: t('marks.trap'), leak: t('marks.leak'), even: t('marks.even
 </script>
 
 <template>
-  <span class="net" :class="kind" :title="t('common.labelled', { label: SAID[kind], value: finer(net) })">
+  <span class="net" :class="kind" :data-tip="t('common.labelled', { label: SAID[kind], value: finer(net) })">
     <svg viewBox="0 0 12 12" aria-hidden="true">
       <path v-if="kind === 'trap'" d="M6 1 11 10H1z" />
       <path v-else-if="kind === 'leak'" d="M6 11 1 2h10z" />

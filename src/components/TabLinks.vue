@@ -4,7 +4,7 @@ defineProps<{ label: string; tabs: readonly { key: string; to: string; name: str
 </script>
 
 <template>
-  <p class="tabs" role="group" :aria-label="label">
+  <p class="tabs off-paper" role="group" :aria-label="label">
     <RouterLink v-for="tab in tabs" :key="tab.key" :to="tab.to" :aria-current="tab.key === at ? 'true' : undefined">{{
       tab.name
     }}</RouterLink>

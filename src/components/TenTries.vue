@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Minus, Plus } from '@element-plus/icons-vue'
 import { handlerOf } from './events'
 import { sure } from '../core/sure'
 import { computed, ref } from 'vue'
@@ -68,7 +69,7 @@ function drag(event: PointerEvent) {
         :aria-valuetext="t('marks.partOfTotalTries', { part: part.count, total })"
         aria-valuemin="0"
         aria-valuemax="1000"
-        :title="t('marks.labelPartOfTotal', { label: part.label, part: part.count, total })"
+        :data-tip="t('marks.labelPartOfTotal', { label: part.label, part: part.count, total })"
         @keydown="onKey($event, part)"
       >
         <span
@@ -89,7 +90,7 @@ function drag(event: PointerEvent) {
             :aria-label="t('marks.oneLessLabel', { label: part.label })"
             @click="set(part, part.count - 1)"
           >
-            −
+            <Minus class="icon" />
           </button>
           <b>{{ part.count }}</b>
           <button
@@ -98,7 +99,7 @@ function drag(event: PointerEvent) {
             :aria-label="t('marks.oneMoreLabel', { label: part.label })"
             @click="set(part, part.count + 1)"
           >
-            +
+            <Plus class="icon" />
           </button>
           <i>{{ part.label }}</i>
         </span>
@@ -122,6 +123,7 @@ function drag(event: PointerEvent) {
 <style scoped>
 .strip {
   display: inline-flex;
+  flex-wrap: wrap;
   align-items: center;
   min-height: 24px;
   max-width: 100%;
@@ -222,8 +224,11 @@ function drag(event: PointerEvent) {
 }
 
 .steps button {
-  width: 28px;
-  height: 28px;
+  display: grid;
+  place-items: center;
+  padding: 0;
+  width: var(--tool);
+  height: var(--tool);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--panel);
@@ -233,5 +238,22 @@ function drag(event: PointerEvent) {
 .steps i {
   color: var(--muted);
   font-style: normal;
+}
+
+/* For a finger: parts high enough to press, and their steps where the thumb is. */
+@media (pointer: coarse) {
+  .part {
+    align-items: center;
+    min-height: 44px;
+  }
+
+  .steps {
+    position: fixed;
+    z-index: 20;
+    inset: auto var(--space-12) calc(var(--foot) + var(--space-12)) var(--space-12);
+    justify-content: center;
+    padding: var(--space-8);
+    font-size: var(--type-head);
+  }
 }
 </style>

@@ -80,18 +80,11 @@ export const useCharts = defineStore('charts', () => {
   }
   const { entries, kept, bin } = list
   const { saving, steps, refused, unsaved, redo, exportText } = current
+  const { isExpected } = opening
   return {
     ...{ entries, kept, bin, chart, saving, steps, refused, unsaved, isFlipped, news, isReady, trouble, unreadable },
-    ...{
-      start,
-      edit,
-      undo: settling('undo', current.undo),
-      redo,
-      tell,
-      exportText,
-      retry,
-      everythingKept: () => everythingKept(),
-    },
+    ...{ start, edit, undo: settling('undo', current.undo), redo, tell, exportText, retry, isExpected },
+    everythingKept: () => everythingKept(),
     ...whole,
     ...importing,
     ...useChartViews(store),

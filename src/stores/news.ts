@@ -9,24 +9,17 @@ export interface News {
   text: string
   kind: 'info' | 'warning'
   action?: NewsAction
-  /** Where on the screen it happened, in pixels; absent: nowhere in particular. */
-  place?: Place
   /** Milliseconds since 1970. */
   at: number
 }
 
-export interface Place {
-  left: number
-  top: number
-}
-
-/** Tells the coach something once; the frame shows it, where it happened if that is said. */
-export type Tell = (text: string, kind?: News['kind'], action?: NewsAction, place?: Place) => void
+/** Tells the coach something once; the frame shows it, with what can be done about it. */
+export type Tell = (text: string, kind?: News['kind'], action?: NewsAction) => void
 
 export function useNews() {
   const news = shallowRef<News | null>(null)
-  const tell: Tell = (text, kind = 'info', action, place) => {
-    news.value = { text, kind, at: Date.now(), ...(action ? { action } : {}), ...(place ? { place } : {}) }
+  const tell: Tell = (text, kind = 'info', action) => {
+    news.value = { text, kind, at: Date.now(), ...(action ? { action } : {}) }
   }
   /** The same work; what it cannot do now is told, and comes to false. `done`: what it would have been, as "opened". */
   const telling =

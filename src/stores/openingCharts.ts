@@ -86,7 +86,7 @@ export function useOpeningCharts(
   }
 
   const adding = useAddingCharts(store, list, current, rememberOpen)
-  return { unreadable, open, openLast, letGo, remove, restore, forget, ...adding }
+  return { unreadable, open, openLast, letGo, remove, restore, forget, isExpected: lastOpen() !== null, ...adding }
 }
 
 /** Which chart was open is no loss where site data is blocked. */

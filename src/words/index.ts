@@ -11,11 +11,38 @@ type Words = typeof en
 export type WordKey = { [Area in keyof Words]: `${Area}.${Extract<keyof Words[Area], string>}` }[keyof Words]
 type Named = Record<string, string | number | null | undefined>
 
+/** The languages of the interface, each by its own name. What one of them does not say is said in English. */
+export const LANGUAGES = { en: 'English', de: 'Deutsch' } as const
+export type Language = keyof typeof LANGUAGES
+const KEY = 'ataque-language'
+
+function keptLanguage(): Language {
+  try {
+    return localStorage.getItem(KEY) === 'de' ? 'de' : 'en'
+  } catch {
+    return 'en'
+  }
+}
+
+/** The language that is spoken. Labels are made as the modules load, so that it is settled before any of them. */
+export const language = keptLanguage()
+const other = language === 'de' ? (await import('./de.json')).default : undefined
+if (typeof document !== 'undefined') document.documentElement.lang = language
+
+/** Speaks another language from now on; the page is loaded anew for it. */
+export function speak(chosen: Language): void {
+  localStorage.setItem(KEY, chosen)
+  location.reload()
+}
+
+/** Not all of it need be said in the other language. */
+const messages = { en, de: (other ?? en) as typeof en }
+
 export const i18n = createI18n({
   legacy: false,
-  locale: 'en',
+  locale: language,
   fallbackLocale: 'en',
-  messages: { en },
+  messages,
   // `>` and `<` are part of the notation that some of the words show.
   warnHtmlMessage: false,
 })

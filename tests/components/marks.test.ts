@@ -19,7 +19,7 @@ describe('marks', () => {
     expect(wrapper.classes()).toContain(kind)
     expect(wrapper.get('.readers-only').text()).toBe(kind)
     expect(wrapper.text()).toContain(text)
-    expect(wrapper.attributes('title')).toContain(`${kind}: `)
+    expect(wrapper.attributes('data-tip')).toContain(`${kind}: `)
     const shapes = { trap: /^M6 1 /, leak: /^M6 11 /, even: /^M1 5/ }
     expect(wrapper.get('path').attributes('d')).toMatch(shapes[kind as keyof typeof shapes])
   })

@@ -15,6 +15,16 @@ export async function openDemo(page: Page): Promise<void> {
   expect(errors).toEqual([])
 }
 
+/** The demo plan with a round made of its worst leak, so that every screen has something to show. */
+export async function openDemoWithRound(page: Page): Promise<void> {
+  await openDemo(page)
+  await page
+    .getByRole('button', { name: /^A round of/ })
+    .first()
+    .click()
+  await expect(page.getByRole('article').getByText('Tap early').first()).toBeVisible()
+}
+
 /** Waits until the figures of the newest chart are on the screen and it is kept. */
 export async function settled(page: Page): Promise<void> {
   await expect(page.getByTestId('headline')).toContainText(/\d/)
@@ -53,7 +63,7 @@ export async function choose(page: Page, list: Locator, option: string): Promise
 
 /** The start's value, to a hundredth of an exchange in a hundred. */
 export async function worth(page: Page): Promise<string> {
-  const title = await page.getByTestId('headline').getByRole('button').getAttribute('title')
+  const title = await page.getByTestId('headline').getByRole('button').getAttribute('data-tip')
   return title!.replace(/^.*: /, '')
 }
 

@@ -8,7 +8,7 @@ test('the Desk says first what to drill, and what is promised comes when it is d
   await expect(first).toContainText(/comes up about .+; lands \d of ten now, \d\.?\d? drilled/)
   const gain = panel.getByRole('listitem').first().getByRole('button')
   await expect(gain).toHaveText(/^\+/)
-  const promised = Number((await gain.getAttribute('title'))!.replace(/^.*: /, ''))
+  const promised = Number((await gain.getAttribute('data-tip'))!.replace(/^.*: /, ''))
   await gain.click()
   await expect(page.getByText(/What it would bring/)).toBeVisible()
   await page.keyboard.press('Escape')

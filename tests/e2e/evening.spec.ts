@@ -29,7 +29,10 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await expect(what.locator('.said')).toContainText(/^\s*Then the start is worth [\d.]+ against [\d.]+/)
   await what.getByRole('button', { name: 'Plan for this' }).click()
   await expect.poll(() => worth(page)).not.toBe(usual)
-  await expect(page.getByRole('button', { name: 'Undo' })).toHaveAttribute('title', /supposed/)
+  await expect(page.getByRole('navigation', { name: 'Screens' }).getByRole('button', { name: 'Undo' })).toHaveAttribute(
+    'data-tip',
+    /supposed/,
+  )
 
   // The plan, said.
   await page.getByRole('link', { name: 'The chain, said' }).click()
@@ -87,7 +90,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
   await page.getByRole('button', { name: 'Print' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-printed', 'yes')
   await page.emulateMedia({ media: 'print' })
-  const sheet = page.locator('.part-print')
+  const sheet = page.locator('.right')
   await expect(sheet).toContainText('0:40')
   await expect(sheet).toContainText('If they turn in under us')
   await expect(sheet.getByRole('list', { name: 'Cautions' })).toContainText('Tap early')

@@ -208,7 +208,7 @@ test('a chart that could not be saved stays, and is named, while another is open
   await page.close({ runBeforeUnload: true })
   expect(await asked).toBe('beforeunload')
   await page.getByRole('alert').getByRole('button', { name: 'Renamed' }).click()
-  await expect(page).toHaveTitle(/^Renamed/)
+  await expect(page).toHaveTitle(/Renamed/)
   // In one go: it also tries again by itself, and then there is nothing left to press.
   await page
     .getByRole('alert')
@@ -219,7 +219,7 @@ test('a chart that could not be saved stays, and is named, while another is open
     })
   await expect(page.getByTestId('saved')).toContainText(/^Saved/)
   await page.reload()
-  await expect(page).toHaveTitle(/^Renamed/)
+  await expect(page).toHaveTitle(/Renamed/)
 })
 
 test('a tab of an older build says that it has to be reloaded, and keeps what was done', async ({ page }) => {

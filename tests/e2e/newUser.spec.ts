@@ -34,7 +34,9 @@ test('a new coach mends the worst leak, and keeps it', async ({ page }) => {
   const file = await exported(page)
   await page.getByRole('button', { name: 'Delete' }).click()
   await expect(page.getByText('No chart yet.')).toBeVisible()
+  // Nothing brings it back, so it asks.
   await page.getByRole('button', { name: 'Forget for good' }).click()
+  await page.getByRole('tooltip').getByRole('button', { name: 'Forget for good' }).click()
   await importText(page, JSON.stringify(file))
   await settled(page)
   expect(await exported(page)).toEqual(file)
@@ -66,7 +68,7 @@ test('every figure opens to terms that sum to it', async ({ page }) => {
   ]
   for (const name of names) {
     const figure = page.getByRole('region', { name: 'Underhook, head clear' }).getByRole('button', { name }).first()
-    const finer = (await figure.getAttribute('title'))!.match(/(−?\d+\.\d+)$/)![1]
+    const finer = (await figure.getAttribute('data-tip'))!.match(/(−?\d+\.\d+)$/)![1]
     await figure.click()
     const dialog = page.getByRole('dialog', { name: /made of/ })
     await expect(dialog.locator('tfoot td').last()).toHaveText(finer)

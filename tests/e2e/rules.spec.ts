@@ -8,7 +8,7 @@ test('rules in force move the number, score the plan and grey what they do not a
   await page.getByRole('link', { name: 'Rules' }).click()
   const juniors = page.getByRole('listitem').filter({ hasText: 'Juniors' })
   await expect(juniors).toContainText(/[−-]\d/)
-  await juniors.getByRole('radio').check()
+  await tick(juniors.getByRole('radio'))
   await expect.poll(() => worth(page)).not.toBe(free)
   await expect(page.getByTestId('points')).toContainText(/\d\.\d : \d\.\d/)
   const table = page.getByRole('region', { name: 'Expected points' })
@@ -49,7 +49,7 @@ test('a set is copied, changed and kept in the file, and points follow', async (
 test('strikes say what they change where it is met, and the screen is sound', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/rules')
-  await page.getByRole('listitem').filter({ hasText: 'Strikes allowed' }).getByRole('radio').check()
+  await tick(page.getByRole('listitem').filter({ hasText: 'Strikes allowed' }).getByRole('radio'))
   await page.getByRole('button', { name: /^Strikes allowed/ }).click()
   await expect(page.getByRole('region', { name: 'What strikes change' })).toContainText('leaves the head open')
   const found = await new AxeBuilder({ page }).analyze()

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { choose, exported, mirror, nothingSerious, openDemo, refusal, settled } from './coach'
+import { choose, exported, mirror, openDemo, refusal, settled } from './coach'
 
 const RUN = 'Two arms trapped, then the choke'
 
@@ -147,10 +147,4 @@ test('what the plan prefers now is said for readers of every sharpness', async (
     await expect(panel.getByRole('row').filter({ hasText: sharpness }).last()).toContainText(/at once|first|too close/)
   }
   await expect(panel).toContainText('the answer is Cross the wrists, which then lands 7 of ten instead of 5')
-})
-
-test('axe finds nothing serious in the score and the figure, light and dark', async ({ page }) => {
-  await openScore(page)
-  await expect(page.getByRole('region', { name: 'Now or later' })).toContainText('%')
-  await nothingSerious(page)
 })

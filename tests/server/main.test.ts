@@ -1,6 +1,7 @@
-import { spawn } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { request } from 'node:https'
+import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
@@ -26,7 +27,7 @@ function start(env: Record<string, string>) {
 
 async function address({ said }: ReturnType<typeof start>): Promise<string> {
   for (;;) {
-    const found = /http:\S+/.exec(said.text)?.[0]
+    const found = /https?:\S+/.exec(said.text)?.[0]
     if (found) return found
     await new Promise((later) => setTimeout(later, 10))
   }
@@ -63,3 +64,34 @@ it.each(['development', 'production'])(
     expect(await server.ended).toBe(0)
   },
 )
+
+it('serves by https with a certificate of one’s own', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'ataque-cert-'))
+  const [CERT, KEY] = [join(folder, 'gym.crt'), join(folder, 'gym.key')]
+  const made = ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '1', '-subj', '/CN=localhost']
+  execFileSync('openssl', [...made, '-addext', 'subjectAltName=DNS:localhost', '-keyout', KEY, '-out', CERT], {
+    stdio: 'ignore',
+  })
+  const server = start({ CERT, KEY })
+  const base = await address(server)
+  expect(base).toMatch(/^https:/)
+  const body = await new Promise<string>((said, failed) => {
+    const asked = request(base, { ca: readFileSync(CERT), agent: false }, (response) => {
+      let text = ''
+      response.on('data', (part) => (text += String(part))).on('end', () => said(text))
+    })
+    asked.on('error', failed).end()
+  })
+  expect(body).toContain('Ataque')
+  server.process.kill('SIGTERM')
+  expect(await server.ended).toBe(0)
+})
+
+it.each([
+  [{ CERT: 'gym.crt' }, 'CERT and KEY go together'],
+  [{ CERT: '/nowhere/gym.crt', KEY: '/nowhere/gym.key' }, 'The certificate cannot be used: ENOENT'],
+])('refuses half a certificate, and one that is not there: %o', async (env, says) => {
+  const { ended, said } = start(env as Record<string, string>)
+  expect(await ended).toBe(2)
+  expect(said.text).toContain(says)
+})

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import ts from 'typescript'
+import de from '../../src/words/de.json' with { type: 'json' }
 import en from '../../src/words/en.json' with { type: 'json' }
 import { t } from '../../src/words'
 
@@ -49,6 +50,18 @@ describe('the words of the interface', () => {
     )
     expect(wrong).toEqual([])
     expect(sources.length).toBeGreaterThan(150)
+  })
+
+  it('are in the other language those of English, with the same places, and all of the frame and the settings', () => {
+    const others = Object.entries<Record<string, string>>(de).flatMap(([area, words]) =>
+      Object.entries(words).map(([word, text]) => [`${area}.${word}`, text] as const),
+    )
+    for (const [key, text] of others) {
+      expect([key, messages.has(key)]).toEqual([key, true])
+      expect([key, placesOf(text).sort()]).toEqual([key, placesOf(messages.get(key) ?? '').sort()])
+    }
+    expect(Object.keys(de.frame).sort()).toEqual(Object.keys(en.frame).sort())
+    expect(Object.keys(de.settings).sort()).toEqual(Object.keys(en.settings).sort())
   })
 
   it('are found where a template takes a sentence apart', () => {

@@ -18,7 +18,7 @@ describe('the list of positions', () => {
         .toSorted(),
     )
     expect(shown.wrapper.get('[aria-current=page]').attributes('data-position')).toBe('scarf-hold')
-    expect(shown.wrapper.findAll('h3').length).toBeGreaterThan(3)
+    expect(shown.wrapper.findAll('h2').length).toBeGreaterThan(3)
   })
 
   it('says what each is worth, and greys that where it is of before the last change', async () => {
@@ -39,7 +39,7 @@ describe('the list of positions', () => {
     const shown = await list()
     const ids = () => shown.wrapper.findAll('a').map((row) => row.attributes('data-position'))
     const before = ids()
-    const first = shown.wrapper.get('h3').element.parentElement!.nextElementSibling!.querySelector('a')!
+    const first = shown.wrapper.get('h2').element.parentElement!.nextElementSibling!.querySelector('a')!
     const { position } = first.dataset
     const press = (key: string, altKey = true) =>
       shown.wrapper.get(`[data-position="${position}"]`).trigger('keydown', { key, altKey })

@@ -107,9 +107,10 @@ describe('keys on the Slope', () => {
     expect(press('p', undefined)).toBe('ask position')
   })
 
-  it('push with Alt, pan with Shift, and leave the browser its own', () => {
-    expect(press('ArrowLeft', item, { altKey: true })).toBe('push -24 0 push')
-    expect(press('ArrowDown', item, { altKey: true })).toMatch('push 0 1')
+  it('push with Ctrl, pan with Shift, and leave the browser its own', () => {
+    expect(press('ArrowLeft', item, { ctrlKey: true })).toBe('push -24 0 push')
+    expect(press('ArrowDown', item, { ctrlKey: true })).toMatch('push 0 1')
+    expect(press('ArrowLeft', item, { altKey: true })).toBeUndefined()
     expect(press('ArrowLeft', item, { shiftKey: true })).toBe('pan 80 0')
     expect(press('ArrowUp', item, { shiftKey: true })).toBe('pan 0 80')
     expect(press('+', item, { shiftKey: true })).toBe('zoom in')

@@ -1,29 +1,51 @@
 <script setup lang="ts">
-import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { followTips, tipped } from '../../components/tips'
 import { useCharts } from '../../stores/charts'
 import { provideAsking } from '../parts/figures/ask'
-import ExplainPopover from '../parts/figures/ExplainPopover.vue'
-import CommandPalette from './CommandPalette.vue'
+import { useHasRail } from '../parts/layout/room'
+import BottomBar from './BottomBar.vue'
 import FileDrop from './FileDrop.vue'
+import MessageLine from './MessageLine.vue'
+import CommandPalette from './CommandPalette.vue'
 import NavRail from './NavRail.vue'
 import NewsBar from './NewsBar.vue'
+import PaperFoot from './PaperFoot.vue'
+import PaperHead from './PaperHead.vue'
 import RefusalNote from './RefusalNote.vue'
 import WelcomePanel from './WelcomePanel.vue'
-import { shortcutOf } from './shortcuts'
+import { useArriving } from './arriving'
+import { useWaitsForFigures } from './firstFigures'
+import { useLiking } from './liking'
+import { noteTyping, shortcutOf } from './shortcuts'
 import { t } from '../../words'
 
 /** Loaded on demand: its lists are large, and without a chart there is no scenario. */
 const ScenarioBar = defineAsyncComponent(() => import('./ScenarioBar.vue'))
+
+/** Loaded on demand, once a figure is asked: the library's way to put it beside the figure is large. */
+const ExplainPopover = defineAsyncComponent(() => import('../parts/figures/ExplainPopover.vue'))
 /** Loaded on demand: they are seldom opened. */
+const TipHost = defineAsyncComponent(() => import('../../components/TipHost.vue'))
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
 const UnreadableChart = defineAsyncComponent(() => import('./UnreadableChart.vue'))
 
 const charts = useCharts()
-provideAsking()
+const { anchor } = provideAsking()
+const isAsked = ref(false)
+watch(anchor, () => (isAsked.value = true))
+followTips()
+useLiking()
+noteTyping()
+const hasRail = useHasRail()
+/** The room of the bar is kept from the start where a chart will be opened. */
+const hasBar = computed(() => (charts.isReady || charts.chart ? charts.chart?.positions.length : charts.isExpected))
+const waits = useWaitsForFigures()
+const screen = ref<HTMLElement>()
 const isPaletteOpen = ref(false)
 const isSheetOpen = ref(false)
-useTitle(computed(() => (charts.chart ? t('frame.chartAtaque', { chart: charts.chart.title }) : 'Ataque')))
+const arrived = useArriving()
 
 const ACTIONS: Record<string, () => void> = {
   undo: () => charts.undo(),
@@ -46,21 +68,28 @@ useEventListener(document, 'keydown', (event) => {
 </script>
 
 <template>
-  <a class="skip button" href="#screen">{{ t('frame.toTheScreen') }}</a>
+  <el-button class="skip" @click="screen?.focus()">{{ t('frame.toTheScreen') }}</el-button>
+  <p class="readers-only" aria-live="polite">{{ arrived }}</p>
   <div class="frame">
-    <NavRail @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
+    <NavRail v-if="hasRail" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
     <div class="right">
-      <ScenarioBar v-if="charts.chart?.positions.length" />
+      <div v-if="hasBar" class="bar-room off-paper"><ScenarioBar v-if="charts.chart" /></div>
       <NewsBar />
-      <main id="screen" tabindex="-1">
+      <PaperHead />
+      <main id="screen" ref="screen" tabindex="-1">
         <RouterView v-if="charts.isReady" v-slot="{ Component, route }">
           <WelcomePanel v-if="route.meta.needsChart && !charts.chart" />
+          <el-skeleton v-else-if="route.meta.needsChart && waits" class="waits" :rows="8" />
           <component :is="Component" v-else :key="route.meta.needsChart ? charts.chart?.id : undefined" />
         </RouterView>
       </main>
+      <PaperFoot />
+      <MessageLine />
     </div>
+    <BottomBar v-if="!hasRail" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
   </div>
-  <ExplainPopover />
+  <ExplainPopover v-if="isAsked" />
+  <TipHost v-if="tipped" />
   <CommandPalette v-if="isPaletteOpen" @close="isPaletteOpen = false" @shortcuts="isSheetOpen = true" />
   <ShortcutSheet v-if="isSheetOpen" @close="isSheetOpen = false" />
   <FileDrop />
@@ -71,7 +100,7 @@ useEventListener(document, 'keydown', (event) => {
 <style scoped>
 .frame {
   display: grid;
-  grid-template-columns: 88px minmax(0, 1fr);
+  grid-template-columns: auto minmax(0, 1fr);
   height: 100%;
 }
 
@@ -82,6 +111,17 @@ useEventListener(document, 'keydown', (event) => {
   min-height: 0;
 }
 
+/* Kept while the bar is fetched. */
+.bar-room {
+  flex: none;
+  height: var(--bar);
+  background: var(--panel);
+}
+
+.waits {
+  padding: var(--space-24);
+}
+
 main {
   flex: 1;
   min-height: 0;
@@ -90,6 +130,25 @@ main {
 
 main:focus {
   outline: none;
+}
+
+@media (width < 1024px) {
+  .frame {
+    grid-template-rows: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+/* Where the screen is magnified until little of its height is left, all of it scrolls and no bar stays. */
+@media (height < 480px) {
+  .frame {
+    height: auto;
+    min-height: 100%;
+  }
+
+  main {
+    overflow: visible;
+  }
 }
 
 .skip {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CaretBottom, CaretTop } from '@element-plus/icons-vue'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { signed } from '../../core/say/figureText'
@@ -27,7 +28,7 @@ const deltaText = (moved: number) =>
   <div class="headline">
     <span v-if="store.points" class="label"
       >{{ t('frame.worth') }}
-      <RouterLink to="/rules" :title="t('frame.expectedPointsAnExchangeUnderRules', { rules: store.rules?.name })"
+      <RouterLink to="/rules" :data-tip="t('frame.expectedPointsAnExchangeUnderRules', { rules: store.rules?.name })"
         >{{ t('common.points') }}
         <b data-test="points">{{ store.points.ours.toFixed(1) }} : {{ store.points.theirs.toFixed(1) }}</b></RouterLink
       ></span
@@ -36,13 +37,13 @@ const deltaText = (moved: number) =>
       v-else-if="store.lacks.length"
       to="/desk"
       class="label rough"
-      :title="t('frame.tooLittleIsChartedToTrust')"
+      :data-tip="t('frame.tooLittleIsChartedToTrust')"
       >{{ t('frame.roughTooLittleCharted') }}</RouterLink
     >
-    <span v-else class="label" :title="WORTH">{{ t('common.worth') }}</span>
+    <span v-else class="label" :data-tip="WORTH">{{ t('common.worth') }}</span>
     <span class="value" aria-live="polite" data-test="headline">
       <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
-        >{{ delta > 0 ? '▲' : '▼' }} {{ deltaText(delta) }}</span
+        ><component :is="delta > 0 ? CaretTop : CaretBottom" class="icon" /> {{ deltaText(delta) }}</span
       >
       <span v-else-if="store.isBusy" class="delta muted">…</span>
       <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" :label="t('common.worthOfTheStart')" />

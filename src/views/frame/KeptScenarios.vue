@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Close } from '@element-plus/icons-vue'
+import IconButton from '../../components/IconButton.vue'
 import { computed, ref } from 'vue'
 import { present } from '../../core/sure'
 import { forgetScenario, goBackToScenario, keepScenario } from '../../core/game/edits/scenario'
@@ -41,9 +43,11 @@ function forget(id: string, called: string) {
           @click="goBack(one.id, one.name)"
           >{{ one.name }}</el-button
         >
-        <el-button text :aria-label="t('frame.forgetTheScenario', { name: one.name })" @click="forget(one.id, one.name)"
-          >×</el-button
-        >
+        <IconButton
+          :icon="Close"
+          :name="t('frame.forgetTheScenario', { name: one.name })"
+          @click="forget(one.id, one.name)"
+        />
       </li>
     </ul>
     <form v-if="!now" @submit.prevent="keep">

@@ -50,7 +50,7 @@ useEventListener(document, 'keydown', close)
 </script>
 
 <template>
-  <p v-if="charts.refused" id="refusal" class="refusal" role="alert" :style="place">
+  <p v-if="charts.refused" id="refusal" class="refusal off-paper" role="alert" :style="place">
     <b>{{ t('frame.notDone') }}</b> {{ reasons.join('; ') }}.
   </p>
 </template>

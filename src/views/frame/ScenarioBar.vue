@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import RowButton from '../../components/RowButton.vue'
+import { ArrowDown, ArrowUp } from '@element-plus/icons-vue'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
@@ -15,20 +17,19 @@ const said = computed(() => scenarioShort(present(charts.chart), charts.isFlippe
 </script>
 
 <template>
-  <section class="bar" :aria-label="t('common.scenario')">
-    <button
-      type="button"
-      class="plain line"
+  <section class="bar off-paper" :aria-label="t('common.scenario')">
+    <RowButton
+      class="line"
       :aria-expanded="isOpen"
-      :title="t('frame.whatEveryFigureDependsOn')"
+      :data-tip="t('frame.whatEveryFigureDependsOn')"
       @click="isOpen = !isOpen"
     >
       <span class="label">{{ t('common.scenario') }}</span>
       <span class="says" data-test="scenario"
         ><b v-if="said.name">{{ said.name }}: </b>{{ said.says }}</span
       >
-      <span class="more" aria-hidden="true">{{ isOpen ? '▴' : '▾' }}</span>
-    </button>
+      <component :is="isOpen ? ArrowUp : ArrowDown" class="icon" />
+    </RowButton>
     <HeadlineWorth />
   </section>
   <ScenarioDrawer v-if="isOpen" @close="isOpen = false" />
@@ -50,6 +51,7 @@ const said = computed(() => scenarioShort(present(charts.chart), charts.isFlippe
   flex: 1;
   grid-template-columns: minmax(0, auto) auto;
   justify-content: start;
+  align-items: center;
   gap: 0 var(--space-8);
   min-width: 0;
   min-height: var(--control);
@@ -64,6 +66,21 @@ const said = computed(() => scenarioShort(present(charts.chart), charts.isFlippe
   font: var(--type-lead) / 1.3 var(--label);
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+/* Two lines of what it says, rather than its heading and half of it. */
+@media (width < 768px) {
+  .label {
+    display: none;
+  }
+
+  .says {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    font-size: var(--type-body);
+    white-space: normal;
+  }
 }
 
 .line:hover .says {

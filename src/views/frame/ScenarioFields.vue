@@ -6,7 +6,8 @@ import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
 import { MAX_SECONDS, MAX_SHARPNESS, type Objective } from '../../core/game/scenario'
 import type { PositionId } from '../../core/chart/ids'
-import { clockRefusal, clockText, readClock } from '../../core/say/figureText'
+import { clockRefusal, readClock } from '../../core/say/figureText'
+import { timeText } from '../../stores/settings'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
@@ -43,7 +44,7 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
 
 const textOf = (field: 'seconds' | 'breakUp') => {
   const value = scenario.value[field]
-  if (field === 'seconds') return clockText(value)
+  if (field === 'seconds') return timeText(value)
   return value === null ? t('common.never') : t('frame.secondsShort', { seconds: value })
 }
 const TIMES = [
@@ -110,7 +111,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
       <SteadyInput
         :value="textOf(one.field)"
         :aria-label="one.says"
-        :title="one.hint"
+        :data-tip="one.hint"
         @change="setTime(one.field, $event)"
       />
       <em v-if="wrong?.field === one.field" class="wrong" role="alert">{{ wrong.says }}</em></label
@@ -136,7 +137,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
       <SteadyInput
         :value="t('frame.percent', { percent: Math.round(scenario[one.field] * 100) })"
         :aria-label="one.says"
-        :title="one.hint"
+        :data-tip="one.hint"
         @change="setShare(one.field, $event)"
       />
       <em v-if="wrong?.field === one.field" class="wrong" role="alert">{{ wrong.says }}</em></label
@@ -156,7 +157,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
       <small v-if="ruleNotes" class="muted small">{{ ruleNotes }}</small></label
     >
     <div class="beside">
-      <span class="label" :title="t('frame.everyLeftAndRightAsSeen')">{{ t('frame.mirroredLeftIsRight') }}</span>
+      <span class="label" :data-tip="t('frame.everyLeftAndRightAsSeen')">{{ t('frame.mirroredLeftIsRight') }}</span>
       <el-switch v-model="charts.isFlipped" :aria-label="t('frame.mirroredLeftIsRight')" />
     </div>
   </section>

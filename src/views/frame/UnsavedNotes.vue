@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Close } from '@element-plus/icons-vue'
+import IconButton from '../../components/IconButton.vue'
 import { computed, ref, watch } from 'vue'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
@@ -41,7 +43,7 @@ const reload = () => location.reload()
     <el-button v-if="charts.chart" @click="exportChart()">
       {{ t('frame.exportThisChart') }}
     </el-button>
-    <button type="button" class="plain" :aria-label="t('frame.close')" @click="isRead = true">×</button>
+    <IconButton :icon="Close" :name="t('frame.close')" @click="isRead = true" />
   </div>
   <div v-if="charts.saving.state === 'forgotten'" class="news warning" role="alert">
     <span>{{ t('frame.anotherTabHasForgottenThisChart') }}</span>

@@ -2,7 +2,8 @@
 import { useRouter } from 'vue-router'
 import { useCharts } from '../../stores/charts'
 import { openDemo } from '../parts/files/demo'
-import FileButton from '../parts/files/FileButton.vue'
+import FileButton from '../../components/FileButton.vue'
+import { importFile } from '../parts/files/importing'
 import { t } from '../../words'
 
 const charts = useCharts()
@@ -25,7 +26,7 @@ async function begin() {
     <p class="actions">
       <el-button type="primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <el-button @click="begin">{{ t('frame.startAnEmptyChart') }}</el-button>
-      <FileButton text>{{ t('frame.importAChart') }}</FileButton>
+      <FileButton text :label="t('files.chartFile')" @file="importFile">{{ t('frame.importAChart') }}</FileButton>
     </p>
     <p class="muted small">
       {{ t('frame.everythingStaysInThisBrowserIt') }}

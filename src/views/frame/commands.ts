@@ -1,6 +1,7 @@
 import type { Chart } from '../../core/chart/chart'
 import { alsoSaid } from '../../core/sides/vocabulary'
 import { t, type WordKey } from '../../words'
+import { PLACES } from './places'
 
 /** An entry of the palette: a place to go to, or an action. */
 export interface Command {
@@ -26,43 +27,47 @@ function alsoFound(command: Command): Command {
 }
 
 /** A place of the palette by its path: its name, what else it is called, and whether it is a screen or part of one. */
-function place(path: string, name: WordKey, called?: WordKey, where = t('frame.screen')): Command {
-  return { key: path, name: t(name), ...(called && { aliases: also(called) }), where, go: { path } }
+function place(path: string, name: string, called?: WordKey, where = t('frame.screen')): Command {
+  return { key: path, name, ...(called && { aliases: also(called) }), where, go: { path } }
 }
 
 function action(does: Action, name: WordKey, called: WordKey): Command {
   return { key: does, name: t(name), aliases: also(called), where: t('frame.action'), does }
 }
 
+/** What else screens are called. */
+const FOUND_AS: Partial<Record<string, WordKey>> = {
+  '/slope': 'finding.slope',
+  '/runs': 'finding.runs',
+  '/holds': 'finding.holds',
+  '/shelf': 'finding.shelf',
+  '/rules': 'finding.rules',
+  '/charts': 'finding.charts',
+  '/settings': 'finding.settings',
+}
+
 const screens = (): Command[] => [
-  place('/desk', 'common.desk'),
-  place('/slope', 'frame.slope', 'finding.slope'),
-  place('/worksheet', 'common.worksheet'),
-  place('/runs', 'common.runs', 'finding.runs'),
-  place('/holds', 'common.holds', 'finding.holds'),
-  place('/score', 'frame.limbScore', 'finding.score'),
-  place('/shelf', 'frame.shelf', 'finding.shelf'),
-  place('/rules', 'common.rules', 'finding.rules'),
-  place('/charts', 'common.charts', 'finding.charts'),
+  ...PLACES.map(({ to, name }) => place(to, name, FOUND_AS[to])),
+  place('/score', t('frame.limbScore'), 'finding.score'),
 ]
 
 /** Tabs of screens. A path that a screen has as well is another entry under another name. */
 const tabs = (): Command[] =>
   [
-    place('/runs', 'common.theChainSaid', 'finding.chain', t('frame.tab')),
-    place('/runs/side-by-side', 'common.sideBySide', 'finding.sideBySide', t('frame.tab')),
-    place('/runs/rounds', 'common.rounds', 'finding.rounds', t('frame.tab')),
-    place('/runs/beat', 'common.howTheyWouldBeatUs', 'finding.beat', t('frame.tab')),
-    place('/runs/what-if', 'common.whatIf', 'finding.whatIf', t('frame.tab')),
-    place('/holds', 'frame.holdsOnePosition', 'finding.holds', t('frame.tab')),
-    place('/score', 'common.aRunLimbByLimb', 'finding.limbByLimb', t('frame.tab')),
+    place('/runs', t('common.theChainSaid'), 'finding.chain', t('frame.tab')),
+    place('/runs/side-by-side', t('common.sideBySide'), 'finding.sideBySide', t('frame.tab')),
+    place('/runs/rounds', t('common.rounds'), 'finding.rounds', t('frame.tab')),
+    place('/runs/beat', t('common.howTheyWouldBeatUs'), 'finding.beat', t('frame.tab')),
+    place('/runs/what-if', t('common.whatIf'), 'finding.whatIf', t('frame.tab')),
+    place('/holds', t('frame.holdsOnePosition'), 'finding.holds', t('frame.tab')),
+    place('/score', t('common.aRunLimbByLimb'), 'finding.limbByLimb', t('frame.tab')),
   ].map((tab) => ({ ...tab, key: `tab ${tab.key}` }))
 
 const ofChart = (): Command[] => [
   action('export', 'frame.exportThisChart', 'finding.export'),
   action('how sure', 'frame.howSureIsIt', 'finding.howSure'),
-  { ...place('/desk', 'common.whatToDrill', 'finding.drill', t('common.desk')), key: 'drill' },
-  { ...place('/desk', 'common.whatCostsUsMost', 'finding.costs', t('common.desk')), key: 'costs' },
+  { ...place('/desk', t('common.whatToDrill'), 'finding.drill', t('common.desk')), key: 'drill' },
+  { ...place('/desk', t('common.whatCostsUsMost'), 'finding.costs', t('common.desk')), key: 'costs' },
 ]
 
 /** What the next undo and redo would do, each where there is one. */

@@ -1,4 +1,7 @@
+import { useEventListener } from '@vueuse/core'
+import { hasSingleKeys } from '../../stores/settings'
 import { t } from '../../words'
+
 /** Shortcuts of all screens. None is used by the browser; plain letters are ignored while text is typed. */
 export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: 'Ctrl K', does: t('frame.findAnythingPositionsMovesReactionsScreens'), where: t('frame.everywhere') },
@@ -29,7 +32,7 @@ export const SHORTCUTS: { keys: string; does: string; where: string }[] = [
   { keys: 'A', does: t('frame.addAnAnswer'), where: t('frame.slopeOnAReaction') },
   { keys: 'F2', does: t('common.rename'), where: t('frame.slope') },
   { keys: 'Space', does: t('frame.selectThisOneToo'), where: t('frame.slopeOnAPosition') },
-  { keys: 'Alt ← → ↑ ↓', does: t('frame.putItByHand'), where: t('frame.slopeOnAPositionOrWhat') },
+  { keys: 'Ctrl ← → ↑ ↓', does: t('frame.putItByHand'), where: t('frame.slopeOnAPositionOrWhat') },
   { keys: 'F', does: t('frame.onlyWhatIsAroundIt'), where: t('frame.slopeOnAPosition') },
   { keys: '+ − 0 Z', does: t('frame.zoomInOutToAllOf'), where: t('frame.slope') },
   { keys: 'Shift ← → ↑ ↓', does: t('frame.pan'), where: t('frame.slope') },
@@ -44,6 +47,24 @@ export function isTyping(target: EventTarget | null): boolean {
   return Boolean(element?.closest?.('input, textarea, select, [contenteditable="true"], [role="spinbutton"]'))
 }
 
+/** When something in which one types last lost the focus, in milliseconds since 1970. */
+let leftAt = 0
+/** So long after that a letter may still be meant for the field. */
+const LINGERS = 400
+
+/** Notes when a field is left. Called once, by the frame. */
+export function noteTyping(): void {
+  useEventListener(document, 'focusout', ({ target }) => {
+    if (isTyping(target)) leftAt = Date.now()
+  })
+}
+
+/** True where a plain letter may be a command: it is so wanted, and nothing is, or was just now, being typed. */
+export function mayCommand(event: KeyboardEvent): boolean {
+  if (event.ctrlKey || event.metaKey || event.altKey) return false
+  return hasSingleKeys.value && !isTyping(event.target) && Date.now() - leftAt > LINGERS
+}
+
 /** The action of a key on every screen; undefined where it has none. */
 export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 'shortcuts' | undefined {
   const key = event.key.toLowerCase()
@@ -55,6 +76,6 @@ export function shortcutOf(event: KeyboardEvent): 'undo' | 'redo' | 'palette' | 
   if (command && key === 'k') return 'palette'
   if (command && key === 'z' && !writes) return event.shiftKey ? 'redo' : 'undo'
   if (command && key === 'y' && !writes) return 'redo'
-  if (!command && !event.altKey && key === '?' && !isTyping(event.target)) return 'shortcuts'
+  if (key === '?' && mayCommand(event)) return 'shortcuts'
   return undefined
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Search } from '@element-plus/icons-vue'
+import { useMediaQuery } from '@vueuse/core'
 import Fuse from 'fuse.js'
 import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -21,6 +23,7 @@ const { chart, position } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
+const isByFinger = useMediaQuery('(pointer: coarse)')
 const text = ref('')
 const KEYS = [
   'name',
@@ -28,7 +31,7 @@ const KEYS = [
   'family',
   { name: 'said', getFn: ({ name, aliases = [] }: Position) => [name, ...aliases].flatMap(alsoSaid) },
 ]
-const field = ref<HTMLInputElement>()
+const field = ref<{ focus: () => void }>()
 const list = ref<HTMLElement>()
 
 const fuse = computed(() => new Fuse(chart.value.positions, { keys: KEYS, threshold: 0.35, ignoreLocation: true }))
@@ -82,11 +85,11 @@ defineExpose({ search: () => field.value?.focus() })
 </script>
 
 <template>
-  <nav ref="list" class="positions" :aria-label="t('positions.positions')">
-    <input
+  <nav ref="list" class="positions off-paper" :aria-label="t('positions.positions')">
+    <el-input
       ref="field"
       v-model="text"
-      class="field"
+      :prefix-icon="Search"
       :aria-label="t('positions.searchOrNameAPosition')"
       :placeholder="t('positions.searchOrNameOne')"
       maxlength="200"
@@ -96,8 +99,8 @@ defineExpose({ search: () => field.value?.focus() })
     <el-button v-if="text.trim()" class="add" @click="add(text.trim())">
       {{ t('positions.newPositionText', { text: text.trim() }) }}
     </el-button>
-    <LongList v-slot="{ item }" :items="rows" :key-of="keyOf" :row-height="28" :scroller="list">
-      <h3 v-if="!item.one">{{ item.band.name }}</h3>
+    <LongList v-slot="{ item }" :items="rows" :key-of="keyOf" :row-height="isByFinger ? 44 : 28" :scroller="list">
+      <h2 v-if="!item.one">{{ item.band.name }}</h2>
       <a
         v-else
         :href="`#/${screen}/${item.one.id}`"
@@ -120,8 +123,6 @@ defineExpose({ search: () => field.value?.focus() })
 <style scoped>
 .positions {
   padding: var(--space-12) var(--space-12);
-  border-right: 1px solid var(--line);
-  overflow-y: auto;
 }
 
 .add {
@@ -129,7 +130,8 @@ defineExpose({ search: () => field.value?.focus() })
   margin-top: var(--space-8);
 }
 
-h3 {
+h2 {
+  color: var(--muted);
   margin: var(--space-12) var(--space-8) var(--space-4);
   font-size: var(--type-small);
   font-weight: var(--weight-strong);
@@ -138,6 +140,7 @@ h3 {
 a {
   display: flex;
   align-items: center;
+  min-height: var(--tool);
   gap: var(--space-8);
   padding: var(--space-4) var(--space-8);
   border-radius: var(--corner);

@@ -8,7 +8,8 @@ import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'
 import { openDemo } from '../../parts/files/demo'
 import GroupField from './GroupField.vue'
-import FileButton from '../../parts/files/FileButton.vue'
+import FileButton from '../../../components/FileButton.vue'
+import { importFile } from '../../parts/files/importing'
 import { downloadChart } from '../../parts/files/importing'
 import { t } from '../../../words'
 
@@ -57,7 +58,7 @@ async function remove(id: string, title: string) {
     </header>
     <p class="actions">
       <el-button type="primary" @click="begin">{{ t('charts.newChart') }}</el-button>
-      <FileButton>{{ t('charts.importAFile') }}</FileButton>
+      <FileButton :label="t('files.chartFile')" @file="importFile">{{ t('charts.importAFile') }}</FileButton>
       <el-button @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <span class="muted small">{{ t('charts.orDropAFileAnywhere') }}</span>
     </p>
@@ -105,9 +106,16 @@ async function remove(id: string, title: string) {
             <el-button @click="charts.restore(entry.id)">
               {{ t('charts.undoTheDeletion') }}
             </el-button>
-            <el-button text @click="charts.forget(entry.id)">
-              {{ t('charts.forgetForGood') }}
-            </el-button>
+            <el-popconfirm
+              :title="t('charts.noWayBack')"
+              :confirm-button-text="t('charts.forgetForGood')"
+              :cancel-button-text="t('charts.keepIt')"
+              @confirm="charts.forget(entry.id)"
+            >
+              <template #reference>
+                <el-button text>{{ t('charts.forgetForGood') }}</el-button>
+              </template>
+            </el-popconfirm>
           </div>
         </li>
       </ul>
@@ -119,8 +127,7 @@ async function remove(id: string, title: string) {
 .page {
   display: grid;
   gap: var(--space-16);
-  max-width: 900px;
-  padding: var(--space-24);
+  padding: var(--space-16);
 }
 
 .actions,
@@ -133,6 +140,7 @@ async function remove(id: string, title: string) {
 
 .list {
   display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(560px, 100%), 1fr));
   gap: var(--space-8);
 }
 

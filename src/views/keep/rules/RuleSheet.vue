@@ -4,7 +4,8 @@ import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { clockRefusal, clockText, readClock } from '../../../core/say/figureText'
+import { clockRefusal, readClock } from '../../../core/say/figureText'
+import { timeText } from '../../../stores/settings'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -17,6 +18,7 @@ import RuleTags from './RuleTags.vue'
 import ScoredTable from './ScoredTable.vue'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words'
 
 /** One set of rules: rounds, what scores, what is out and what strikes change. The chart's own can be changed. */
@@ -93,6 +95,7 @@ function remove() {
           {{ isOwn ? t('rules.copy') : t('rules.copyToChange') }}
         </el-button>
         <el-button v-if="isOwn" @click="remove">{{ t('common.remove') }}</el-button>
+        <PrintButton />
       </span>
     </header>
     <p v-if="!isOwn && set.notes" class="notes">{{ set.notes }}</p>
@@ -121,7 +124,7 @@ function remove() {
               ><template #length
                 ><SteadyInput
                   class="short"
-                  :value="set.rounds ? clockText(set.rounds.seconds) : ''"
+                  :value="set.rounds ? timeText(set.rounds.seconds) : ''"
                   :aria-label="t('rules.lengthOfARound')"
                   @change="setLength" /></template
             ></I18nT>
@@ -210,7 +213,6 @@ function remove() {
 <style scoped>
 .sheet {
   padding: var(--space-16) var(--space-16) var(--space-32);
-  overflow-y: auto;
 }
 
 header {
@@ -302,12 +304,6 @@ h3 {
 li {
   padding: var(--space-4) 0;
   border-top: 1px solid var(--line);
-}
-
-@media (width < 900px) {
-  .sheet {
-    overflow: visible;
-  }
 }
 
 @media (width < 620px) {

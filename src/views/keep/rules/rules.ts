@@ -1,7 +1,7 @@
 import type { Chart } from '../../../core/chart/chart'
 import type { Move } from '../../../core/chart/move'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
-import { clockText } from '../../../core/say/figureText'
+import { timeText } from '../../../stores/settings'
 import { t } from '../../../words'
 
 /** The moves of a chart that a set of rules does not allow. */
@@ -11,5 +11,5 @@ export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move
 /** "one round of 6:00", "3 rounds of 5:00". */
 export const roundsText = ({ rounds }: RuleSet): string =>
   rounds
-    ? t('rules.roundsOfSeconds', { rounds: t('count.round', rounds.count), seconds: clockText(rounds.seconds) })
+    ? t('rules.roundsOfSeconds', { rounds: t('count.round', rounds.count), seconds: timeText(rounds.seconds) })
     : ''

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { decodeText } from '../../../core/document/text'
-import { targetOf } from '../../../components/events'
+import FileButton from '../../../components/FileButton.vue'
 import { computed, ref } from 'vue'
 import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
@@ -35,13 +35,9 @@ async function publish() {
   go({ region: id, text: '', at: '' })
 }
 
-async function take(event: Event) {
-  const input = targetOf(event, HTMLInputElement)
-  const [file] = input.files ?? []
-  if (!file) return
+async function take(file: File) {
   const text = decodeText(new Uint8Array(await file.arrayBuffer()))
   const taken = text.ok ? await store.importText(text.value) : text
-  input.value = ''
   if (!taken) return
   wrong.value = taken.ok
     ? ''
@@ -59,9 +55,8 @@ async function take(event: Event) {
       {{ t('shelf.publishFromThisChart') }}
     </el-button>
     <form v-if="isOpen" @submit.prevent="publish">
-      <input
+      <el-input
         v-model="title"
-        class="field"
         :aria-label="t('shelf.nameOfTheShelf')"
         :placeholder="t('shelf.nameOfTheShelf')"
         @keydown.stop
@@ -80,10 +75,7 @@ async function take(event: Event) {
       <el-button native-type="submit" type="primary">{{ t('shelf.publish') }}</el-button>
       <el-button text @click="isOpen = false">{{ t('shelf.notNow') }}</el-button>
     </form>
-    <label class="button file">
-      {{ t('shelf.takeInAShelfsFile') }}
-      <input type="file" accept=".json" :aria-label="t('shelf.shelfFile')" @change="take" />
-    </label>
+    <FileButton :label="t('shelf.shelfFile')" @file="take">{{ t('shelf.takeInAShelfsFile') }}</FileButton>
     <p v-if="wrong" class="small wrong" role="alert">{{ wrong }}</p>
     <p v-for="one in store.bin" :key="one.id" class="small">
       {{ t('shelf.oneIsInTheBin', { one: one.title }) }}
@@ -104,18 +96,6 @@ form {
   margin-top: var(--space-16);
   padding-top: var(--space-12);
   border-top: 1px solid var(--line);
-}
-
-.file input {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  opacity: 0;
-}
-
-.file:focus-within {
-  outline: 2px solid var(--focus);
-  outline-offset: 2px;
 }
 
 .wrong {

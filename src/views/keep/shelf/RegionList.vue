@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Search } from '@element-plus/icons-vue'
+import RowButton from '../../../components/RowButton.vue'
 import PickList from '../../../components/PickList.vue'
 import { entriesOf } from '../../../core/typed'
 import { computed, ref, watch } from 'vue'
@@ -6,6 +8,8 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { NEEDS, needsOf } from '../../../core/shelf/needs'
 import type { Shelf } from '../../../core/shelf/shelf'
 import { useShelf } from '../../../stores/shelf'
+import { useParts } from '../../parts/layout/parts'
+import EntryList from './EntryList.vue'
 import PublishPart from './PublishPart.vue'
 import { useShelfPlace } from '../../parts/shelf/pulling'
 import { t } from '../../../words'
@@ -15,6 +19,7 @@ import { t } from '../../../words'
  */
 const props = defineProps<{ shelf: Shelf }>()
 const store = useShelf()
+const { only } = useParts()
 const { place, go } = useShelfPlace()
 
 const text = ref(place.value.text)
@@ -40,33 +45,35 @@ const needed = computed(() => {
 </script>
 
 <template>
-  <nav :aria-label="t('shelf.regionsOfTheShelf')">
-    <input
+  <nav class="off-paper" :aria-label="t('shelf.regionsOfTheShelf')">
+    <el-input
       v-model="text"
-      class="field"
       type="search"
+      :prefix-icon="Search"
       :aria-label="t('shelf.searchTheShelf')"
       :placeholder="t('shelf.whatDoYouSee')"
       @input="go({ text })"
       @keydown.stop
     />
     <p class="muted small">{{ t('shelf.byNameOrAsYouSee') }}</p>
-    <button type="button" class="plain region" :class="{ here: !region }" @click="go({ region: '', at: '' })">
-      {{ t('shelf.everything') }}
-    </button>
-    <template v-for="group in groups" :key="group.name">
-      <h2 v-if="group.name && group.regions.length" class="label">{{ group.name }}</h2>
-      <button
-        v-for="one in group.regions"
-        :key="one.id"
-        type="button"
-        class="plain region"
-        :class="{ here: one.id === region?.id }"
-        :aria-pressed="one.id === region?.id"
-        @click="go({ region: one.id, at: '' })"
-      >
-        {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
-      </button>
+    <EntryList v-if="only && place.text.trim()" :shelf="shelf" />
+    <template v-else>
+      <RowButton class="region" :class="{ here: !region }" @click="go({ region: '', at: '' }, 'sheet')">
+        {{ t('shelf.everything') }}
+      </RowButton>
+      <template v-for="group in groups" :key="group.name">
+        <h2 v-if="group.name && group.regions.length" class="label">{{ group.name }}</h2>
+        <RowButton
+          v-for="one in group.regions"
+          :key="one.id"
+          class="region"
+          :class="{ here: one.id === region?.id }"
+          :aria-pressed="one.id === region?.id"
+          @click="go({ region: one.id, at: '' }, 'sheet')"
+        >
+          {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
+        </RowButton>
+      </template>
     </template>
     <label>
       <span class="label">{{ t('shelf.finishesOfWhichPart') }}</span>
@@ -101,8 +108,6 @@ nav {
   align-content: start;
   gap: var(--space-4);
   padding: var(--space-16) var(--space-16) var(--space-32);
-  border-right: 1px solid var(--line);
-  overflow-y: auto;
 }
 
 .region {

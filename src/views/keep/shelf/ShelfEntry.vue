@@ -13,6 +13,7 @@ import CheckMark from '../../parts/shelf/CheckMark.vue'
 import OtherChair from './OtherChair.vue'
 import PrincipleList from '../../parts/shelf/PrincipleList.vue'
 import { usePulling } from '../../parts/shelf/pulling'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words'
 
 /** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
@@ -89,6 +90,7 @@ const wanted = computed(() => {
       </p>
       <p v-if="record.notes" class="says">{{ record.notes }}</p>
       <CheckMark v-if="record.check" />
+      <PrintButton />
     </header>
     <section v-if="hazard" class="caution">
       <HazardBadge :part="hazard.part ?? t('shelf.notSaidYet')" :speed="hazard.speed" />

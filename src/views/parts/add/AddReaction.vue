@@ -75,7 +75,7 @@ function close() {
 }
 
 .more .el-button {
-  min-height: 24px;
+  min-height: max(24px, var(--target));
   padding: 0 var(--space-8);
   font-size: var(--type-small);
   margin-left: calc(-1 * var(--space-8));

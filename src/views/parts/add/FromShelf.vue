@@ -113,13 +113,13 @@ function toggle(event: Event) {
               <template v-if="move.check">&nbsp;{{ t('add.checkWithYourCoach') }}</template>
             </span>
           </div>
-          <span v-if="tried !== null" class="muted small" :title="t('add.whatItIsWorthTriedHere')">{{
+          <span v-if="tried !== null" class="muted small" :data-tip="t('add.whatItIsWorthTriedHere')">{{
             t('add.worthTriedWhenTried', { tried: hundred(tried) })
           }}</span>
-          <b v-if="here !== null && here >= 0.0005" :title="t('add.whatThisPositionWouldBeWorth')">{{
+          <b v-if="here !== null && here >= 0.0005" :data-tip="t('add.whatThisPositionWouldBeWorth')">{{
             t('add.hereHere', { here: changeText(here) })
           }}</b>
-          <b v-if="gain !== null" :title="t('add.whatTheStartWouldBeWorth')">{{ changeText(gain) }}</b>
+          <b v-if="gain !== null" :data-tip="t('add.whatTheStartWouldBeWorth')">{{ changeText(gain) }}</b>
           <el-button
             text
             :aria-label="t('add.bringInMove', { move: move.name })"

@@ -7,8 +7,8 @@ import { t } from '../../../words'
 /** Asks whether a name that is nearly a charted one means that one. */
 defineProps<{ miss: NearMiss }>()
 const emit = defineEmits<{ meant: []; fresh: [] }>()
-const yes = ref<HTMLButtonElement>()
-onMounted(() => yes.value?.focus())
+const yes = ref<{ ref?: HTMLButtonElement }>()
+onMounted(() => yes.value?.ref?.focus())
 </script>
 
 <template>
@@ -18,9 +18,9 @@ onMounted(() => yes.value?.focus())
         ><b>{{ miss.meant }}</b></template
       ></I18nT
     >
-    <button ref="yes" type="button" class="button" @click="emit('meant')">
+    <el-button ref="yes" @click="emit('meant')">
       {{ t('add.yesMeant', { meant: miss.meant }) }}
-    </button>
+    </el-button>
     <el-button text @click="emit('fresh')">
       {{ t('add.noSaidIsNew', { said: miss.said }) }}
     </el-button>

@@ -21,7 +21,9 @@ const props = defineProps<{
 }>()
 const MARGIN = 190
 const root = ref<HTMLElement>()
-const { width } = useElementSize(root)
+/** What it will be, until it is measured, so that the figure does not jump. */
+const EXPECTED = window.innerWidth >= 1600 ? 800 : 500
+const { width } = useElementSize(root, { width: EXPECTED, height: 0 })
 /** Too narrow for words at both sides: they stand below. */
 const isNarrow = computed(() => width.value > 0 && width.value < 660)
 const figure = computed(() => figureOf(props))

@@ -50,13 +50,13 @@ onUnmounted(() => clearTimeout(timer))
     :class="[moved, { stale: figures.stale }]"
     :aria-expanded="anchor === button"
     :aria-label="t('figures.whatIsItMadeOf', { label, text })"
-    :title="t('common.labelled', { label, value: finer(value) })"
+    :data-tip="t('common.labelled', { label, value: finer(value) })"
     @click="ask(asked, button!)"
   >
     <NetMark v-if="form === 'net'" :net="value" :noteworthy="NOTEWORTHY" />
     <span v-else class="number">{{ text }}</span>
   </button>
-  <span v-else class="muted" :title="t('figures.labelCannotBeTriedFromHere', { label })">–</span>
+  <span v-else class="muted" :data-tip="t('figures.labelCannotBeTriedFromHere', { label })">–</span>
 </template>
 
 <style scoped>

@@ -17,10 +17,10 @@ const close = computed(() => store.range?.close.length ?? 0)
       <progress :value="store.progress" :aria-label="t('figures.howFarTheRangeIs')" />
       <el-button text @click="store.stop()">{{ t('common.stop') }}</el-button>
     </span>
-    <el-button v-else-if="!store.range" text :title="t('figures.howFarTheWorthCouldBe')" @click="store.ask()">
+    <el-button v-else-if="!store.range" text :data-tip="t('figures.howFarTheWorthCouldBe')" @click="store.ask()">
       {{ t('figures.howSure') }}
     </el-button>
-    <span v-else role="status" :title="says">
+    <span v-else role="status" :data-tip="says">
       <b>{{ t('figures.lowToHigh', { low: hundred(store.range.kept.low), high: hundred(store.range.kept.high) }) }}</b>
       <RouterLink v-if="close" to="/runs/what-if" class="small">{{
         t('figures.placesTooCloseToCall', { places: t('count.place', close) })

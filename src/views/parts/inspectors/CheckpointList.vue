@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
+import { ArrowDown, ArrowUp, Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { ref } from 'vue'
 import InlineText from '../../../components/InlineText.vue'
 import TokenField from '../../../components/TokenField.vue'
@@ -121,38 +124,24 @@ function more(id: string) {
             />
           </p>
           <span class="tools">
-            <button
-              type="button"
-              class="plain small muted"
-              :aria-expanded="open.has(checkpoint.id)"
-              @click="more(checkpoint.id)"
-            >
+            <RowButton class="small muted" :aria-expanded="open.has(checkpoint.id)" @click="more(checkpoint.id)">
               {{ t('inspector.testGateMistake') }}
-            </button>
-            <button
-              type="button"
-              class="plain"
-              :aria-label="t('inspector.checkpointIUp', { i: i + 1 })"
+            </RowButton>
+            <IconButton
+              :icon="ArrowUp"
+              :name="t('inspector.checkpointIUp', { i: i + 1 })"
               @click="shift(checkpoint.id, -1)"
-            >
-              ↑
-            </button>
-            <button
-              type="button"
-              class="plain"
-              :aria-label="t('inspector.checkpointIDown', { i: i + 1 })"
+            />
+            <IconButton
+              :icon="ArrowDown"
+              :name="t('inspector.checkpointIDown', { i: i + 1 })"
               @click="shift(checkpoint.id, 1)"
-            >
-              ↓
-            </button>
-            <button
-              type="button"
-              class="plain"
-              :aria-label="t('inspector.removeCheckpointI', { i: i + 1 })"
+            />
+            <IconButton
+              :icon="Close"
+              :name="t('inspector.removeCheckpointI', { i: i + 1 })"
               @click="remove(checkpoint.id)"
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       </li>

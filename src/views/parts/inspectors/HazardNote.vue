@@ -61,7 +61,7 @@ const set = (field: keyof Hazard, value: string) => emit('set', { ...props.move.
       <el-button
         text
         :aria-pressed="isGoal"
-        :title="t('inspector.theGoalIsThePositionThat')"
+        :data-tip="t('inspector.theGoalIsThePositionThat')"
         @click="figures.setScenario({ goal: isGoal ? [] : [move.from] })"
       >
         {{ isGoal ? t('inspector.stoppingAtControlPlanTheFinish') : t('inspector.positionOnlyStopAtControl') }}

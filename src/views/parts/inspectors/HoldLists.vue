@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import PickList from '../../../components/PickList.vue'
 import { named } from '../../../components/options'
 import { computed } from 'vue'
@@ -51,14 +53,7 @@ function remove(field: HoldField['field'], id: string) {
       <span class="small muted">{{ says }}</span>
       <span v-for="{ id, name } in on" :key="id" class="hold">
         {{ name }}
-        <button
-          type="button"
-          class="plain"
-          :aria-label="t('inspector.noLongerSaysName', { says, name })"
-          @click="remove(field, id)"
-        >
-          ×
-        </button>
+        <IconButton :icon="Close" :name="t('inspector.noLongerSaysName', { says, name })" @click="remove(field, id)" />
       </span>
       <PickList
         :aria-label="t('inspector.aHoldThatItSays', { says })"

@@ -104,7 +104,6 @@ function setAliases(text: string) {
       <p class="muted small">{{ t('common.fromFrom', { from: nameOf(move.from) }) }}</p>
     </header>
     <CheckpointList :move="move" />
-    <GoverningList :move="move" />
     <HazardNote :move="move" @set="(hazard) => set('Caution', 'hazard', hazard)" />
     <div class="fields">
       <label class="across"
@@ -197,6 +196,7 @@ function setAliases(text: string) {
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
+    <GoverningList :move="move" />
   </div>
 </template>
 

@@ -107,8 +107,7 @@ async function remove() {
     <div class="fields">
       <label
         ><span class="label">{{ t('inspector.family') }}</span>
-        <input
-          class="field"
+        <SteadyInput
           list="families"
           :value="familyName(position.family)"
           @change="pickFamily(familyNamed(valueOf($event).trim()))"

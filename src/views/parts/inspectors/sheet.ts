@@ -58,6 +58,7 @@ export function provideWorksheet(): Worksheet {
         ...(move ? { move } : {}),
         ...(reaction ? { reaction } : {}),
         ...(picksAnswer ? { answer: '1' } : {}),
+        ...(route.query.part ? { part: route.query.part } : {}),
       }
       void router.replace({ path: `/worksheet/${sheet.position.value?.id ?? ''}`, query })
     },

@@ -1,4 +1,4 @@
-import { clockText } from '../../../core/say/figureText'
+import { timeText } from '../../../stores/settings'
 import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -21,7 +21,7 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
     ...(kept ? [kept.name] : []),
     t('common.fromFrom', { from: lookUp(chart.positions, start)?.name ?? '' }),
     ...goalOf(chart, goal),
-    seconds === null ? t('print.noClock') : clockText(seconds),
+    seconds === null ? t('print.noClock') : timeText(seconds),
     t('common.theySeeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
     breakUp === null ? t('print.nothingBreaksItUp') : t('print.somethingBreaksItUpAfterAbout', { breakUp }),
     objective === 'finish' ? t('print.onlyFinishesCount') : t('print.finishAndPositionCount'),
@@ -37,7 +37,7 @@ export function scenarioShort(chart: Chart, isFlipped: boolean): { name: string;
   const says = [
     lookUp(chart.positions, start)?.name ?? '',
     ...goalOf(chart, goal),
-    seconds === null ? t('print.noClock') : clockText(seconds),
+    seconds === null ? t('print.noClock') : timeText(seconds),
     t('frame.seeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
     ...(objective === 'finish' ? [t('print.onlyFinishesCount')] : []),
     ...(probe ? [t('print.weMayOnlyShowAMove')] : []),

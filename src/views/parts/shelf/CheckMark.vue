@@ -3,7 +3,7 @@ import { t } from '../../../words'
 </script>
 
 <template>
-  <span class="check" :title="t('shelf.inferredOrDoubtful')">{{ t('shelf.checkWithYourCoach') }}</span>
+  <span class="check" :data-tip="t('shelf.inferredOrDoubtful')">{{ t('shelf.checkWithYourCoach') }}</span>
 </template>
 
 <style scoped>

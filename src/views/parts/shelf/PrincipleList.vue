@@ -10,7 +10,7 @@ defineProps<{ governing: readonly Governing[] }>()
   <section v-if="governing.length" :aria-label="t('shelf.principles')">
     <h3>{{ t('shelf.always') }}</h3>
     <ul>
-      <li v-for="{ principle, exception } in governing" :key="principle.id" :title="principle.why">
+      <li v-for="{ principle, exception } in governing" :key="principle.id" :data-tip="principle.why">
         <template v-if="exception"
           ><s>{{ principle.says }}</s>
           <span class="small muted">{{ t('shelf.notHereException', { exception }) }}</span></template

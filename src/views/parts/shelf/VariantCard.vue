@@ -44,7 +44,7 @@ const worthOf = (view: View) => {
         {{ view.says }}
         <span v-if="view.because" class="muted small">{{ view.because }}</span>
       </p>
-      <span v-if="worthOf(view)" class="small worth" :title="t('shelf.whatTheStartWouldBeWorth')">{{
+      <span v-if="worthOf(view)" class="small worth" :data-tip="t('shelf.whatTheStartWouldBeWorth')">{{
         worthOf(view)
       }}</span>
       <el-button

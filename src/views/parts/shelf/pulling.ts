@@ -6,12 +6,15 @@ import { inChart, type Found } from '../../../core/shelf/search'
 import { pullIn, type Wanted } from '../../../core/shelf/edits/pull'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
+import type { Part } from '../layout/parts'
+import { useSideBySide } from '../layout/room'
 import { t } from '../../../words'
 
 /** The state of the Shelf screen, kept in the address: a region, a search, and the entry shown in detail. */
 export function useShelfPlace() {
   const route = useRoute()
   const router = useRouter()
+  const isWide = useSideBySide()
   const word = (value: unknown) => (typeof value === 'string' ? value : '')
   const place = computed(() => ({
     region: word(route.query.region),
@@ -21,10 +24,12 @@ export function useShelfPlace() {
     at: word(route.query.at),
   }))
 
-  function go(instead: Partial<(typeof place)['value']>) {
+  /** Changes the place. `part`: what is then in view where only one part is, as a place of its own for Back. */
+  function go(instead: Partial<(typeof place)['value']>, part?: Part) {
     const { region, text, attacks, needs, at } = { ...place.value, ...instead }
-    const query = { region, q: text, attacks, needs, at }
-    void router.replace({ path: '/shelf', query: Object.fromEntries(Object.entries(query).filter(([, one]) => one)) })
+    const query = { region, q: text, attacks, needs, at, part: part ?? word(route.query.part) }
+    const to = { path: '/shelf', query: Object.fromEntries(Object.entries(query).filter(([, one]) => one)) }
+    void (part && !isWide.value ? router.push(to) : router.replace(to))
   }
   return { place, go }
 }
@@ -48,6 +53,8 @@ export function usePulling() {
       came.length
         ? t('shelf.movesCameInWithWhatThey', { moves: t('count.move', came.length) })
         : t('shelf.nameIsInTheChart', { name }),
+      'info',
+      ...(came.length ? (['undo'] as const) : []),
     )
   }
 

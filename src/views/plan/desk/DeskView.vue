@@ -5,6 +5,8 @@ import CostList from './CostList.vue'
 import DrillList from './DrillList.vue'
 import HundredExchanges from './HundredExchanges.vue'
 import MovesInUse from './MovesInUse.vue'
+import PaperCautions from '../../parts/print/PaperCautions.vue'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words'
 
 const charts = useCharts()
@@ -15,6 +17,7 @@ const figures = useFigures()
   <div v-if="charts.chart" class="desk">
     <header>
       <h1>{{ charts.chart.title }}</h1>
+      <PrintButton v-if="figures.figures" />
     </header>
     <HundredExchanges v-if="figures.figures" class="wide" />
     <p v-else-if="!charts.chart.positions.length" class="panel empty wide">
@@ -29,10 +32,14 @@ const figures = useFigures()
         <DrillList />
         <MovesInUse />
       </div>
+      <PaperCautions
+        class="wide"
+        :moves="charts.chart.moves.filter(({ id }) => (figures.figures?.moves[id]?.uses ?? 0) > 0)"
+      />
+      <p class="muted small wide">
+        {{ t('desk.figuresFollowFromTheTriesThat') }}
+      </p>
     </template>
-    <p class="muted small wide">
-      {{ t('desk.figuresFollowFromTheTriesThat') }}
-    </p>
   </div>
 </template>
 
@@ -51,6 +58,11 @@ const figures = useFigures()
   gap: var(--space-16);
 }
 
+header {
+  display: flex;
+  justify-content: space-between;
+}
+
 header,
 .wide {
   grid-column: 1 / -1;
@@ -63,9 +75,27 @@ header,
   padding: var(--space-16);
 }
 
+@media (width >= 1600px) {
+  .desk {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    max-width: none;
+  }
+
+  .column {
+    display: contents;
+  }
+}
+
 @media (width < 860px) {
   .desk {
     grid-template-columns: minmax(0, 1fr);
+    padding: var(--space-12);
+  }
+}
+
+@media print {
+  .desk {
+    padding: 0;
   }
 }
 </style>

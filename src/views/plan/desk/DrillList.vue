@@ -42,7 +42,8 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
         t('common.workingItOutProgress', { progress: Math.round(progress * 100) })
       }}</span>
     </p>
-    <ol v-if="rows.length">
+    <el-skeleton v-if="!answer" class="waits" :rows="FEW" />
+    <ol v-else-if="rows.length">
       <li v-for="row in shown" :key="`${row.head} ${row.detail}`">
         <RouterLink :to="row.go" data-test="drill">
           <b>{{ row.head }}</b>
@@ -56,7 +57,7 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
         />
       </li>
     </ol>
-    <p v-else-if="progress === null && answer" class="muted">{{ t('desk.nothingThatCouldBeDrilledWould') }}</p>
+    <p v-else class="muted">{{ t('desk.nothingThatCouldBeDrilledWould') }}</p>
     <el-button v-if="rows.length > FEW" text @click="showsAll = !showsAll">
       {{ showsAll ? t('common.fewer') : t('common.allOf', { of: rows.length }) }}
     </el-button>
@@ -64,3 +65,10 @@ const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, 
 </template>
 
 <style scoped src="./deskList.css"></style>
+
+<style scoped>
+/* As high as the rows that come. */
+.waits {
+  min-height: 290px;
+}
+</style>

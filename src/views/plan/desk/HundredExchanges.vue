@@ -144,4 +144,19 @@ i {
 b {
   font: var(--weight-strong) var(--type-lead) / 1 var(--label);
 }
+
+@media (width < 768px) {
+  .hundred {
+    display: grid;
+    gap: var(--space-12);
+    padding: var(--space-16);
+  }
+
+  .worth {
+    grid-auto-flow: column;
+    gap: var(--space-8);
+    align-items: baseline;
+    justify-content: start;
+  }
+}
 </style>

@@ -18,7 +18,7 @@ async function make() {
 </script>
 
 <template>
-  <el-button text :aria-label="t('desk.aRoundOfName', { name })" :title="t('desk.makeARoundOfIt')" @click="make">
+  <el-button text :aria-label="t('desk.aRoundOfName', { name })" :data-tip="t('desk.makeARoundOfIt')" @click="make">
     {{ t('desk.makeARound') }}
   </el-button>
 </template>

@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import { present } from '../../../core/sure'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
-import { cautionLines } from '../../../core/chart/hazard'
 import { arrangementsOf, compareArrangements, switchingPlan } from '../../../core/holds/compareArrangements'
 import { useFigures } from '../../../stores/figures'
-import { useCharts } from '../../../stores/charts'
-import { printPart } from '../../parts/print/printPart'
-import { scenarioLine } from '../../parts/print/scenarioLine'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
 import SwitchPlan from './SwitchPlan.vue'
@@ -16,30 +12,19 @@ import { t } from '../../../words'
 /** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
 const { chart, position } = useHolds()
 const store = useFigures()
-const charts = useCharts()
-const root = ref<HTMLElement>()
 const compared = computed(() =>
   compareArrangements(chart.value, arrangementsOf(chart.value, present(position.value).id)),
 )
 const isComparable = computed(() => compared.value.arrangements.length > 1 && compared.value.escapes.length > 0)
-/** Prints the table with the cautions of the moves that are tried from these positions. */
-function print() {
-  const ids = new Set<string>(compared.value.arrangements.map(({ id }) => id))
-  const cautions = cautionLines(chart.value.moves.filter(({ from }) => ids.has(from)))
-  printPart(present(root.value), scenarioLine(present(charts.chart), charts.isFlipped), cautions)
-}
 const plan = computed(() => switchingPlan(chart.value, present(position.value).id, compared.value))
 const worthOf = (id: keyof NonNullable<typeof store.figures>['positions']) => store.figures?.positions[id]?.value
 </script>
 
 <template>
-  <section v-if="isComparable" ref="root" class="panel arrangements" :aria-label="t('holds.arrangementsSideBySide')">
+  <section v-if="isComparable" class="panel arrangements" :aria-label="t('holds.arrangementsSideBySide')">
     <h2>
       {{ t('holds.arrangementsSideBySide') }}
-      <span
-        >{{ t('holds.whatEachLeavesOfTheirEscapes') }}
-        <el-button text @click="print">{{ t('common.print') }}</el-button></span
-      >
+      <span>{{ t('holds.whatEachLeavesOfTheirEscapes') }} </span>
     </h2>
     <SwitchPlan v-if="plan.length" :plan="plan" />
     <p v-else class="muted small">{{ t('holds.againstWhatTheyDoHereNo') }}</p>

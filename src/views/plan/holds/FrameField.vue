@@ -2,11 +2,12 @@
 import PickList from '../../../components/PickList.vue'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
-import { setField, setWord } from '../../../core/chart/edits/fields'
+import { setField } from '../../../core/chart/edits/fields'
 import { setFact } from '../../../core/chart/edits/records'
 import { factsOf, frameOf, FRAMES, whoControls } from '../../../core/sides/frames'
-import { pairsOfFrame, type WordPair } from '../../../core/sides/vocabulary'
+import { pairsOfFrame } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
+import SideWords from '../../parts/body/SideWords.vue'
 import { useHolds } from './holds'
 import { t } from '../../../words'
 
@@ -26,17 +27,7 @@ const frames = computed(() => {
 })
 
 const pairs = computed(() => pairsOfFrame(position.value?.frame))
-const words = computed(() => charts.chart?.settings?.words ?? {})
 const isGuard = computed(() => position.value?.frame === 'guard')
-const said = ({ pair: [one, two] }: WordPair) => `${words.value[one] ?? one} ${words.value[two] ?? two}`
-
-/** Sets how this school says a pair of side words; every text of the chart then uses them. */
-function setWords({ pair }: WordPair, chosen: string) {
-  const own = chosen.split(' ')
-  charts.edit(t('common.sayMoves', { moves: own.join(t('holds.and')) }), (draft) =>
-    pair.forEach((word, i) => setWord(draft, word, own[i] ?? '')),
-  )
-}
 
 function setFrame(frame: string) {
   const { id, name } = present(position.value)
@@ -78,15 +69,9 @@ function setSide(key: string, side: string) {
         @change="(picked) => setSide('below', picked)"
       />
     </label>
-    <label v-for="one in pairs" :key="one.pair.join()">
+    <SideWords :pairs="pairs">
       <span class="label">{{ t('holds.ourWordsForIt') }}</span>
-      <PickList
-        :aria-label="t('holds.sayPairAs', { pair: one.pair.join(t('holds.and')) })"
-        :value="said(one)"
-        :options="[one.pair, ...one.others].map((pair) => ({ value: pair.join(' '), label: pair.join(' / ') }))"
-        @change="(picked) => setWords(one, picked)"
-      />
-    </label>
+    </SideWords>
   </div>
 </template>
 

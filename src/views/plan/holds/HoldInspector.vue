@@ -93,8 +93,8 @@ function remove() {
         }}
       </p>
     </header>
-    <p v-if="worth" class="worth">
-      <I18nT keypath="holds.worthWithAndWithout" scope="global"
+    <p class="worth">
+      <I18nT v-if="worth" keypath="holds.worthWithAndWithout" scope="global"
         ><template #position>{{ position!.name }}</template
         ><template #with
           ><b>{{ finer(worth.with) }}</b></template
@@ -182,6 +182,7 @@ fieldset {
 }
 
 .worth {
+  min-height: 4.2em;
   margin: var(--space-8) 0;
 }
 </style>

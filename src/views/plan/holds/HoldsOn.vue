@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
+import { Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
@@ -76,6 +79,8 @@ function pick({ id, value }: Choice) {
   if (off.length)
     charts.tell(
       t('holds.letGoOfOffTheSame', { off: off.map((one) => lookUp(chart.value.holds, one)?.name).join(', ') }),
+      'info',
+      'undo',
     )
   if (!id) select(hold)
 }
@@ -101,7 +106,7 @@ function letGo({ id, name }: Hold) {
         :class="{ theirs: !isOurs, here: selected?.id === hold.id }"
       >
         <div>
-          <button type="button" class="plain name" @click="select(hold.id)">{{ hold.name }}</button>
+          <RowButton class="name" @click="select(hold.id)">{{ hold.name }}</RowButton>
           <span class="muted limbs">
             {{ limbs
             }}<template v-if="hold.on"
@@ -118,19 +123,17 @@ function letGo({ id, name }: Hold) {
           <b
             v-if="change !== null"
             :class="{ none: Math.abs(change) < 0.0005 }"
-            :title="t('holds.changeInWhatThePositionIs')"
+            :data-tip="t('holds.changeInWhatThePositionIs')"
             >{{ changeText(change) }}</b
           >
           <span v-if="why" class="muted">: {{ why }}</span>
         </p>
-        <el-button
-          text
-          :aria-label="t('holds.letGoOfHold', { hold: hold.name })"
-          :title="t('holds.letGo')"
+        <IconButton
+          :icon="Close"
+          :name="t('holds.letGoOfHold', { hold: hold.name })"
+          :tip="t('holds.letGo')"
           @click="letGo(hold)"
-        >
-          ×
-        </el-button>
+        />
       </li>
     </ul>
     <p v-else class="muted">{{ t('holds.noHoldIsChartedHerePut') }}</p>

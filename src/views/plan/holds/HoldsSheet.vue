@@ -3,10 +3,12 @@ import { I18nT } from 'vue-i18n'
 import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { freeLimbs } from '../../../core/holds/oneMore'
+import { arrangementsOf } from '../../../core/holds/compareArrangements'
 import { whoControls } from '../../../core/sides/frames'
 import { limbsWords } from '../../../core/holds/limbWords'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import PositionList from '../../parts/PositionList.vue'
 import ArrangementTable from './ArrangementTable.vue'
 import FrameField from './FrameField.vue'
@@ -16,6 +18,8 @@ import HoldsOn from './HoldsOn.vue'
 import OneMore from './OneMore.vue'
 import PinFigure from '../../parts/body/PinFigure.vue'
 import PinTable from './PinTable.vue'
+import PaperCautions from '../../parts/print/PaperCautions.vue'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import ThreeQuestions from './ThreeQuestions.vue'
 import { provideHolds } from './holds'
 import { t } from '../../../words'
@@ -31,14 +35,20 @@ const free = computed(() =>
     ),
   ),
 )
+/** Tried from here, or from another arrangement of the same pin. */
+const cautioned = computed(() => {
+  if (!position.value) return []
+  const ids = new Set<string>(arrangementsOf(chart.value, position.value.id).map(({ id }) => id))
+  return chart.value.moves.filter(({ from }) => ids.has(from) || from === position.value?.id)
+})
 const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => isHindrable))
 </script>
 
 <template>
-  <div class="holds">
-    <PositionList screen="holds" />
+  <ListAndSheet class="holds" :list="t('positions.positions')" :about="selected?.name ?? ''">
+    <template #list><PositionList screen="holds" /></template>
     <section v-if="position" class="sheet" :aria-label="t('holds.holdsInPosition', { position: position.name })">
-      <HoldsTabs at="pin" />
+      <HoldsTabs class="off-paper" at="pin" />
       <header>
         <div>
           <h1>{{ position.name }}</h1>
@@ -46,7 +56,8 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
             <template v-if="on.length"
               >{{ t('holds.freeToAttackFree', { free: free || t('holds.noHandAndNoLeg') }) }}&nbsp;</template
             >
-            <RouterLink :to="`/worksheet/${position.id}`">{{ t('common.worksheet') }}</RouterLink>
+            <RouterLink class="off-paper" :to="`/worksheet/${position.id}`">{{ t('common.worksheet') }}</RouterLink>
+            <PrintButton />
           </p>
         </div>
         <AskedFigure
@@ -58,7 +69,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
           :label="t('common.worthOfMove', { move: position.name })"
         />
       </header>
-      <FrameField />
+      <FrameField class="off-paper" />
       <PinFigure
         v-if="on.length"
         :frame="position.frame"
@@ -70,7 +81,7 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
       <ThreeQuestions v-if="on.length || hindrable" />
       <PinTable v-if="check.escapes.length" />
       <ArrangementTable />
-      <OneMore v-if="hindrable" />
+      <OneMore v-if="hindrable" class="off-paper" />
       <p v-if="figure?.still !== undefined && figure.still !== null" class="panel still">
         <I18nT :keypath="figure.best === 'wait' ? 'holds.stillIsBest' : 'holds.stillAgainstTheBest'" scope="global"
           ><template #still
@@ -78,22 +89,23 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
           ><template #best>{{ hundred(figure.value) }}</template></I18nT
         >
       </p>
+      <PaperCautions :moves="cautioned" />
     </section>
     <section v-else class="sheet">
       <h1>{{ t('common.whereDoYouStartFrom') }}</h1>
       <p class="muted">{{ t('holds.nameAPositionOnTheLeft') }}</p>
     </section>
-    <aside v-if="selected" :aria-label="t('holds.aboutTheHold')">
-      <HoldInspector :key="selected.id" :hold="selected" />
-    </aside>
-  </div>
+    <template #about>
+      <aside v-if="selected" class="off-paper" :aria-label="t('holds.aboutTheHold')">
+        <HoldInspector :key="selected.id" :hold="selected" />
+      </aside>
+    </template>
+  </ListAndSheet>
 </template>
 
 <style scoped>
 .holds {
-  display: grid;
-  grid-template-columns: 218px minmax(0, 1fr) auto;
-  height: 100%;
+  --about-width: 320px;
 }
 
 .sheet {
@@ -102,8 +114,6 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
   align-content: start;
   gap: var(--space-12);
   padding: var(--space-16) var(--space-16) var(--space-32);
-  overflow-y: auto;
-  min-width: 0;
 }
 
 header {
@@ -120,26 +130,10 @@ header {
   padding: var(--space-12) var(--space-16);
 }
 
-aside {
-  width: 320px;
-  padding: var(--space-16);
-  border-left: 1px solid var(--line);
-  background: var(--panel);
-  overflow-y: auto;
-}
-
-@media (width < 1100px) {
-  .holds {
-    grid-template-columns: 180px minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1fr) auto;
-  }
-
-  aside {
-    grid-column: 1 / -1;
-    width: auto;
-    max-height: 40vh;
-    border-left: 0;
-    border-top: 1px solid var(--line);
+@media print {
+  .sheet {
+    display: block;
+    padding: 0;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { changeText } from '../../../core/say/figureText'
@@ -48,9 +49,9 @@ function put(id: string, name: string) {
     <ul v-if="rows.length">
       <li v-for="row in rows" :key="row.hold">
         <div>
-          <button type="button" class="plain name" :title="t('holds.putItOn')" @click="put(row.hold, row.name)">
+          <RowButton class="name" :data-tip="t('holds.putItOn')" @click="put(row.hold, row.name)">
             {{ row.name }}
-          </button>
+          </RowButton>
           <span class="muted small"
             ><template v-if="row.isNew"> {{ t('holds.fromTheShelf') }}&nbsp;</template>
             {{ t('holds.leavesFreeFree', { free: limbsWords(row.free) || t('common.nothing') }) }}</span

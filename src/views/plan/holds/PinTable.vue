@@ -26,35 +26,43 @@ const rows = computed(() =>
 <template>
   <section class="panel" :aria-label="t('holds.theirEscapesFromHere')">
     <h2>{{ t('holds.theirEscapes') }}</h2>
-    <table>
-      <thead>
-        <tr>
-          <th>{{ t('common.they2') }}</th>
-          <th>{{ t('holds.when') }}</th>
-          <th>{{ t('holds.whatIsLeftOfIt') }}</th>
-          <th>{{ t('holds.becauseOf') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.reaction">
-          <td>
-            <RouterLink :to="row.go"
-              ><b>{{ row.name }}</b></RouterLink
-            >
-          </td>
-          <td class="small muted">
-            <template v-if="row.to">{{ row.to }}</template><template v-if="row.to && row.isUnprompted"
-              >{{ t('holds.or') }}&nbsp;</template
-            ><template v-if="row.isUnprompted">{{ t('holds.weHoldStill') }}</template>
-          </td>
-          <td><LeftBar :left="row.left" /></td>
-          <td class="small muted">
-            {{ row.holds || (row.isHindrable ? t('holds.nothingYet') : t('holds.nobodyHasSaidWhatTheyNeed')) }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="scrolls" tabindex="0" role="group" :aria-label="t('holds.theirEscapes')">
+      <table>
+        <thead>
+          <tr>
+            <th>{{ t('common.they2') }}</th>
+            <th>{{ t('holds.when') }}</th>
+            <th>{{ t('holds.whatIsLeftOfIt') }}</th>
+            <th>{{ t('holds.becauseOf') }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.reaction">
+            <td>
+              <RouterLink :to="row.go"
+                ><b>{{ row.name }}</b></RouterLink
+              >
+            </td>
+            <td class="small muted">
+              <template v-if="row.to">{{ row.to }}</template><template v-if="row.to && row.isUnprompted"
+                >{{ t('holds.or') }}&nbsp;</template
+              ><template v-if="row.isUnprompted">{{ t('holds.weHoldStill') }}</template>
+            </td>
+            <td><LeftBar :left="row.left" /></td>
+            <td class="small muted">
+              {{ row.holds || (row.isHindrable ? t('holds.nothingYet') : t('holds.nobodyHasSaidWhatTheyNeed')) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>
 
 <style scoped src="./holdsPanel.css"></style>
+
+<style scoped>
+.scrolls {
+  overflow-x: auto;
+}
+</style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Minus, Plus } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { sure, present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import ComboList, { type Choice } from '../../../components/ComboList.vue'
@@ -47,24 +49,14 @@ function shorten() {
       @cancel="isAdding = false"
     />
     <template v-else>
-      <el-button
+      <IconButton
         v-if="choices.length"
-        text
-        :title="t('score.whatHappensNext2')"
-        :aria-label="t('score.addAStep')"
+        :icon="Plus"
+        :name="t('score.addAStep')"
+        :tip="t('score.whatHappensNext2')"
         @click="isAdding = true"
-      >
-        +
-      </el-button>
-      <el-button
-        v-if="run!.steps.length"
-        text
-        :title="t('score.takeTheLastStepAway')"
-        :aria-label="t('score.takeTheLastStepAway')"
-        @click="shorten"
-      >
-        −
-      </el-button>
+      />
+      <IconButton v-if="run!.steps.length" :icon="Minus" :name="t('score.takeTheLastStepAway')" @click="shorten" />
     </template>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref } from 'vue'
 import { intend } from '../../../core/chart/edits/runs'
@@ -12,7 +13,7 @@ const { run, remarks, beat } = useScore()
 const charts = useCharts()
 const asking = ref<string | null>(null)
 const reason = ref('')
-const field = ref<HTMLInputElement[]>()
+const field = ref<{ focus: () => void }[]>()
 
 const reasons = computed(() => new Map((run.value?.intended ?? []).map((one) => [one.remark, one.reason])))
 const loud = computed(() => remarks.value.filter(({ key }) => !reasons.value.has(key)))
@@ -47,23 +48,17 @@ function mean({ key }: Remark, why: string) {
     </h2>
     <ul v-if="loud.length">
       <li v-for="one in loud" :key="one.key">
-        <button
-          type="button"
-          class="plain step"
-          :title="t('score.showStepStep', { step: one.step })"
-          @click="beat = one.step"
-        >
+        <RowButton class="step" :data-tip="t('score.showStepStep', { step: one.step })" @click="beat = one.step">
           {{ t('score.stepStep', { step: one.step }) }}
-        </button>
+        </RowButton>
         <div>
           <p>{{ one.says }}</p>
           <p class="muted small">{{ one.fix }}</p>
         </div>
-        <input
+        <el-input
           v-if="asking === one.key"
           ref="field"
           v-model="reason"
-          class="field"
           :aria-label="t('score.whyItIsMeantSo')"
           :placeholder="t('score.whyItIsMeantSo2')"
           maxlength="200"

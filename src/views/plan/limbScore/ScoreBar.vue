@@ -107,7 +107,7 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
     tabindex="0"
     :data-bar="`${bar.hold.id} ${bar.role} ${bar.from}`"
     :aria-label="`${bar.hold.name}, ${when}`"
-    :title="`${bar.hold.name}, ${when}. ${HOW}`"
+    :data-tip="`${bar.hold.name}, ${when}. ${HOW}`"
     @keydown="onKey"
   >
     <i class="grip" aria-hidden="true" @pointerdown.prevent="drag($event, 'from')" />
@@ -118,6 +118,7 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
 
 <style scoped>
 .bar {
+  position: relative;
   z-index: 2;
   display: flex;
   justify-content: space-between;
@@ -137,7 +138,8 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
 
 .bar span {
   flex: 1;
-  max-height: 30px;
+  max-height: 32px;
+  padding: 0 var(--space-8);
   overflow: hidden;
 }
 
@@ -163,10 +165,14 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
 }
 
 .grip {
-  flex: none;
-  align-self: stretch;
+  position: absolute;
+  inset: 0 auto 0 0;
   width: 12px;
   cursor: ew-resize;
   touch-action: none;
+}
+
+.grip:last-child {
+  inset: 0 0 0 auto;
 }
 </style>

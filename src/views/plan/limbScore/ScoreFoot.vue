@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { sure } from '../../../core/sure'
 import { computed } from 'vue'
-import { clockText, finer, hundred } from '../../../core/say/figureText'
+import { finer, hundred } from '../../../core/say/figureText'
+import { timeText } from '../../../stores/settings'
 import { costsOf } from '../../../core/limbScore/costs'
 import { armsFree, controlsOf, holdsOf } from '../../../core/limbScore/limbs'
 import { HoldTable } from '../../../core/holds/holdTable'
@@ -51,7 +52,7 @@ const costText = (cost: { capability: string; before: number; after: number }) =
         v-for="({ costs }, i) in beats"
         :key="i"
         :class="{ chosen: i === beat }"
-        :title="costs.map(costText).join('; ')"
+        :data-tip="costs.map(costText).join('; ')"
       >
         <template v-for="cost in costs.slice(0, 2)" :key="cost.capability">{{ costText(cost) }}<br /></template>
         <template v-if="costs.length > 2">{{ t('common.andNMore', { n: costs.length - 2 }) }}</template>
@@ -59,7 +60,7 @@ const costText = (cost: { capability: string; before: number; after: number }) =
     </div>
     <div class="columns" role="group" :aria-label="t('score.timeSinceTheStart')">
       <b>{{ t('score.time') }}</b>
-      <span v-for="({ seconds }, i) in beats" :key="i" :class="{ chosen: i === beat }">{{ clockText(seconds) }}</span>
+      <span v-for="({ seconds }, i) in beats" :key="i" :class="{ chosen: i === beat }">{{ timeText(seconds) }}</span>
     </div>
     <div class="columns worth" role="group" :aria-label="t('score.whatItIsWorthToBe')">
       <b>{{ t('common.worth2') }}</b>
@@ -67,7 +68,7 @@ const costText = (cost: { capability: string; before: number; after: number }) =
         v-for="({ worth }, i) in beats"
         :key="i"
         :class="{ chosen: i === beat }"
-        :title="typeof worth === 'number' ? finer(worth) : t('score.theGameDoesNotComeHere')"
+        :data-tip="typeof worth === 'number' ? finer(worth) : t('score.theGameDoesNotComeHere')"
       >
         {{ typeof worth === 'number' ? hundred(worth) : worth === null ? t('score.notSo') : '' }}
       </span>

@@ -1,40 +1,16 @@
 <script setup lang="ts">
-import { present } from '../../../core/sure'
+import RowButton from '../../../components/RowButton.vue'
 import { computed } from 'vue'
-import { lookUp } from '../../../core/chart/lookUp'
-import { stepName } from '../../../core/limbScore/steps'
 import NextStep from './NextStep.vue'
 import ScoreFoot from './ScoreFoot.vue'
 import ScoreLine from './ScoreLine.vue'
+import { useHeads } from './heads'
 import { useScore } from './score'
 import { t } from '../../../words'
 
 /** The score: a line for each limb, a column for each step; what limbs are called changes where the sides do. */
-const { chart, run, played, lines, remarks, beat } = useScore()
-
-const heads = computed(() =>
-  played.value.beats.map((one, i) => {
-    const before = played.value.beats[i - 1]
-    const turned =
-      before !== undefined &&
-      before.frame === one.frame &&
-      Object.keys(one.orientation).some(
-        (key) => before.orientation[key] !== undefined && before.orientation[key] !== one.orientation[key],
-      )
-    return {
-      name: stepName(chart.value, one, present(run.value)),
-      isTheirs: Boolean(one.step?.reaction),
-      where:
-        one.place.kind === 'position'
-          ? lookUp(chart.value.positions, one.place.id)?.name
-          : one.place.kind === 'finish'
-            ? t('common.aFinish')
-            : undefined,
-      remarks: remarks.value.filter(({ step }) => step === i).length,
-      turned,
-    }
-  }),
-)
+const { lines, beat } = useScore()
+const heads = useHeads()
 const columns = computed(() => `170px repeat(${heads.value.length}, minmax(104px, 1fr)) 44px`)
 const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by === 'theirs'))
 </script>
@@ -45,18 +21,17 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
       class="score"
       role="group"
       :aria-label="t('score.theScore')"
-      :style="{ '--columns': columns, minWidth: `${170 + heads.length * 104 + 44}px` }"
+      :style="{ '--columns': columns, '--count': heads.length, minWidth: `${170 + heads.length * 104 + 44}px` }"
     >
       <div class="columns heads">
         <span class="corner muted small">{{ t('score.pressAStepForItsWords') }}</span>
-        <button
+        <RowButton
           v-for="(head, i) in heads"
           :key="i"
-          type="button"
-          class="plain head"
+          class="head"
           :class="{ chosen: i === beat, theirs: head.isTheirs }"
           :aria-pressed="i === beat"
-          :title="
+          :data-tip="
             head.where && head.where !== head.name
               ? t('score.headThenInWhere', { head: head.name, where: head.where })
               : head.name
@@ -65,13 +40,13 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
         >
           <span class="number"
             >{{ i === 0 ? t('common.start2') : i
-            }}<b v-if="head.remarks" class="flag" :title="t('score.remarksRemarks', { remarks: head.remarks })">
+            }}<b v-if="head.remarks" class="flag" :data-tip="t('score.remarksRemarks', { remarks: head.remarks })">
               !</b
             ></span
           >
           {{ head.name }}
           <span v-if="head.turned" class="turned">{{ t('score.sidesChange') }}</span>
-        </button>
+        </RowButton>
         <NextStep />
       </div>
       <ScoreLine
@@ -87,6 +62,8 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 <style scoped>
 .scrolls {
+  --lane: 32px;
+
   padding: var(--space-8) var(--space-12) var(--space-12);
   overflow-x: auto;
 }
@@ -163,5 +140,24 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 .divided {
   margin-top: var(--space-8);
   border-top: 3px solid var(--strong-line);
+}
+
+@media print {
+  .scrolls {
+    --lane: 25px;
+
+    padding: 0;
+    border: 0;
+    overflow: visible;
+  }
+
+  /* As wide as the page, however many steps there are. */
+  .score {
+    min-width: 0 !important;
+  }
+
+  .score :deep(.columns) {
+    grid-template-columns: 130px repeat(var(--count), minmax(0, 1fr)) 0;
+  }
 }
 </style>

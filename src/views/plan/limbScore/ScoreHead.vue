@@ -15,10 +15,10 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useScore } from './score'
 import { useRemoving } from '../../parts/removing'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words'
 
 /** Which run is looked at; a new one begins in a position, and as the best plan goes on from there. */
-const emit = defineEmits<{ print: [] }>()
 const { chart, run, worths, open } = useScore()
 const charts = useCharts()
 const removing = useRemoving()
@@ -70,7 +70,7 @@ function remove() {
       <h1>{{ t('common.aRunLimbByLimb') }}</h1>
       <p class="muted">{{ t('score.beginOneInAPositionIt') }}</p>
     </div>
-    <div class="tools">
+    <div class="tools off-paper">
       <label v-if="(chart.runs?.length ?? 0) > 1">
         <span class="label">{{ t('score.run') }}</span>
         <PickList
@@ -89,7 +89,7 @@ function remove() {
         @cancel="isBeginning = false"
       />
       <el-button v-else @click="isBeginning = true">{{ t('score.run2') }}</el-button>
-      <el-button v-if="run" text @click="emit('print')">{{ t('common.print') }}</el-button>
+      <PrintButton v-if="run" />
       <el-button v-if="run" text @click="remove">{{ t('common.remove') }}</el-button>
     </div>
   </header>
@@ -110,12 +110,13 @@ header {
 
 .tools {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-8);
   align-items: end;
 }
 
 .tools .el-select {
-  width: 280px;
+  width: min(280px, 84vw);
 }
 
 .tools label {

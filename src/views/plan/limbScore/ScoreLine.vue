@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { CaretBottom, CaretRight, Plus } from '@element-plus/icons-vue'
+import RowButton from '../../../components/RowButton.vue'
 import { sure } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import type { ScoreLine } from '../../../core/limbScore/bars'
@@ -33,16 +35,15 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
 <template>
   <div class="columns line" :class="line.row.by" role="group" :aria-label="rowName(line.row, line.part)">
     <span class="limb">
-      <button
+      <RowButton
         v-if="opens && isFirst"
-        type="button"
-        class="plain opener"
+        class="opener"
         :aria-expanded="isOpen(line.row)"
         :aria-label="t('score.openRow', { row: rowName(line.row) })"
         @click="toggle(line.row)"
       >
-        {{ isOpen(line.row) ? '▾' : '▸' }}
-      </button>
+        <component :is="isOpen(line.row) ? CaretBottom : CaretRight" class="icon" />
+      </RowButton>
       <span :class="{ part: line.part }">
         <b v-if="!line.part || isFirst">{{ rowName(line.row) }}</b>
         <span v-if="line.part" class="small muted"> {{ rowName(line.row, line.part) }}</span>
@@ -52,7 +53,7 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
     <div
       class="track"
       :style="{
-        gridTemplateRows: `repeat(${line.lanes}, 32px)`,
+        gridTemplateRows: `repeat(${line.lanes}, var(--lane))`,
         gridTemplateColumns: `repeat(${played.beats.length}, 1fr)`,
         gridColumn: `2 / span ${played.beats.length}`,
       }"
@@ -61,19 +62,18 @@ const stepText = (step: number) => (step === 0 ? 'start' : t('score.stepStep', {
         <span class="free" :style="{ gridColumn: `${stretch.from + 1} / ${stretch.to + 2}` }" aria-hidden="true"
           ><i>{{ t('score.free') }}</i></span
         >
-        <button
+        <RowButton
           v-for="i in stretch.to - stretch.from + 1"
           :key="i"
-          type="button"
-          class="plain cell"
+          class="cell"
           :style="{ gridColumn: stretch.from + i }"
           :aria-label="
             t('score.rowFromFreePutAHold', { row: rowName(line.row, line.part), from: stepText(stretch.from + i - 1) })
           "
           @click="putting = stretch.from + i - 1"
         >
-          +
-        </button>
+          <Plus class="icon" />
+        </RowButton>
       </template>
       <ScoreBar v-for="bar in line.bars" :key="`${bar.hold.id} ${bar.from} ${bar.role}`" :bar="bar" />
       <PutOn

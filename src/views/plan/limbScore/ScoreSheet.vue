@@ -1,46 +1,42 @@
 <script setup lang="ts">
 import { present } from '../../../core/sure'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useCharts } from '../../../stores/charts'
-import { printPart } from '../../parts/print/printPart'
-import { scenarioLine } from '../../parts/print/scenarioLine'
 import HoldsTabs from '../../parts/body/HoldsTabs.vue'
+import { useIsNarrow } from '../../parts/layout/room'
 import NowOrLater from './NowOrLater.vue'
 import RemarkList from './RemarkList.vue'
 import ScoreGrid from './ScoreGrid.vue'
 import ScoreHead from './ScoreHead.vue'
+import ScoreSteps from './ScoreSteps.vue'
 import StepFigure from './StepFigure.vue'
 import { provideScore } from './score'
 
 const { run } = provideScore()
+const isNarrow = useIsNarrow()
 const charts = useCharts()
 /** Of the moves of the run. */
 const cautions = computed(() =>
   cautionLines((run.value?.steps ?? []).flatMap(({ move }) => lookUp(present(charts.chart).moves, move) ?? [])),
 )
-const printed = ref<HTMLElement>()
-
-function print() {
-  const head = `${present(run.value).name} · ${scenarioLine(present(charts.chart), charts.isFlipped)}`
-  printPart(present(printed.value), head)
-}
 </script>
 
 <template>
-  <div class="score">
-    <HoldsTabs at="score" />
-    <ScoreHead @print="print" />
+  <div class="score prints-wide">
+    <HoldsTabs class="off-paper" at="score" />
+    <ScoreHead />
     <template v-if="run">
-      <div ref="printed" class="printed">
-        <ScoreGrid />
+      <div class="printed">
+        <ScoreSteps v-if="isNarrow" />
+        <ScoreGrid v-else />
         <StepFigure />
         <RemarkList />
         <CautionLines :lines="cautions" />
       </div>
-      <NowOrLater :key="run.id" />
+      <NowOrLater :key="run.id" class="off-paper" />
     </template>
   </div>
 </template>
@@ -61,5 +57,14 @@ function print() {
   height: 100%;
   padding: var(--space-16) var(--space-16) var(--space-32);
   overflow-y: auto;
+}
+
+@media print {
+  .score {
+    display: block;
+    height: auto;
+    padding: 0;
+    overflow: visible;
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PickList from '../../../components/PickList.vue'
 import { present } from '../../../core/sure'
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
@@ -19,7 +19,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import HowSure from '../../parts/figures/HowSure.vue'
 import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import { download } from '../../parts/files/download'
-import { printPart } from '../../parts/print/printPart'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import GiveUpPanel from './GiveUpPanel.vue'
 import SaidText from './SaidText.vue'
@@ -32,8 +32,8 @@ const range = useRange()
 const chart = computed(() => present(charts.chart))
 const from = ref<PositionId>()
 const share = ref(0.8)
-const script = shallowRef<Script | null>(null)
-const sheet = ref<HTMLElement>()
+/** Undefined while it is worked out for the first time; null where nothing is to be done. */
+const script = shallowRef<Script | null>()
 /** Shares of all exchanges (0 to 1) that the coach may have told. More does not fit on two pages. */
 const SHARES = [0.6, 0.7, 0.8, 0.9]
 const MAX_PARAGRAPHS = 60
@@ -49,7 +49,7 @@ watch(
   async ([found]) => {
     const mine = ++asked
     const told = found && (await figures.script(start.value, { share: share.value, steps: MAX_PARAGRAPHS }))
-    if (mine === asked) script.value = told
+    if (mine === asked && found) script.value = told || null
   },
   { immediate: true },
 )
@@ -82,13 +82,9 @@ function keep() {
   const steps = bestRunFrom(chart.value, present(figures.figures), start.value)
   const name = t('common.fromValue', { value: lookUp(chart.value.positions, start.value)?.name })
   charts.edit(t('runs.keepTheRunName', { name }), (draft) => void addRun(draft, name, start.value, steps))
-  charts.tell(t('runs.nameIsKeptWithTheRuns', { name }))
+  charts.tell(t('runs.nameIsKeptWithTheRuns', { name }), 'info', 'undo')
 }
 
-async function print() {
-  await nextTick()
-  printPart(present(sheet.value), scenario.value)
-}
 const covered = computed(() =>
   script.value ? t('runs.coveredOfAHundredExchangesStay', { covered: hundred(script.value.covered) }) : '',
 )
@@ -103,10 +99,10 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
 </script>
 
 <template>
-  <section :aria-label="t('common.theChainSaid')">
+  <section class="chain" :aria-label="t('common.theChainSaid')">
     <header>
       <h1>{{ title }}</h1>
-      <div class="tools">
+      <div class="tools off-paper">
         <label>
           <span class="label">{{ t('runs.from') }}</span>
           <el-select-v2
@@ -129,16 +125,17 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             @change="(picked) => (share = picked)"
           />
         </label>
-        <el-button :title="t('runs.theMovesAsTheyLandAs')" @click="keep">
+        <el-button :data-tip="t('runs.theMovesAsTheyLandAs')" @click="keep">
           {{ t('runs.keepAsARun') }}
         </el-button>
-        <el-button @click="print">{{ t('common.print') }}</el-button>
+        <PrintButton />
         <el-button @click="save">{{ t('runs.saveAsMarkdown') }}</el-button>
         <HowSure />
       </div>
     </header>
-    <div ref="sheet" class="panel sheet">
+    <div class="panel sheet">
       <p v-if="script" class="muted small">{{ covered }}</p>
+      <el-skeleton v-else-if="script === undefined" :rows="8" />
       <p v-else class="muted">{{ t('runs.thereIsNothingToDoFrom') }}</p>
       <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
       <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
@@ -157,7 +154,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
             <li v-for="line in one.watch" :key="line" :class="{ caution: line.startsWith('Caution') }">{{ line }}</li>
           </ul>
         </div>
-        <div class="worth unprinted">
+        <div class="worth off-paper">
           <AskedFigure
             v-if="one.value !== null"
             :value="one.value"
@@ -168,7 +165,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
       </article>
       <CautionLines v-if="told.length" :lines="cautions" />
     </div>
-    <GiveUpPanel />
+    <GiveUpPanel v-if="script !== undefined" class="off-paper" />
   </section>
 </template>
 
@@ -203,7 +200,21 @@ label :deep(.el-select__wrapper) {
 .sheet {
   display: grid;
   gap: var(--space-4);
+  align-content: start;
   padding: var(--space-16) var(--space-16);
+}
+
+@media screen and (width >= 1600px) {
+  .chain {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 600px);
+    gap: 0 var(--space-16);
+    align-items: start;
+  }
+
+  header {
+    grid-column: 1 / -1;
+  }
 }
 
 article {
@@ -270,6 +281,7 @@ h2 a:hover {
 
   .sheet {
     display: block;
+    border: 0;
     columns: 2;
     column-gap: 7mm;
     padding: 0;

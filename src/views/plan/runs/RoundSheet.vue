@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
@@ -60,7 +62,10 @@ function setPositionOnly(isOnly: boolean) {
     setField(draft, 'cards', props.card.id, 'positionOnly', isOnly || undefined),
   )
 }
-const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound(draft, props.card.id))
+function remove() {
+  charts.edit(t('runs.removeTheCard'), (draft) => removeRound(draft, props.card.id))
+  charts.tell(t('runs.theCardIsRemoved', { title: said.value.title }), 'info', 'undo')
+}
 </script>
 
 <template>
@@ -74,14 +79,12 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
         :asked="asked"
         :label="t('common.netOfReaction', { reaction: said.title })"
       />
-      <el-button
-        text
-        :aria-label="t('common.removeName', { name: said.title })"
-        :title="t('common.remove')"
+      <IconButton
+        :icon="Close"
+        :name="t('common.removeName', { name: said.title })"
+        :tip="t('common.remove')"
         @click="remove"
-      >
-        ×
-      </el-button>
+      />
     </header>
     <dl>
       <template v-for="{ key, label } in ROWS" :key="key">
@@ -92,7 +95,7 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
     <ul class="cautions">
       <li v-for="line in said.cautions" :key="line">{{ line }}</li>
     </ul>
-    <p class="settings unprinted">
+    <p class="settings off-paper">
       <label>
         <SteadyInput :value="card.seconds" :aria-label="t('runs.secondsOfARound')" @change="setSeconds" />
         {{ t('runs.seconds') }}
@@ -103,7 +106,7 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
     </p>
     <div
       v-if="answer"
-      class="tallies unprinted"
+      class="tallies off-paper"
       role="group"
       :aria-label="t('runs.roundsOfAnswerName', { answerName })"
     >
@@ -115,7 +118,7 @@ const remove = () => charts.edit(t('runs.removeTheCard'), (draft) => removeRound
       </el-button>
       <span class="muted small">{{ t('runs.countsForAnswerName', { answerName }) }}</span>
     </div>
-    <p v-else class="small unprinted">
+    <p v-else class="small off-paper">
       <I18nT keypath="runs.nameTheAnswerFirst" scope="global"
         ><template #link
           ><RouterLink

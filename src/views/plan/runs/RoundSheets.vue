@@ -1,27 +1,24 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useCharts } from '../../../stores/charts'
-import { printPart } from '../../parts/print/printPart'
-import { scenarioLine } from '../../parts/print/scenarioLine'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import RoundSheet from './RoundSheet.vue'
 import { t } from '../../../words'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()
 const cards = computed(() => present(charts.chart).cards ?? [])
-const sheet = ref<HTMLElement>()
-const print = () => printPart(present(sheet.value), scenarioLine(present(charts.chart), charts.isFlipped))
 </script>
 
 <template>
   <section :aria-label="t('common.rounds')">
     <header>
       <h1>{{ t('common.rounds') }}</h1>
-      <el-button v-if="cards.length" @click="print">{{ t('runs.printFourToAPage') }}</el-button>
+      <PrintButton v-if="cards.length" :says="t('runs.printFourToAPage')" />
     </header>
-    <p class="muted small">
+    <p class="muted small off-paper">
       {{ t('runs.aCardForEachThingThat') }}
     </p>
     <p v-if="!cards.length" class="panel empty">
@@ -31,7 +28,7 @@ const print = () => printPart(present(sheet.value), scenarioLine(present(charts.
         ></I18nT
       >
     </p>
-    <div ref="sheet" class="cards"><RoundSheet v-for="card in cards" :key="card.id" :card="card" /></div>
+    <div class="cards"><RoundSheet v-for="card in cards" :key="card.id" :card="card" /></div>
   </section>
 </template>
 

@@ -42,4 +42,16 @@ const what = computed(() => String(route.params.what ?? ''))
   max-width: 1240px;
   padding: var(--space-12) var(--space-24) var(--space-32);
 }
+
+@media (width >= 1600px) {
+  .runs {
+    max-width: none;
+  }
+}
+
+@media (width < 768px) {
+  .runs {
+    padding-inline: var(--space-12);
+  }
+}
 </style>

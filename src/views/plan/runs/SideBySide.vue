@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ArrowUp } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -13,9 +15,8 @@ import { compareRuns, sayDifferences } from '../../../core/limbScore/compareRuns
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
-import { printPart } from '../../parts/print/printPart'
-import { scenarioLine } from '../../parts/print/scenarioLine'
-import { cautionLines } from '../../../core/chart/hazard'
+import PaperCautions from '../../parts/print/PaperCautions.vue'
+import PrintButton from '../../parts/print/PrintButton.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { t } from '../../../words'
 
@@ -75,22 +76,16 @@ function annotate(id: string, notes: string) {
 function shift(id: string, by: 1 | -1) {
   charts.edit(t('runs.orderOfTheRuns'), (draft) => shiftRun(draft, id, by))
 }
-const sheet = ref<HTMLElement>()
-const print = () =>
-  printPart(
-    present(sheet.value),
-    scenarioLine(chart.value, charts.isFlipped),
-    cautionLines(
-      shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])),
-    ),
-  )
+const cautioned = computed(() =>
+  shown.value.flatMap(({ steps }) => steps.flatMap(({ move }) => lookUp(chart.value.moves, move) ?? [])),
+)
 </script>
 
 <template>
   <section :aria-label="t('runs.runsSideBySide')">
     <header>
       <h1>{{ t('runs.runsSideBySide') }}</h1>
-      <el-button v-if="shown.length" @click="print">{{ t('common.print') }}</el-button>
+      <PrintButton v-if="shown.length" />
     </header>
     <p v-if="!runs.length" class="panel empty">
       <I18nT keypath="runs.noRunsYet" scope="global"
@@ -101,24 +96,17 @@ const print = () =>
         ></I18nT
       >
     </p>
-    <ul v-else class="which" :aria-label="t('runs.whichRuns')">
+    <ul v-else class="which off-paper" :aria-label="t('runs.whichRuns')">
       <li v-for="run in runs" :key="run.id">
         <el-checkbox :model-value="shown.some(({ id }) => id === run.id)" @change="toggle(run.id)">
           {{ run.name }}</el-checkbox
         >
-        <button
-          type="button"
-          class="plain"
-          :aria-label="t('common.runUp', { run: run.name })"
-          @click="shift(run.id, -1)"
-        >
-          ↑
-        </button>
+        <IconButton :icon="ArrowUp" :name="t('common.runUp', { run: run.name })" @click="shift(run.id, -1)" />
       </li>
     </ul>
-    <div ref="sheet" class="sheet">
+    <div class="sheet prints-wide">
       <p v-if="differences.length" class="said">{{ differences.join(' ') }}</p>
-      <div class="columns" :style="{ gridTemplateColumns: `repeat(${compared.length}, minmax(0, 1fr))` }">
+      <div class="columns" :style="{ '--side-by-side': compared.length }">
         <article v-for="(one, i) in compared" :key="one.run.id" class="panel">
           <h2>
             <RouterLink :to="`/score/${one.run.id}`">{{ one.run.name }}</RouterLink>
@@ -163,6 +151,7 @@ const print = () =>
         </article>
       </div>
     </div>
+    <PaperCautions :moves="cautioned" />
   </section>
 </template>
 
@@ -201,6 +190,7 @@ ol li {
 .columns {
   display: grid;
   gap: var(--space-16);
+  grid-template-columns: repeat(var(--side-by-side), minmax(0, 1fr));
 }
 
 article {
@@ -236,5 +226,11 @@ dd {
 
 .broken {
   color: var(--leak);
+}
+
+@media screen and (width < 768px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { valueOf } from '../../../components/events'
 import { t } from '../../../words'
 
 /** A figure of the tries as a supposition: which one, and how many of ten go so. */
@@ -37,15 +36,14 @@ const pick = (figure: string) => (tries.value = { figure, ofTen: Math.round(shar
           ? t('runs.ofTenInsteadOfShare', { ofTen: tries.ofTen, share: Math.round(guess.share * 100) / 10 })
           : t('runs.howMany')
       }}</span>
-      <input
-        :value="tries.ofTen"
-        type="range"
-        min="0"
-        max="10"
-        step="0.5"
+      <el-slider
+        :model-value="tries.ofTen"
+        :max="10"
+        :step="0.5"
+        :show-tooltip="false"
         :disabled="!guess"
         :aria-label="t('runs.howManyOfTenTriesNumber', { number })"
-        @input="tries = { ...tries, ofTen: Number(valueOf($event)) }"
+        @input="(ofTen: number) => (tries = { ...tries, ofTen })"
       />
     </label>
   </div>

@@ -3,7 +3,8 @@ import PickList from '../../../components/PickList.vue'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
 import { computed, reactive, watch } from 'vue'
-import { clockRefusal, clockText, finer, onceIn, readClock } from '../../../core/say/figureText'
+import { clockRefusal, finer, onceIn, readClock } from '../../../core/say/figureText'
+import { timeText } from '../../../stores/settings'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { LIMBS, type Limb } from '../../../core/chart/words'
@@ -137,7 +138,7 @@ function planForIt() {
   const [what, seen] = [ifs.value, chart.value]
   charts.edit(t('runs.planForWhatWasSupposed'), (draft) => planSupposed(draft, what, seen))
   clear()
-  charts.tell(t('runs.theChartNowGoesAsWas'))
+  charts.tell(t('runs.theChartNowGoesAsWas'), 'info', 'undo')
 }
 
 const clear = () => Object.assign(asked, nothingAsked())
@@ -188,33 +189,32 @@ const clear = () => Object.assign(asked, nothingAsked())
             sharpness: Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100),
           })
         }}</span>
-        <input
-          type="range"
-          min="0"
-          max="90"
-          step="5"
-          :value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
+        <el-slider
+          :max="90"
+          :step="5"
+          :show-tooltip="false"
+          :model-value="Math.round((asked.sharpness ?? figures.scenario!.sharpness) * 100)"
           :aria-label="t('runs.howOftenTheyWouldSeeIt')"
-          @input="asked.sharpness = Number(valueOf($event)) / 100"
+          @input="(percent: number) => (asked.sharpness = percent / 100)"
         />
       </label>
       <label class="short">
         <span class="label">{{ t('runs.leftOnTheClock') }}</span>
         <SteadyInput
-          :value="clockText(asked.seconds === undefined ? figures.scenario!.seconds : asked.seconds)"
+          :value="timeText(asked.seconds === undefined ? figures.scenario!.seconds : asked.seconds)"
           :aria-label="t('runs.leftOnTheClock2')"
           @change="setClock"
         />
       </label>
       <el-button v-if="isAsked" text @click="clear">{{ t('runs.asItIs2') }}</el-button>
-      <el-button v-if="canPlan" :title="t('runs.changesTheChartAndTheScenario')" @click="planForIt">
+      <el-button v-if="canPlan" :data-tip="t('runs.changesTheChartAndTheScenario')" @click="planForIt">
         {{ t('runs.planForThis') }}
       </el-button>
     </div>
     <p v-if="!isAsked" class="muted">{{ t('runs.supposeSomethingNothingOfItChanges') }}</p>
     <p v-else-if="progress !== null" role="status" class="muted">{{ t('runs.workingItOut') }}</p>
     <template v-else-if="answer">
-      <p class="said" :title="t('runs.insteadOf', { then: finer(answer.then), now: finer(answer.now) })">
+      <p class="said" :data-tip="t('runs.insteadOf', { then: finer(answer.then), now: finer(answer.now) })">
         {{ sentences.join(' ') }}
       </p>
       <ul v-if="answer.changes.length" :aria-label="t('count.change', answer.changes.length)">
@@ -224,10 +224,12 @@ const clear = () => Object.assign(asked, nothingAsked())
       </ul>
     </template>
   </section>
-  <SurePanel />
-  <CommitPanel />
-  <LimitPanel />
-  <DependsOn />
+  <div class="panels">
+    <SurePanel />
+    <CommitPanel />
+    <LimitPanel />
+    <DependsOn />
+  </div>
 </template>
 
 <style scoped src="./suppose.css"></style>
@@ -237,6 +239,13 @@ const clear = () => Object.assign(asked, nothingAsked())
   display: grid;
   gap: var(--space-12);
   padding: var(--space-16) var(--space-16);
+}
+
+.panels {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(680px, 100%), 1fr));
+  gap: var(--space-12);
+  align-items: start;
 }
 
 .ifs {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ArrowDown, ArrowUp } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { computed } from 'vue'
 import { FOOT } from '../../../core/chart/bands'
 import { letGo, orderBands } from '../../../core/chart/edits/slope'
@@ -39,8 +41,8 @@ function shift(key: string, name: string, by: -1 | 1) {
           {{ name }} <span class="muted">{{ places.length }}</span></el-checkbox
         >
         <span v-if="!isFixed(key)">
-          <el-button text :aria-label="t('common.runUp', { run: name })" @click="shift(key, name, -1)"> ↑ </el-button>
-          <el-button text :aria-label="t('common.nameDown', { name })" @click="shift(key, name, 1)"> ↓ </el-button>
+          <IconButton :icon="ArrowUp" :name="t('common.runUp', { run: name })" @click="shift(key, name, -1)" />
+          <IconButton :icon="ArrowDown" :name="t('common.nameDown', { name })" @click="shift(key, name, 1)" />
         </span>
       </li>
     </ul>

@@ -18,7 +18,7 @@ const emit = defineEmits<{ named: [name: string]; landing: [to: string]; close: 
 const { chart } = useSlope()
 
 const typed = ref(props.asking.for === 'rename' ? props.name : '')
-const field = ref<HTMLInputElement>()
+const field = ref<{ select: () => void }>()
 const root = ref<HTMLElement>()
 const item = computed(() => props.asking.item)
 const reaction = computed(() =>
@@ -71,11 +71,10 @@ onMounted(async () => {
       @pick="({ id }) => emit('landing', id!)"
       @cancel="emit('close')"
     />
-    <input
+    <el-input
       v-else
       ref="field"
       v-model="typed"
-      class="field"
       :aria-label="label"
       :placeholder="label"
       maxlength="200"

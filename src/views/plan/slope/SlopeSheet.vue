@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
+import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { cautionLines } from '../../../core/chart/hazard'
@@ -13,9 +14,10 @@ import BandOrder from './BandOrder.vue'
 import { boxOfItem } from './boxOfItem'
 import { useCamera } from './camera'
 import { useDragging } from './dragging'
+import { useIsNarrow } from '../../parts/layout/room'
 import { onSlopeKey } from './keys'
 import { provideItemSheet, worksheetOf } from './itemSheet'
-import { printPicture } from './printing'
+import { isPrepared, offPaper, onPaper } from './printing'
 import { savePicture } from './saving'
 import { MANY, provideSlope } from './slope'
 import SlopeDetail from './SlopeDetail.vue'
@@ -37,7 +39,9 @@ const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
 const root = ref<HTMLElement>()
-const panel = ref<'detail' | 'text' | 'bands' | null>(null)
+const isNarrow = useIsNarrow()
+/** Where the picture has no room, it is told. */
+const panel = ref<'detail' | 'text' | 'bands' | null>(isNarrow.value ? 'text' : null)
 
 const camera = useCamera(root, (event) => !isHeld(event) && !('shiftKey' in event && event.shiftKey))
 const isWhole = ref(false)
@@ -200,16 +204,21 @@ const save = (kind: 'svg' | 'png') =>
     const failed = await savePicture(picture, present(scene.value), present(charts.chart).title, kind)
     if (failed) charts.tell(failed, 'warning')
   })
-const print = (pages: 'one' | 'tiled') =>
-  whole((picture) =>
-    printPicture(
-      picture,
-      present(scene.value),
-      present(charts.chart).title,
-      pages,
-      cautionLines(present(charts.chart).moves),
-    ),
-  )
+/** Puts the whole picture on paper, on one page or on several. */
+const prepare = (pages: 'one' | 'tiled') =>
+  whole((picture) => {
+    const { title, moves } = present(charts.chart)
+    if (scene.value) onPaper(picture, scene.value, title, pages, cautionLines(moves))
+  })
+/** Prepared before the browser is asked: nothing of ours runs between its own word and the paper. */
+async function print(pages: 'one' | 'tiled') {
+  await prepare(pages)
+  window.print()
+}
+useEventListener(window, 'beforeprint', () => {
+  if (!isPrepared()) void prepare('one')
+})
+useEventListener(window, 'afterprint', offPaper)
 </script>
 
 <template>
@@ -305,5 +314,14 @@ aside {
   border-left: 1px solid var(--line);
   background: var(--panel);
   overflow-y: auto;
+}
+
+@media (width < 768px) {
+  aside {
+    position: absolute;
+    inset: 0;
+    width: auto;
+    border-left: 0;
+  }
 }
 </style>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import RowButton from '../../../components/RowButton.vue'
+import { computed, ref } from 'vue'
+import { useTree } from '../../../components/arrowKeys'
 import { lookUp } from '../../../core/chart/lookUp'
 import { itemKey, partsOfItem, type Item } from '../../../core/slope/items'
 import { sayItem } from '../../../core/say/slopeItem'
@@ -10,6 +12,8 @@ import { t } from '../../../words'
 /** The picture as text, for what is in focus: positions from the crest down, what is tried there, what they do. */
 const { chart, scene, seen, at, goTo } = useSlope()
 const store = useFigures()
+const tree = ref<HTMLElement>()
+useTree(tree)
 /** A chart of hundreds of positions is read around a place, not from end to end. */
 const MAX_LINES = 60
 
@@ -33,32 +37,33 @@ const nameOf = (id: string) => lookUp(chart.value.positions, id)?.name
 <template>
   <section :aria-label="t('slope.thePictureAsText')">
     <h2>{{ t('slope.asText') }}</h2>
-    <ul>
-      <li v-for="{ id } in positions" :key="id">
-        <button
-          type="button"
-          class="plain place"
+    <ul ref="tree" role="tree" :aria-label="t('slope.thePictureAsText')">
+      <li v-for="({ id }, i) in positions" :key="id" role="none">
+        <RowButton
+          class="place"
+          role="treeitem"
+          :tabindex="i === 0 ? 0 : -1"
           :aria-current="isHere(placeOf(id))"
           :aria-label="t('slope.goToId', { id: nameOf(id) })"
           @click="goTo(placeOf(id))"
         >
           {{ say(placeOf(id)) }}
-        </button>
-        <ul>
-          <li v-for="move in parts(placeOf(id))" :key="itemKey(move)">
-            <button type="button" class="plain" :aria-current="isHere(move)" @click="goTo(move)">
+        </RowButton>
+        <ul role="group">
+          <li v-for="move in parts(placeOf(id))" :key="itemKey(move)" role="none">
+            <RowButton role="treeitem" tabindex="-1" :aria-current="isHere(move)" @click="goTo(move)">
               {{ say(move) }}
-            </button>
-            <ul>
-              <li v-for="escape in parts(move)" :key="itemKey(escape)">
-                <button type="button" class="plain" :aria-current="isHere(escape)" @click="goTo(escape)">
+            </RowButton>
+            <ul role="group">
+              <li v-for="escape in parts(move)" :key="itemKey(escape)" role="none">
+                <RowButton role="treeitem" tabindex="-1" :aria-current="isHere(escape)" @click="goTo(escape)">
                   {{ say(escape) }}
-                </button>
-                <ul v-if="escape.kind === 'escape'">
-                  <li v-for="answer in parts(escape)" :key="itemKey(answer)">
-                    <button type="button" class="plain" :aria-current="isHere(answer)" @click="goTo(answer)">
+                </RowButton>
+                <ul v-if="escape.kind === 'escape'" role="group">
+                  <li v-for="answer in parts(escape)" :key="itemKey(answer)" role="none">
+                    <RowButton role="treeitem" tabindex="-1" :aria-current="isHere(answer)" @click="goTo(answer)">
                       {{ say(answer) }}
-                    </button>
+                    </RowButton>
                   </li>
                 </ul>
               </li>
@@ -85,6 +90,7 @@ ul ul {
 }
 
 button {
+  min-height: var(--tool);
   padding: var(--space-4) var(--space-4);
   font-size: var(--type-body);
 }

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { ZoomIn, ZoomOut } from '@element-plus/icons-vue'
+import { computed, ref } from 'vue'
+import { useToolbar } from '../../../components/arrowKeys'
 import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
+import { useIsNarrow } from '../../parts/layout/room'
 import { useSlope } from './slope'
 import { t } from '../../../words'
 
 /** What stands out, and what is done with the whole picture. */
-defineProps<{ panel: string | null }>()
+const props = defineProps<{ panel: string | null }>()
 const emit = defineEmits<{
   zoom: [by: 'in' | 'out' | 'fit' | 'selection']
   panel: [name: 'detail' | 'text' | 'bands']
@@ -14,6 +17,11 @@ const emit = defineEmits<{
   save: [kind: 'svg' | 'png']
   print: [pages: 'one' | 'tiled']
 }>()
+const isNarrow = useIsNarrow()
+const root = ref<HTMLElement>()
+useToolbar(root)
+/** The picture is not in view: what is done with it is not offered either. */
+const isTold = computed(() => isNarrow.value && props.panel === 'text')
 const { chart, focus, at, setFocus } = useSlope()
 
 const KINDS = [
@@ -59,7 +67,7 @@ function choose(command: (typeof MENU)[number]['command']) {
 </script>
 
 <template>
-  <div class="tools" role="toolbar" :aria-label="t('slope.thePicture')">
+  <div ref="root" class="tools" role="toolbar" :aria-label="t('slope.thePicture')">
     <div class="group" role="group" :aria-label="t('slope.whatStandsOut')">
       <el-button
         v-for="kind in KINDS"
@@ -71,7 +79,7 @@ function choose(command: (typeof MENU)[number]['command']) {
       </el-button>
     </div>
     <div v-if="here" class="group" role="group" :aria-label="t('slope.aroundHere', { here: here.name })">
-      <span class="label here" :title="here.name">{{ t('slope.exchangesAroundIt') }}</span>
+      <span class="label here" :data-tip="here.name">{{ t('slope.exchangesAroundIt') }}</span>
       <el-button
         v-for="n in [1, 2, 3] as const"
         :key="n"
@@ -83,25 +91,35 @@ function choose(command: (typeof MENU)[number]['command']) {
       </el-button>
     </div>
     <span class="space" />
-    <div class="group" role="group" :aria-label="t('slope.zoom')">
-      <el-button :aria-label="t('slope.zoomOut')" :title="t('slope.zoomOut2')" @click="emit('zoom', 'out')">
-        −
+    <template v-if="!isTold">
+      <div class="group" role="group" :aria-label="t('slope.zoom')">
+        <el-button
+          :icon="ZoomOut"
+          :aria-label="t('slope.zoomOut')"
+          :data-tip="t('slope.zoomOut2')"
+          @click="emit('zoom', 'out')"
+        />
+        <el-button :data-tip="t('slope.showAllOfIt0')" @click="emit('zoom', 'fit')">
+          {{ t('slope.fit') }}
+        </el-button>
+        <el-button
+          :icon="ZoomIn"
+          :aria-label="t('slope.zoomIn')"
+          :data-tip="t('slope.zoomIn2')"
+          @click="emit('zoom', 'in')"
+        />
+      </div>
+      <el-button :data-tip="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
+        {{ t('slope.straighten') }}
       </el-button>
-      <el-button :title="t('slope.showAllOfIt0')" @click="emit('zoom', 'fit')">
-        {{ t('slope.fit') }}
+      <el-button :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
+        {{ t('slope.orderOfRows') }}
       </el-button>
-      <el-button :aria-label="t('slope.zoomIn')" :title="t('slope.zoomIn2')" @click="emit('zoom', 'in')"> + </el-button>
-    </div>
-    <el-button :title="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
-      {{ t('slope.straighten') }}
-    </el-button>
-    <el-button :aria-pressed="panel === 'bands'" @click="emit('panel', 'bands')">
-      {{ t('slope.orderOfRows') }}
-    </el-button>
-    <el-button :aria-pressed="panel === 'text'" :title="t('slope.theSameAsTextT')" @click="emit('panel', 'text')">
+    </template>
+    <el-button :aria-pressed="panel === 'text'" :data-tip="t('slope.theSameAsTextT')" @click="emit('panel', 'text')">
       {{ t('slope.text') }}
     </el-button>
-    <el-button :aria-pressed="panel === 'detail'" :title="t('slope.aboutItI')" @click="emit('panel', 'detail')">
+    <el-button :aria-pressed="panel === 'detail'" :data-tip="t('slope.aboutItI')" @click="emit('panel', 'detail')">
       {{ t('slope.aboutIt') }}
     </el-button>
     <el-dropdown trigger="click" @command="choose">
@@ -142,8 +160,7 @@ function choose(command: (typeof MENU)[number]['command']) {
   padding: 0 var(--space-8) 0 var(--space-12);
 }
 
-.el-button,
-[aria-pressed='true'] {
+.el-button[aria-pressed='true'] {
   border-color: var(--ours);
   background: var(--ours);
   color: var(--ours-ink);

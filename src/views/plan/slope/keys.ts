@@ -27,9 +27,10 @@ const PAN = 80
 
 /** Does the action of a key; returns whether it has one. */
 export function onSlopeKey(event: KeyboardEvent, deeds: Deeds): boolean {
-  if (event.ctrlKey || event.metaKey) return false
+  // Alt with an arrow is the browser's way back.
+  if (event.altKey || event.metaKey) return false
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-  const does = event.altKey
+  const does = event.ctrlKey
     ? pushed(key, deeds)
     : event.shiftKey
       ? panned(key, deeds)

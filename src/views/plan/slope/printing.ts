@@ -8,17 +8,17 @@ import './printing.css'
 const PAGE = { width: 1080, height: 725 }
 const OVERLAP = 40
 
-/** Prints the picture on one page, or on as many as it needs to be readable. */
-export function printPicture(
+/** Puts the picture on paper, on one page or on as many as it needs to be readable, until `offPaper`. */
+export function onPaper(
   root: HTMLElement,
   scene: Scene,
   title: string,
   pages: 'one' | 'tiled',
   cautions: readonly string[],
 ): void {
-  document.querySelector('.slope-print')?.remove()
+  offPaper()
   const sheet = document.createElement('div')
-  sheet.className = 'slope-print'
+  sheet.className = 'slope-print prints-wide'
   const { width, height } = scene
   const across = pages === 'one' ? 1 : Math.ceil((width - OVERLAP) / (PAGE.width - OVERLAP))
   const down = pages === 'one' ? 1 : Math.ceil((height - OVERLAP) / (PAGE.height - OVERLAP))
@@ -44,10 +44,14 @@ export function printPicture(
     }
   }
   if (cautions.length) present(sheet.lastElementChild).append(listOf(cautions))
-  document.body.append(sheet)
-  window.addEventListener('afterprint', () => sheet.remove(), { once: true })
-  window.print()
+  root.closest('.slope')?.after(sheet)
 }
+
+/** Whether the picture is on paper already. */
+export const isPrepared = () => Boolean(document.querySelector('.slope-print'))
+
+/** Takes the picture from the paper. */
+export const offPaper = () => document.querySelector('.slope-print')?.remove()
 
 function listOf(lines: readonly string[]): HTMLElement {
   const list = document.createElement('ul')

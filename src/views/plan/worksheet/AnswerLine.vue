@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
+import { ArrowUp, Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
@@ -15,7 +18,6 @@ import { sayGuess } from '../../../core/say/guess'
 import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { placeOfGoing } from '../../parts/removing'
 import { t } from '../../../words'
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
@@ -45,9 +47,8 @@ function edit(label: string, change: (draft: Chart, answer: AnswerRef) => unknow
 }
 
 function remove() {
-  const where = placeOfGoing()
   edit(t('worksheet.removeTheAnswerMove', { move: move.value.name }), removeAnswer)
-  charts.tell(t('worksheet.removedTheAnswerMove', { move: move.value.name }), 'info', 'undo', where)
+  charts.tell(t('worksheet.removedTheAnswerMove', { move: move.value.name }), 'info', 'undo')
   emit('gone')
 }
 
@@ -75,14 +76,14 @@ function onKey(event: KeyboardEvent) {
       class="chip"
       :class="{ best: isBest }"
       :to="{ path: `/worksheet/${move.from}`, query: { move: move.id } }"
-      :title="t('worksheet.goToMoveDeleteRemovesThe', { move: move.name })"
+      :data-tip="t('worksheet.goToMoveDeleteRemovesThe', { move: move.name })"
       @keydown="onKey"
       >{{ move.name }}</RouterLink
     >
-    <span v-if="answer.tries?.tallies" class="muted small" :title="t('worksheet.roundsOnTheMatInWhich')">
+    <span v-if="answer.tries?.tallies" class="muted small" :data-tip="t('worksheet.roundsOnTheMatInWhich')">
       {{ t('worksheet.workedOfWorked2Rounds', { worked: rounds.worked, worked2: rounds.worked + rounds.failed }) }}
     </span>
-    <span v-if="guess" class="muted small" :title="guess">{{ t('worksheet.guess') }}</span>
+    <span v-if="guess" class="muted small" :data-tip="guess">{{ t('worksheet.guess') }}</span>
     <TenTries
       v-if="answer.tries"
       class="strip"
@@ -91,28 +92,20 @@ function onKey(event: KeyboardEvent) {
       :name="name"
       @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
     />
-    <button
-      v-else
-      type="button"
-      class="plain cold muted small"
-      :title="t('worksheet.giveItTriesOfItsOwn')"
-      @click="own"
-    >
+    <RowButton v-else class="cold muted small" :data-tip="t('worksheet.giveItTriesOfItsOwn')" @click="own">
       {{ t('worksheet.asWhenWeBeginWithIt') }}
-    </button>
+    </RowButton>
     <span class="tools">
-      <button
+      <RowButton
         v-if="answer.tries && move.tries"
-        type="button"
-        class="plain"
-        :title="t('worksheet.goesAsWhenWeBeginWith')"
+        :data-tip="t('worksheet.goesAsWhenWeBeginWith')"
         :aria-label="t('worksheet.nameAsWhenWeBeginWith', { name })"
         @click="borrow"
       >
         {{ t('worksheet.asFirst') }}
-      </button>
-      <button type="button" class="plain" :aria-label="t('worksheet.nameUp', { name })" @click="shift(-1)">↑</button>
-      <button type="button" class="plain" :aria-label="t('common.removeName', { name })" @click="remove">×</button>
+      </RowButton>
+      <IconButton :icon="ArrowUp" :name="t('worksheet.nameUp', { name })" @click="shift(-1)" />
+      <IconButton :icon="Close" :name="t('common.removeName', { name })" @click="remove" />
     </span>
     <AskedFigure
       v-if="value !== undefined"
@@ -194,5 +187,11 @@ function onKey(event: KeyboardEvent) {
   font-size: var(--type-body);
   font-weight: var(--weight-strong);
   color: var(--muted);
+}
+
+@media (width < 400px) {
+  .answer {
+    flex-wrap: wrap;
+  }
 }
 </style>

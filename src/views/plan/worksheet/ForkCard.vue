@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ArrowDown, ArrowUp, Close } from '@element-plus/icons-vue'
+import IconButton from '../../../components/IconButton.vue'
 import { toReactionId } from '../../../core/chart/ids'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref } from 'vue'
@@ -78,7 +80,7 @@ const isSelected = computed(() => selected.value.move?.id === props.move.id)
 function remove() {
   const { id, name } = props.move
   goToRow(present(card.value), -1)
-  removing({ id, name, shownBy: card.value }, (draft) => removeMove(draft, id))
+  removing({ id, name }, (draft) => removeMove(draft, id))
 }
 
 function shift(by: 1 | -1) {
@@ -146,33 +148,27 @@ function onKey(event: KeyboardEvent) {
       <span v-else-if="figure?.isShown" class="small muted">{{ t('worksheet.worthMoreOnlyShown') }}</span>
       <HazardBadge v-if="move.hazard?.part" :part="move.hazard.part" />
       <span class="tools">
-        <el-button text :title="t('worksheet.writeItAsALineL')" @click="isSaying = !isSaying">
+        <el-button text :data-tip="t('worksheet.writeItAsALineL')" @click="isSaying = !isSaying">
           {{ t('worksheet.asALine') }}
         </el-button>
-        <el-button
-          text
-          :aria-label="t('common.runUp', { run: move.name })"
-          :title="t('worksheet.upAlt')"
+        <IconButton
+          :icon="ArrowUp"
+          :name="t('common.runUp', { run: move.name })"
+          :tip="t('worksheet.upAlt')"
           @click="shift(-1)"
-        >
-          ↑
-        </el-button>
-        <el-button
-          text
-          :aria-label="t('common.nameDown', { name: move.name })"
-          :title="t('worksheet.downAlt')"
+        />
+        <IconButton
+          :icon="ArrowDown"
+          :name="t('common.nameDown', { name: move.name })"
+          :tip="t('worksheet.downAlt')"
           @click="shift(1)"
-        >
-          ↓
-        </el-button>
-        <el-button
-          text
-          :aria-label="t('common.removeName', { name: move.name })"
-          :title="t('worksheet.removeDelete')"
+        />
+        <IconButton
+          :icon="Close"
+          :name="t('common.removeName', { name: move.name })"
+          :tip="t('worksheet.removeDelete')"
           @click="remove"
-        >
-          ×
-        </el-button>
+        />
       </span>
       <AskedFigure
         :value="figure?.value"
@@ -252,10 +248,22 @@ header {
   color: var(--ours);
 }
 
-.tools {
-  display: inline-flex;
+header :deep(.figure) {
   margin-left: auto;
+}
+
+/* Over the end of the head, beside the worth: they take no room while they are not needed. */
+.tools {
+  position: absolute;
+  z-index: 1;
+  top: var(--space-8);
+  right: 60px;
+  display: inline-flex;
+  align-items: center;
+  border-radius: var(--corner);
+  background: var(--panel);
   opacity: 0;
+  pointer-events: none;
 }
 
 .tools .el-button {
@@ -268,11 +276,14 @@ header {
 .selected .tools,
 .tools:focus-within {
   opacity: 1;
+  pointer-events: auto;
 }
 
-@media (hover: none) {
+@media (hover: none) or (width < 768px) {
   .tools {
+    position: static;
     opacity: 1;
+    pointer-events: auto;
   }
 }
 </style>

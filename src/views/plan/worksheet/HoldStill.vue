@@ -100,7 +100,7 @@ defineExpose({ focus: () => field.value?.focus() })
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" />
     </ul>
-    <FromHere ref="field" :key="position.id" />
+    <FromHere ref="field" :key="position.id" class="off-paper" />
   </article>
 </template>
 

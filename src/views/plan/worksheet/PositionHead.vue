@@ -8,11 +8,13 @@ import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { isGuess } from '../../../core/chart/guesses'
 import WhoIsAhead from '../../parts/inspectors/WhoIsAhead.vue'
+import { useParts } from '../../parts/layout/parts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
 const emit = defineEmits<{ say: []; theirs: [] }>()
 const { position, moves, letters, select } = useWorksheet()
+const { show } = useParts()
 const charts = useCharts()
 const store = useFigures()
 const figure = computed(() => store.figures?.positions[present(position.value).id])
@@ -20,6 +22,13 @@ const loose = computed(
   () => store.figures?.looseEnds.filter((end) => end.position === present(position.value).id).length ?? 0,
 )
 const isStart = computed(() => store.scenario?.start === present(position.value).id)
+
+const printScreen = () => window.print()
+
+function openAbout() {
+  select()
+  show('about')
+}
 
 function setName(name: string) {
   const { id } = present(position.value)
@@ -35,8 +44,10 @@ function setName(name: string) {
       </h1>
       <p class="muted">
         {{ t('count.move', moves.length) }}, {{ t('count.reaction', letters.size)
-        }}<template v-if="loose">, {{ t('count.looseEnd', loose) }}</template> ·
-        <el-button link @click="select()">{{ t('worksheet.aboutIt') }}</el-button>
+        }}<template v-if="loose">, {{ t('count.looseEnd', loose) }}</template>
+      </p>
+      <p class="muted off-paper">
+        <el-button link @click="openAbout">{{ t('worksheet.aboutIt') }}</el-button>
         <template v-if="!isStart">
           ·
           <el-button link @click="store.setScenario({ start: position!.id })">
@@ -48,6 +59,12 @@ function setName(name: string) {
         <el-button link @click="emit('say')">{{ t('worksheet.move') }}</el-button>
         ·
         <el-button link @click="emit('theirs')">{{ t('common.whatTheyDo') }}</el-button>
+        ·
+        <el-button link @click="printScreen">{{ t('worksheet.print') }}</el-button>
+        ·
+        <RouterLink :to="{ path: '/worksheet-paper', query: { of: position!.id } }">{{
+          t('worksheet.printSeveral')
+        }}</RouterLink>
       </p>
       <WhoIsAhead v-if="isGuess(position!, 'ahead')" :position="position!" />
     </div>

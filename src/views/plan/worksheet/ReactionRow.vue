@@ -78,7 +78,7 @@ function remove() {
   const { id, name } = present(reaction.value)
   if (!move) return
   goToRow(present(row.value), -1)
-  const removable = { id, name: t('worksheet.nameFromMove', { name, move: move.name }), shownBy: row.value }
+  const removable = { id, name: t('worksheet.nameFromMove', { name, move: move.name }) }
   removing(removable, (draft) => unmeetReaction(draft, move.id, id), t('common.removeName', { name }))
 }
 
@@ -162,7 +162,7 @@ function onKey(event: KeyboardEvent) {
         />
         <el-button
           text
-          :title="isLoose ? t('worksheet.answerItA') : t('worksheet.anotherAnswerA')"
+          :data-tip="isLoose ? t('worksheet.answerItA') : t('worksheet.anotherAnswerA')"
           :aria-label="t('worksheet.answerReaction', { reaction: reaction.name })"
           @click="isPicking = true"
         >
@@ -214,6 +214,7 @@ function onKey(event: KeyboardEvent) {
 
 .answers {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--space-4);
   min-width: 0;
 }
@@ -247,7 +248,7 @@ function onKey(event: KeyboardEvent) {
 }
 
 .open .el-button {
-  min-height: 22px;
+  min-height: max(22px, var(--target));
   padding: 0 var(--space-8);
   font-size: var(--type-small);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import RowButton from '../../../components/RowButton.vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { figureOf } from '../../../core/body/body'
@@ -74,18 +75,17 @@ onMounted(() => void shelf.load())
       <h2>{{ t('worksheet.pickAPosition') }}</h2>
       <ul class="wall">
         <li v-for="{ start, figure } in pictures" :key="start.name">
-          <button type="button" class="picture" @click="begin(positionOf(start))">
+          <RowButton class="picture" @click="begin(positionOf(start))">
             <svg v-if="figure" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" aria-hidden="true">
               <BodyFigure :figure="figure" />
             </svg>
             <b>{{ start.name }}</b>
-          </button>
+          </RowButton>
         </li>
       </ul>
       <form class="own" @submit.prevent="named.trim() && begin(positionFromName(named.trim()))">
-        <input
+        <el-input
           v-model="named"
-          class="field"
           :aria-label="t('worksheet.nameAnotherPosition')"
           :placeholder="t('worksheet.orNameAnother')"
           maxlength="200"

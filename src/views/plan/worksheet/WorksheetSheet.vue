@@ -1,26 +1,23 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { isTyping } from '../../frame/shortcuts'
-import ForkCard from './ForkCard.vue'
+import { mayCommand } from '../../frame/shortcuts'
 import FromShelf from '../../parts/add/FromShelf.vue'
-import HoldStill from './HoldStill.vue'
-import PositionHead from './PositionHead.vue'
+import PositionSheet from './PositionSheet.vue'
 import SelectedInspector from '../../parts/inspectors/SelectedInspector.vue'
+import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import PositionList from '../../parts/PositionList.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
 import ShelfSays from './ShelfSays.vue'
 import ThreeDoors from './ThreeDoors.vue'
-import NextThing from '../../parts/figures/NextThing.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
-const { position, moves, selected } = provideWorksheet()
-/** What is tried only in reply stands below what is tried cold. */
-const coldFirst = computed(() => moves.value.toSorted((a, b) => Number(a.reply ?? false) - Number(b.reply ?? false)))
+const { position, selected } = provideWorksheet()
+/** What the inspector is about. */
+const about = computed(() => (selected.value.reaction ?? selected.value.move ?? position.value)?.name ?? '')
 const list = ref<{ search: () => void }>()
 const say = ref<{ focus: () => void }>()
-const still = ref<{ focus: () => void }>()
 
 /** Scrolls to what the address names and gives it the focus. */
 watch(
@@ -38,7 +35,7 @@ watch(
 )
 
 useEventListener(document, 'keydown', (event) => {
-  if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (!mayCommand(event)) return
   if (event.key === '/') list.value?.search()
   else if (event.key.toLowerCase() === 'n') say.value?.focus()
   else return
@@ -47,60 +44,36 @@ useEventListener(document, 'keydown', (event) => {
 </script>
 
 <template>
-  <div class="worksheet">
-    <PositionList ref="list" />
+  <ListAndSheet :list="t('positions.positions')" :about="about">
+    <template #list><PositionList ref="list" /></template>
     <section v-if="position" class="sheet" :aria-label="position.name">
-      <PositionHead @say="say?.focus()" @theirs="still?.focus()" />
-      <NextThing />
-      <ForkCard v-for="move in coldFirst" :key="move.id" :move="move" />
-      <HoldStill ref="still" />
-      <SayMoves ref="say" :key="position.id" />
-      <ShelfSays :key="`says ${position.id}`" />
-      <FromShelf :key="`shelf ${position.id}`" />
+      <PositionSheet @say="say?.focus()" />
+      <SayMoves ref="say" :key="position.id" class="off-paper" />
+      <ShelfSays :key="`says ${position.id}`" class="off-paper" />
+      <FromShelf :key="`shelf ${position.id}`" class="off-paper" />
     </section>
     <section v-else class="sheet">
       <ThreeDoors />
     </section>
-    <aside v-if="position" :aria-label="t('common.aboutIt')">
-      <SelectedInspector />
-    </aside>
-  </div>
+    <template #about>
+      <aside class="off-paper" :aria-label="t('common.aboutIt')"><SelectedInspector /></aside>
+    </template>
+  </ListAndSheet>
 </template>
 
 <style scoped>
-.worksheet {
-  display: grid;
-  grid-template-columns: 218px minmax(0, 1fr) 300px;
-  height: 100%;
-}
-
 .sheet {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: var(--space-12);
   padding: var(--space-16) var(--space-16) var(--space-32);
-  overflow-y: auto;
-  min-width: 0;
 }
 
-aside {
-  padding: var(--space-16);
-  border-left: 1px solid var(--line);
-  background: var(--panel);
-  overflow-y: auto;
-}
-
-@media (width < 1100px) {
-  .worksheet {
-    grid-template-columns: 190px minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1fr) auto;
-  }
-
-  aside {
-    grid-column: 1 / -1;
-    max-height: 34vh;
-    border-left: 0;
-    border-top: 1px solid var(--line);
+@media print {
+  .sheet {
+    display: block;
+    padding: 0;
   }
 }
 </style>

@@ -1,31 +1,31 @@
 <script setup lang="ts">
-import { targetOf } from '../../../components/events'
 import { ref } from 'vue'
-import { importFile } from './importing'
-import { t } from '../../../words'
+import { targetOf } from './events'
 
-/** A button that imports a file of the coach's choice. Its words are the slot. */
+/** A button that asks for a file. Its words are the slot; `label` names the field behind it. */
 defineOptions({ inheritAttrs: false })
-const file = ref<HTMLInputElement>()
+defineProps<{ label: string }>()
+const emit = defineEmits<{ file: [file: File] }>()
+const field = ref<HTMLInputElement>()
 
 function chosen(event: Event) {
   const input = targetOf(event, HTMLInputElement)
   const picked = input.files?.[0]
   // Emptied, so that the same file can be chosen again.
   input.value = ''
-  if (picked) void importFile(picked)
+  if (picked) emit('file', picked)
 }
 </script>
 
 <template>
-  <el-button v-bind="$attrs" @click="file?.click()"><slot /></el-button>
+  <el-button v-bind="$attrs" @click="field?.click()"><slot /></el-button>
   <input
-    ref="file"
+    ref="field"
     type="file"
     accept=".json,application/json"
     class="readers-only"
     tabindex="-1"
-    :aria-label="t('files.chartFile')"
+    :aria-label="label"
     @change="chosen"
   />
 </template>

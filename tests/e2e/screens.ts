@@ -1,0 +1,50 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Every screen, with the demo plan, and with something of it open where that changes what is drawn. */
+export const SCREENS: readonly { name: string; path: string }[] = [
+  { name: 'desk', path: '/desk' },
+  { name: 'slope', path: '/slope' },
+  { name: 'slope-about', path: '/slope?at=place%20side-control-head-and-far-arm' },
+  { name: 'worksheet', path: '/worksheet/side-control-head-and-far-arm?move=americana' },
+  { name: 'worksheet-list', path: '/worksheet/side-control-head-and-far-arm?part=list' },
+  { name: 'worksheet-about', path: '/worksheet/side-control-head-and-far-arm?move=americana&part=about' },
+  { name: 'holds', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
+  { name: 'holds-about', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip&part=about' },
+  { name: 'score', path: '/score/two-arms-then-the-choke' },
+  { name: 'runs', path: '/runs' },
+  { name: 'side-by-side', path: '/runs/side-by-side' },
+  { name: 'rounds', path: '/runs/rounds' },
+  { name: 'beat', path: '/runs/beat' },
+  { name: 'what-if', path: '/runs/what-if' },
+  { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
+  { name: 'shelf-list', path: '/shelf?part=list' },
+  { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },
+  { name: 'rules', path: '/rules' },
+  { name: 'rules-set', path: '/rules?part=sheet' },
+  { name: 'charts', path: '/charts' },
+  { name: 'settings', path: '/settings' },
+]
+
+export const SIZES = [
+  { width: 1920, height: 1080 },
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 768, height: 1024 },
+  { width: 390, height: 844 },
+  { width: 360, height: 640 },
+] as const
+
+const TITLES: Record<string, string> = { score: 'Limb score', 'worksheet-paper': 'Worksheet' }
+
+/** Goes to a screen and waits until it is drawn with its figures. */
+export async function open(page: Page, path: string): Promise<void> {
+  const screen = path.split(/[/?]/)[1]!
+  await page.goto(`/#${path}`)
+  await expect(page).toHaveTitle(new RegExp(`^${TITLES[screen] ?? screen}`, 'i'))
+  await page.waitForLoadState('networkidle')
+  await expect(page.getByText(/^(Laying it out|Opening the Shelf)/)).toHaveCount(0)
+  await page.evaluate(async () => {
+    await document.fonts.ready
+    for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame)
+  })
+}

@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test'
+import { openDemoWithRound } from './coach'
+import { smallTargets, withoutRoom } from './room'
+import { open, SCREENS, SIZES } from './screens'
+
+/** `npm run sweep` looks at every size and in both themes; the tests at the two sizes that differ most. */
+const isSweep = process.env.ATAQUE_SWEEP === 'all'
+const PICTURES = 'test-results/sweep'
+const sizes = SIZES.filter(({ width }) => isSweep || width === 1280 || width === 390)
+
+for (const colorScheme of isSweep ? (['light', 'dark'] as const) : (['light'] as const))
+  for (const size of sizes) {
+    const byFinger = size.width < 1024
+    test.describe(() => {
+      test.use({ viewport: size, hasTouch: byFinger, isMobile: byFinger, colorScheme })
+      test(`every screen has room at ${size.width} px in the ${colorScheme}`, async ({ page }) => {
+        test.setTimeout(180_000)
+        await openDemoWithRound(page)
+        const wrong: Record<string, string[]> = {}
+        for (const { name, path } of SCREENS) {
+          await open(page, path)
+          const found = [...(await withoutRoom(page)), ...(byFinger ? await smallTargets(page) : [])]
+          if (found.length) wrong[`${name} ${size.width}`] = found
+          if (isSweep) await page.screenshot({ path: `${PICTURES}/${name}-${size.width}-${colorScheme}.png` })
+        }
+        expect(wrong).toEqual({})
+      })
+    })
+  }
+
+/** A window of 1280 x 1024 at 200 % and at 400 %, in which all is read and reached by scrolling one way only. */
+for (const [share, width, height] of [
+  ['200 %', 640, 512],
+  ['400 %', 320, 256],
+] as const)
+  test(`at ${share} everything is read in one column`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    await openDemoWithRound(page)
+    for (const { path } of SCREENS.filter(({ name }) => isSweep || /^(desk|worksheet|shelf)/.test(name))) {
+      await open(page, path)
+      const { wide, room } = await page.evaluate(() => {
+        const main = document.querySelector('#screen')!
+        const scroller = innerHeight < 480 ? document.documentElement : main
+        return { wide: document.documentElement.scrollWidth - innerWidth, room: scroller.clientHeight }
+      })
+      expect([path, wide]).toEqual([path, 0])
+      expect(room, path).toBeGreaterThan(200)
+      // The last words can be scrolled to, and are then in view.
+      const last = page.locator('#screen').getByText(/\w/).locator('visible=true').last()
+      await last.scrollIntoViewIfNeeded()
+      await expect(last, path).toBeInViewport()
+    }
+  })

@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test'
+import { openDemoWithRound } from './coach'
+import { open, SCREENS } from './screens'
+
+/** Of a screen that is opened anew: how far what one reads may jump, in shares of the window (web.dev/cls). */
+const MOST = 0.02
+const isSweep = process.env.ATAQUE_SWEEP === 'all'
+
+for (const { width, height } of [{ width: 1280, height: 800 }, ...(isSweep ? [{ width: 390, height: 844 }] : [])])
+  test(`what comes late finds its room kept, at ${width} px`, async ({ page }) => {
+    test.setTimeout(300_000)
+    await page.setViewportSize({ width, height })
+    await page.addInitScript(() => {
+      const shifts: string[] = []
+      let sum = 0
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as unknown as {
+          value: number
+          hadRecentInput: boolean
+          sources: { node?: Element }[]
+        }[]) {
+          if (entry.hadRecentInput) continue
+          sum += entry.value
+          const what = entry.sources.map(({ node }) => node?.className ?? node?.nodeName).join(', ')
+          shifts.push(`${entry.value.toFixed(3)} ${what}`)
+        }
+      }).observe({ type: 'layout-shift', buffered: true })
+      Object.assign(window, { shifted: () => ({ sum, shifts }) })
+    })
+    await openDemoWithRound(page)
+    const wrong: Record<string, unknown> = {}
+    for (const { name, path } of SCREENS) {
+      await page.goto('about:blank')
+      await open(page, path)
+      await page.waitForTimeout(600)
+      const found = await page.evaluate(() =>
+        (window as unknown as { shifted: () => { sum: number; shifts: string[] } }).shifted(),
+      )
+      if (found.sum > MOST) wrong[name] = found
+    }
+    expect(wrong).toEqual({})
+  })
