@@ -6,9 +6,11 @@ import { chromiumPath } from '../scripts/chromium.mjs'
 import { ARGS } from './interface'
 import { row, type Row } from './measure'
 
-/** Most kilobytes of script, compressed, that a first visit may fetch, and that any other screen may add. */
+/** Most kilobytes of script, compressed, that a first visit may fetch, and that any other screen may add until it stands. */
 const FIRST = 200
 const MORE = 120
+/** So long after a screen stands, in milliseconds, what it fetches by itself has come. */
+const QUIET = 5000
 const SCREENS = ['slope', 'worksheet', 'runs', 'holds', 'score', 'shelf', 'rules', 'charts', 'settings']
 
 /** How much script one waits for: at the first visit, on the Desk with a plan, and on each other screen after it. */
@@ -32,10 +34,17 @@ export async function benchWeight(): Promise<Row[]> {
     await page.waitForLoadState('networkidle')
     const desk = await fetched()
     if (screen === SCREENS[0]) rows.push(row('desk', 'script with the demo plan and the solver, kB gzip', desk))
+    const titleOfDesk = await page.title()
     await page.goto(`${base}/#/${screen}`)
-    await page.waitForTimeout(500)
-    await page.waitForLoadState('networkidle')
-    rows.push(row(screen, 'script beside that of the Desk, kB gzip', (await fetched()) - desk, { most: MORE }))
+    await page.waitForFunction((title) => document.title !== title, titleOfDesk)
+    await page.locator('#screen h1').first().waitFor()
+    rows.push(
+      row(screen, 'script until it stands, beside that of the Desk, kB gzip', (await fetched()) - desk, { most: MORE }),
+    )
+    await page.waitForTimeout(QUIET)
+    rows.push(
+      row(screen, 'all script that comes by itself, beside that of the Desk, kB gzip', (await fetched()) - desk),
+    )
     await page.close()
   }
   await browser.close()

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { sure } from '../core/sure'
 import { computed, nextTick, onMounted, ref, useId, watch } from 'vue'
 import { t } from '../words'
 
@@ -17,6 +16,8 @@ const props = defineProps<{
   placeholder?: string
   find: (text: string) => Choice[]
   floating?: boolean
+  /** True while what is found is still on its way: Enter then waits for it. */
+  waits?: boolean
 }>()
 const emit = defineEmits<{ pick: [choice: Choice]; cancel: [] }>()
 
@@ -26,20 +27,31 @@ const field = ref<HTMLInputElement>()
 const list = ref<HTMLElement>()
 const name = useId()
 const found = computed(() => props.find(text.value))
+const isEntered = ref(false)
 
 watch(text, () => (chosen.value = 0))
+watch(
+  () => props.waits,
+  () => isEntered.value && pick(),
+)
 watch(chosen, async () => {
   await nextTick()
   list.value?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' })
 })
 onMounted(() => field.value?.focus())
 
+function pick() {
+  const choice = found.value[chosen.value]
+  if (choice) emit('pick', choice)
+}
+
 function onKey(event: KeyboardEvent) {
   event.stopPropagation()
   const n = found.value.length
   if (event.key === 'ArrowDown') chosen.value = n ? (chosen.value + 1) % n : 0
   else if (event.key === 'ArrowUp') chosen.value = n ? (chosen.value + n - 1) % n : 0
-  else if (event.key === 'Enter' && n) emit('pick', sure(found.value[chosen.value]))
+  else if (event.key === 'Enter' && props.waits) isEntered.value = true
+  else if (event.key === 'Enter' && n) pick()
   else if (event.key === 'Escape') emit('cancel')
   else return
   event.preventDefault()
@@ -78,7 +90,7 @@ function onKey(event: KeyboardEvent) {
         <span class="hint">{{ choice.hint }}</span>
       </li>
     </ul>
-    <p v-if="!found.length" class="muted small">{{ t('marks.nothingOfThatName') }}</p>
+    <p v-if="!found.length && !waits" class="muted small">{{ t('marks.nothingOfThatName') }}</p>
   </div>
 </template>
 

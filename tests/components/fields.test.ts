@@ -159,6 +159,15 @@ describe('a field with a list under it', () => {
     expect(picked(wrapper)).toEqual(['Side control'])
   })
 
+  it('keeps an Enter that comes before what can be found, and says of nothing that it is not there yet', async () => {
+    const wrapper = mount(ComboList, { props: { label: 'Position', find: () => [], waits: true } })
+    await wrapper.get('input').setValue('co')
+    await press(wrapper, 'input', 'Enter')
+    expect([picked(wrapper), wrapper.text()]).toEqual([undefined, ''])
+    await wrapper.setProps({ find, waits: false })
+    expect(picked(wrapper)).toEqual(['Side control'])
+  })
+
   it('goes round with arrows, and begins again when something else is typed', async () => {
     const wrapper = make()
     for (const key of ['ArrowUp', 'Enter', 'ArrowDown', 'Enter', 'ArrowDown']) await press(wrapper, 'input', key)

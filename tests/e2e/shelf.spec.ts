@@ -5,6 +5,7 @@ import { choose, exported, openDemo, openScenario, settled, worth } from './coac
 test('the side-control region in an empty chart gives a working plan in under ten clicks', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('button', { name: /empty/i }).click()
+  await expect(page).toHaveURL(/worksheet/)
   await page.getByRole('link', { name: 'Shelf' }).click()
   await page
     .getByRole('navigation', { name: 'Regions of the Shelf' })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { followTips, tipped } from '../../components/tips'
 import { useCharts } from '../../stores/charts'
 import { provideAsking } from '../parts/figures/ask'

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { useCharts } from '../../stores/charts'
 import { useRange } from '../../stores/range'
 import { downloadChart } from '../parts/files/importing'
-import { commandsFor, type Action } from './commands'
-import { commandFinder } from './finding'
+import type { Action, Command } from './commands'
 import { useTheme } from './theme'
 import { t } from '../../words'
 
@@ -20,13 +19,19 @@ const dialog = ref<HTMLDialogElement>()
 /** So many can be scrolled through. */
 const MAX_COMMANDS = 80
 
-const commands = computed(() => commandsFor(charts.chart, charts.steps))
-const finder = computed(() => commandFinder(commands.value))
-onMounted(() => dialog.value?.showModal())
+/** Its field is there at once, for what is typed right after the key that opens it; the search follows. */
+const search = shallowRef<typeof import('./commands') & typeof import('./finding')>()
+const commands = computed(() => search.value?.commandsFor(charts.chart, charts.steps) ?? [])
+const finder = computed(() => search.value?.commandFinder(commands.value))
+onMounted(async () => {
+  dialog.value?.showModal()
+  const [commands, finding] = await Promise.all([import('./commands'), import('./finding')])
+  search.value = { ...commands, ...finding }
+})
 
 function find(text: string): Choice[] {
-  const found = finder.value(text).slice(0, MAX_COMMANDS)
-  return found.map(({ key, name, where }) => ({ key, value: name, id: key, hint: where }))
+  const found: Command[] = finder.value?.(text) ?? []
+  return found.slice(0, MAX_COMMANDS).map(({ key, name, where }) => ({ key, value: name, id: key, hint: where }))
 }
 
 const ACTIONS: Record<Action, () => void> = {
@@ -53,6 +58,7 @@ function run({ id }: Choice) {
       :label="t('frame.findAPositionMoveReactionScreen')"
       :placeholder="t('frame.aFewLettersOfAPosition')"
       :find="find"
+      :waits="!search"
       @pick="run"
       @cancel="dialog?.close()"
     />

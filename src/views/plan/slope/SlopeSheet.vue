@@ -2,7 +2,7 @@
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -10,7 +10,6 @@ import type { Item } from '../../../core/slope/items'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import BandHeads from './BandHeads.vue'
-import BandOrder from './BandOrder.vue'
 import { boxOfItem } from './boxOfItem'
 import { useCamera } from './camera'
 import { useDragging } from './dragging'
@@ -20,15 +19,18 @@ import { provideItemSheet, worksheetOf } from './itemSheet'
 import { isPrepared, offPaper, onPaper } from './printing'
 import { savePicture } from './saving'
 import { MANY, provideSlope } from './slope'
-import SlopeDetail from './SlopeDetail.vue'
 import SlopePicture from './SlopePicture.vue'
 import SlopePrompt from './SlopePrompt.vue'
 import SlopeStatus from './SlopeStatus.vue'
-import SlopeText from './SlopeText.vue'
 import SlopeTools from './SlopeTools.vue'
 import { useWalking } from './walking'
 import { useSlopeEdits, type Asking } from './slopeEdits'
 import { t } from '../../../words'
+
+/** Loaded when they are opened: they hold most of what is edited elsewhere. */
+const SlopeDetail = defineAsyncComponent(() => import('./SlopeDetail.vue'))
+const SlopeText = defineAsyncComponent(() => import('./SlopeText.vue'))
+const BandOrder = defineAsyncComponent(() => import('./BandOrder.vue'))
 
 /** A chart with at most so many places opens at a readable zoom; a larger one opens with all of it in view. */
 const FEW = 80

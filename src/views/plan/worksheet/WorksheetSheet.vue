@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { mayCommand } from '../../frame/shortcuts'
-import FromShelf from '../../parts/add/FromShelf.vue'
 import PositionSheet from './PositionSheet.vue'
-import SelectedInspector from '../../parts/inspectors/SelectedInspector.vue'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import PositionList from '../../parts/PositionList.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
-import ShelfSays from './ShelfSays.vue'
 import ThreeDoors from './ThreeDoors.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
+
+/** What stands beside and below the sheet comes after it: the position can be read and worked by then. */
+const SelectedInspector = defineAsyncComponent(() => import('../../parts/inspectors/SelectedInspector.vue'))
+const ShelfSays = defineAsyncComponent(() => import('./ShelfSays.vue'))
+const FromShelf = defineAsyncComponent(() => import('../../parts/add/FromShelf.vue'))
 
 const { position, selected } = provideWorksheet()
 /** What the inspector is about. */
