@@ -6,7 +6,7 @@ import { chromiumPath } from '../scripts/chromium.mjs'
 import { ARGS } from './interface'
 import { row, type Row } from './measure'
 
-/** Most kilobytes of script, compressed, that a first visit may fetch, and that any other screen may add until it stands. */
+/** Most kilobytes of compressed script: of a first visit, and what another screen may add to it until it stands. */
 const FIRST = 200
 const MORE = 120
 /** So long after a screen stands, in milliseconds, what it fetches by itself has come. */

@@ -21,6 +21,8 @@ export const CAPABILITY_IDS = Object.keys(CAPABILITIES)
 export const capabilityWords = (capability: string): string =>
   CAPABILITIES[capability] ?? capability.replaceAll('-', ' ')
 export const limbWords = (limb: string): string => limb.replaceAll('-', ' ')
+/** The part of a body that was named in words: "left hip" as "left-hip". The way back of `limbWords`. */
+export const partNamed = (words: string): string => words.trim().toLowerCase().replace(/\s+/g, '-')
 
 /** "left hand", "both hands", "left hand, right knee"; with an owner "our left hand", "both our hands". */
 export function limbsWords(limbs: readonly string[], owner = ''): string {

@@ -5,7 +5,9 @@ import ComboList, { type Choice } from '../../components/ComboList.vue'
 import { useCharts } from '../../stores/charts'
 import { useRange } from '../../stores/range'
 import { downloadChart } from '../parts/files/importing'
+import type * as Commands from './commands'
 import type { Action, Command } from './commands'
+import type * as Finding from './finding'
 import { useTheme } from './theme'
 import { t } from '../../words'
 
@@ -20,7 +22,7 @@ const dialog = ref<HTMLDialogElement>()
 const MAX_COMMANDS = 80
 
 /** Its field is there at once, for what is typed right after the key that opens it; the search follows. */
-const search = shallowRef<typeof import('./commands') & typeof import('./finding')>()
+const search = shallowRef<typeof Commands & typeof Finding>()
 const commands = computed(() => search.value?.commandsFor(charts.chart, charts.steps) ?? [])
 const finder = computed(() => search.value?.commandFinder(commands.value))
 onMounted(async () => {

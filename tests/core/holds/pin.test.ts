@@ -11,7 +11,7 @@ import { checkReferences } from '../../../src/core/chart/references'
 import { LIMBS } from '../../../src/core/chart/words'
 import { freeLimbs, holdsForFrame, nextHolds, smallestShuttingSet } from '../../../src/core/holds/oneMore'
 import { gradeOf, pinCheck, reopenedBy } from '../../../src/core/holds/pinCheck'
-import { leftWords, limbsWords } from '../../../src/core/holds/limbWords'
+import { leftWords, limbsWords, limbWords, partNamed } from '../../../src/core/holds/limbWords'
 import { demoPlan } from '../../fixtures/demoPlan'
 
 const demo = demoPlan()
@@ -184,6 +184,8 @@ test('limbs and what is left are said as a coach would', () => {
   expect(limbsWords(['left-hand', 'right-hand'])).toBe('both hands')
   expect(limbsWords(['left-foot', 'right-foot', 'head'], 'our')).toBe('both our feet, our head')
   expect(limbsWords(['left-hand', 'right-knee'], 'their')).toBe('their left hand, their right knee')
+  expect(limbWords('left-hip')).toBe('left hip')
+  expect(['Left  hip ', 'neck', ''].map(partNamed)).toEqual(['left-hip', 'neck', ''])
   expect([0, 0.04, 0.5, 1].map(leftWords)).toEqual(['shut', 'works 1 time of 10', 'works 5 times of 10', 'open'])
 })
 

@@ -96,19 +96,20 @@ const languages = entriesOf(LANGUAGES).map(([value, label]) => ({ value, label }
 
 <style scoped>
 .settings {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: var(--space-16);
-  align-items: start;
+  columns: 420px;
+  column-gap: var(--space-16);
   padding: var(--space-16);
 }
 
 h1 {
-  grid-column: 1 / -1;
+  margin-bottom: var(--space-16);
+  column-span: all;
 }
 
 .panel {
   display: grid;
+  margin-bottom: var(--space-16);
+  break-inside: avoid;
   gap: var(--space-12);
   padding: var(--space-16);
 }

@@ -71,7 +71,7 @@ const needed = computed(() => {
           :aria-pressed="one.id === region?.id"
           @click="go({ region: one.id, at: '' }, 'sheet')"
         >
-          {{ one.title }} <span class="muted small">{{ one.moves.length }}</span>
+          <span>{{ one.title }}</span> <span class="muted small">{{ one.moves.length }}</span>
         </RowButton>
       </template>
     </template>
@@ -112,6 +112,8 @@ nav {
 
 .region {
   display: flex;
+  gap: var(--space-8);
+  align-items: baseline;
   justify-content: space-between;
   padding: var(--space-4) var(--space-8);
   border-radius: var(--corner);

@@ -10,7 +10,7 @@ import { setField } from '../../../core/chart/edits/fields'
 import { removeHold, setDenial, setLimbs } from '../../../core/chart/edits/holds'
 import { holder, type Hold } from '../../../core/chart/hold'
 import { LIMBS, type Limb } from '../../../core/chart/words'
-import { CAPABILITY_IDS, capabilityWords, limbWords } from '../../../core/holds/limbWords'
+import { CAPABILITY_IDS, capabilityWords, limbWords, partNamed } from '../../../core/holds/limbWords'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
@@ -119,10 +119,10 @@ function remove() {
     <label class="across"
       ><span class="label on">{{ t('holds.on') }}</span>
       <InlineText
-        :value="hold.on ?? ''"
+        :value="limbWords(hold.on ?? '')"
         :label="t('holds.whatItIsOn')"
         :placeholder="t('holds.whereItHolds')"
-        @change="(part) => set(t('holds.part'), 'on', part)"
+        @change="(words) => set(t('holds.part'), 'on', partNamed(words))"
       />
     </label>
     <fieldset class="denies">

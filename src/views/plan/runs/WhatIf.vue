@@ -147,7 +147,7 @@ const clear = () => Object.assign(asked, nothingAsked())
 <template>
   <section class="panel what" :aria-label="t('common.whatIf')">
     <h1>{{ t('runs.whatIf') }}</h1>
-    <div class="ifs">
+    <div class="pairs">
       <OftenRow
         v-for="(_, i) in asked.often"
         :key="`often ${i}`"
@@ -162,6 +162,8 @@ const clear = () => Object.assign(asked, nothingAsked())
         :options="guesses"
         :number="i + 1"
       />
+    </div>
+    <div class="ifs">
       <label>
         <span class="label">{{ t('runs.theyCannot') }}</span>
         <PickList
@@ -248,11 +250,21 @@ const clear = () => Object.assign(asked, nothingAsked())
   align-items: start;
 }
 
+.pairs {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(460px, 100%), 1fr));
+  gap: var(--space-8) var(--space-24);
+}
+
 .ifs {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-8) var(--space-12);
-  align-items: end;
+  align-items: start;
+}
+
+.ifs > .el-button {
+  align-self: end;
 }
 
 .short {
