@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Minus, Plus } from '@element-plus/icons-vue'
+import { useMediaQuery } from '@vueuse/core'
 import { handlerOf } from './events'
 import { sure } from '../core/sure'
 import { computed, ref } from 'vue'
@@ -14,7 +15,9 @@ const props = defineProps<{ parts: TryPart[]; name: string; small?: boolean }>()
 const emit = defineEmits<{ set: [counts: Record<string, number>, join?: string] }>()
 
 const total = computed(() => props.parts.reduce((sum, { count }) => sum + count, 0))
-const width = computed(() => tryWidth(total.value, props.small ? 13 : 30))
+/** Ten tries and their number stand in one line on a phone, too. */
+const isPhone = useMediaQuery('screen and (width < 480px)')
+const width = computed(() => tryWidth(total.value, props.small ? 13 : isPhone.value ? 25 : 30))
 const digits = new TypedDigits()
 const dragging = ref<{ left: number; from: number; counts: [number, number]; id: string } | null>(null)
 let drags = 0

@@ -36,6 +36,10 @@ export const withoutRoom = (page: Page): Promise<string[]> =>
       if (style.overflowY === 'hidden' && element.scrollHeight > element.clientHeight + 3) tell('cut below', element)
       const wide = within(element, (one) => scrolls(one) && one.scrollWidth > one.clientWidth + 1)
       if (!wide && (box.right > innerWidth + 1 || box.left < -1)) tell('past the edge', element)
+      // What scrolls on a screen is lost on paper.
+      if (wide && matchMedia('print').matches) tell('scrolled away', element)
+      const panel = element.closest('.panel')?.getBoundingClientRect()
+      if (!wide && panel && (box.right > panel.right + 1 || box.left < panel.left - 1)) tell('out of its panel', element)
       if (wide && wide.id === 'screen') tell('in a screen that scrolls sideways', element)
     }
     for (const element of said) {

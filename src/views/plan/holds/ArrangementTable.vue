@@ -86,4 +86,24 @@ th b {
 .best {
   font-weight: var(--weight-strong);
 }
+
+/* On paper nothing can be scrolled to: the words are broken in place of it. */
+@media print {
+  .scrolls {
+    overflow: visible;
+  }
+
+  th {
+    min-width: 0;
+  }
+
+  .scrolls :deep(svg) {
+    display: none;
+  }
+
+  .scrolls :deep(.left) {
+    font-size: var(--type-body);
+    white-space: normal;
+  }
+}
 </style>

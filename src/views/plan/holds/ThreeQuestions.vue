@@ -54,7 +54,7 @@ const names = (ids: readonly string[]) => ids.map((id) => lookUp(chart.value.hol
 <style scoped>
 .questions {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(172px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
   gap: var(--space-12);
 }
 

@@ -65,7 +65,7 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
         />
       </li>
     </ol>
-    <p v-if="repair && progress === null">
+    <p v-if="repair && progress === null" class="off-paper">
       <RouterLink :to="repair" class="button primary">{{ t('runs.repairItOnTheWorksheet') }}</RouterLink>
       <span class="muted small">&nbsp;{{ t('runs.thenComeBackItIsWorked') }}</span>
     </p>

@@ -147,7 +147,10 @@ export function useCamera(root: Ref<HTMLElement | undefined>, canPan: (event: Ev
     extent = picture
     if (isMoved || !size.value.width) return
     fit()
-    if (level.value !== 'near' && x !== undefined) centre(x, picture.height / 2, READING)
+    if (level.value === 'near' || x === undefined) return
+    const half = Math.min(size.value.width / READING, picture.width) / 2
+    // No further than its edge: beside it there is nothing to see.
+    centre(Math.min(Math.max(x, half), picture.width - half), picture.height / 2, READING)
   }
 
   useResizeObserver(root, ([entry]) => {

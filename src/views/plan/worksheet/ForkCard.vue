@@ -109,7 +109,7 @@ function onKey(event: KeyboardEvent) {
 <template>
   <article
     ref="card"
-    class="panel card"
+    class="panel card keep-together"
     :class="{ best: isBest, selected: isSelected, out: forbidden }"
     tabindex="0"
     :data-row="move.id"
