@@ -39,7 +39,8 @@ export const withoutRoom = (page: Page): Promise<string[]> =>
       // What scrolls on a screen is lost on paper.
       if (wide && matchMedia('print').matches) tell('scrolled away', element)
       const panel = element.closest('.panel')?.getBoundingClientRect()
-      if (!wide && panel && (box.right > panel.right + 1 || box.left < panel.left - 1)) tell('out of its panel', element)
+      if (!wide && panel && (box.right > panel.right + 1 || box.left < panel.left - 1))
+        tell('out of its panel', element)
       if (wide && wide.id === 'screen') tell('in a screen that scrolls sideways', element)
     }
     for (const element of said) {
