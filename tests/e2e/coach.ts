@@ -23,6 +23,9 @@ export async function openDemoWithRound(page: Page): Promise<void> {
     .first()
     .click()
   await expect(page.getByRole('article').getByText('Tap early').first()).toBeVisible()
+  // No tip of what was pressed stays.
+  await page.mouse.move(0, 0)
+  await page.keyboard.press('Escape')
 }
 
 /** Waits until the figures of the newest chart are on the screen and it is kept. */

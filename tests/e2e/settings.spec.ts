@@ -13,7 +13,7 @@ test('what is set is kept: the theme, times in seconds, closer lines, and paper'
   await expect(page.locator('html')).toHaveClass(/dark/)
   await choose(page, 'Times', '240 s')
   await expect(page.getByTestId('scenario')).toContainText('240 s')
-  const gap = () => page.locator('.settings').evaluate((element) => getComputedStyle(element).rowGap)
+  const gap = () => page.locator('.settings').evaluate((element) => getComputedStyle(element).columnGap)
   const before = parseFloat(await gap())
   await choose(page, 'Density', 'Close together')
   expect(parseFloat(await gap())).toBeLessThan(before)
