@@ -175,4 +175,12 @@ function drag(event: PointerEvent, end: 'from' | 'to') {
 .grip:last-child {
   inset: 0 0 0 auto;
 }
+
+@media print {
+  .bar span {
+    padding: 0 var(--space-4);
+    font-size: var(--type-small);
+    line-height: 1;
+  }
+}
 </style>

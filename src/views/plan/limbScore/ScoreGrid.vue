@@ -144,7 +144,7 @@ const firstOfTheirs = computed(() => lines.value.findIndex(({ row }) => row.by =
 
 @media print {
   .scrolls {
-    --lane: 25px;
+    --lane: 32px;
 
     padding: 0;
     border: 0;

@@ -148,6 +148,7 @@ function choose(command: (typeof MENU)[number]['command']) {
 
 .group {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-4);
   align-items: center;
 }
