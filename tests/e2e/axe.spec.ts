@@ -22,9 +22,7 @@ for (const { width, height, colorScheme } of ASKED) {
   const byFinger = width < 1024
   test.describe(() => {
     test.use({ viewport: { width, height }, hasTouch: byFinger, isMobile: byFinger, colorScheme })
-    test(`axe finds nothing wrong on any screen at ${width} px in the ${colorScheme}`, async ({
-      page,
-    }) => {
+    test(`axe finds nothing wrong on any screen at ${width} px in the ${colorScheme}`, async ({ page }) => {
       test.setTimeout(300_000)
       await page.emulateMedia({ reducedMotion: 'reduce' })
       await openDemoWithRound(page)
