@@ -191,7 +191,19 @@ function onKey(event: KeyboardEvent) {
 
 @media (width < 400px) {
   .answer {
-    flex-wrap: wrap;
+    display: grid;
+    grid-template-columns: 1fr auto auto;
+    gap: 0 var(--space-8);
+  }
+
+  .chip {
+    grid-column: 1 / -1;
+    justify-self: start;
+  }
+
+  .strip,
+  .cold {
+    grid-column: 2;
   }
 }
 </style>
