@@ -192,7 +192,7 @@ function onKey(event: KeyboardEvent) {
 @media (width < 400px) {
   .answer {
     display: grid;
-    grid-template-columns: 1fr auto auto;
+    grid-template-columns: 1fr auto 30px;
     gap: 0 var(--space-8);
   }
 
