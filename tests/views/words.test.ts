@@ -31,6 +31,11 @@ describe('what a coach would say of the plan', () => {
     const withGoal = scenarioOf(chart, { goal })
     const aimed = taken(figuresOf(chart, withGoal)).figures
     expect(headline(chart, withGoal, aimed)).toMatch(/we reach the goal or finish about \d+ times/)
+    const finishing = (finish: number) =>
+      headline(chart, scenario, { ...figures, endings: { ...figures.endings, finish } })
+    expect(finishing(0.004)).toContain('of a hundred exchanges we finish less than once, come out')
+    expect(finishing(0.01)).toContain('we finish about once, come out')
+    expect(finishing(0)).toContain('we never finish, come out')
     expect(headline(chart, scenario, { ...figures, best: 'wait' })).toContain('Hold still first')
     expect(headline(chart, scenario, { ...figures, best: null })).toContain('nothing left to do')
   })
