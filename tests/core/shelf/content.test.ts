@@ -59,6 +59,22 @@ describe('the content of the Shelf', () => {
     }
   })
 
+  it('has the part that each kind of finish injures, and the tag of the choke on all that closes one', () => {
+    const PARTS: Record<string, RegExp> = {
+      ...{ choke: /^neck$/, 'neck-crank': /^neck/, 'spine-lock': /spine/, armlock: /^(shoulder|elbow)$/ },
+      ...{ 'wrist-lock': /^wrist$/, 'twisting-leg-lock': /^knee$/, 'mouth-covering': /^breathing$/ },
+      'groin-split': /groin/,
+    }
+    const finishing = (tags: readonly string[] = []) => tags.filter((tag) => PARTS[tag])
+    for (const { id, to, kind, tags, hazard } of shelf.moves) {
+      for (const tag of finishing(tags))
+        expect([id, tag, hazard?.part]).toEqual([id, tag, expect.stringMatching(PARTS[tag]!)])
+      if (to === 'finish') expect([id, finishing(tags).length]).toEqual([id, 1])
+      const closes = hazard?.speed === 'seconds to unconsciousness' && kind !== 'escape'
+      expect([id, closes && !tags?.includes('choke')]).toEqual([id, false])
+    }
+  })
+
   it('has no tag that no rule set knows, and rule sets that forbid only what there is', () => {
     const known = new Set(Object.keys(RULE_TAGS))
     for (const { id, tags = [] } of shelf.moves) expect([id, tags.filter((tag) => !known.has(tag))]).toEqual([id, []])
