@@ -75,6 +75,24 @@ describe('the content of the Shelf', () => {
     }
   })
 
+  it('has holds in plain words, each limb at one thing in a position, that hinder the arm which they hold', () => {
+    const holds = shelf.holds ?? []
+    const sideOf = (text: string, part: RegExp) => (part.test(text) ? text.split('-')[0] : undefined)
+    for (const { id, name, on = '', denies = [] } of holds) {
+      expect([id, name]).toEqual([id, expect.not.stringMatching(/[:/]/)])
+      const arm = sideOf(on, /^(left|right)-(hand|wrist|elbow)$/)
+      const hindered = denies.flatMap(({ capability }) => sideOf(capability, /^(left|right)-hand$/) ?? [])
+      if (arm) expect([id, hindered]).toEqual([id, [arm]])
+    }
+    for (const { id, holds: on = [] } of shelf.positions) {
+      const limbs = on.flatMap((hold) => {
+        const { by = 'ours', limbs } = lookUp(holds, hold)!
+        return limbs.map((limb) => `${by} ${limb}`)
+      })
+      expect([id, limbs.filter((limb, i) => limbs.indexOf(limb) !== i)]).toEqual([id, []])
+    }
+  })
+
   it('has no tag that no rule set knows, and rule sets that forbid only what there is', () => {
     const known = new Set(Object.keys(RULE_TAGS))
     for (const { id, tags = [] } of shelf.moves) expect([id, tags.filter((tag) => !known.has(tag))]).toEqual([id, []])
