@@ -104,6 +104,16 @@ describe('the content of the Shelf', () => {
     expect(records.filter((record) => LEFTOVER.test(said(record))).map(({ id }) => id)).toEqual([])
   })
 
+  it('leads on from every position of ours, and ends every lock in a finish', () => {
+    const from = new Set(shelf.moves.map((move) => move.from))
+    const ours = shelf.positions.filter(({ ahead }) => ahead === 'ours')
+    expect(ours.filter(({ id }) => !from.has(id)).map(({ id }) => id)).toEqual([])
+    const finishes = new Set(shelf.moves.filter(({ to }) => to === 'finish').map((move) => move.from))
+    const locks = ours.filter(({ id }) => /-(lock|locked|set)$|armbar$|-kimura$/.test(id))
+    expect(locks.length).toBeGreaterThan(10)
+    expect(locks.filter(({ id }) => !finishes.has(id)).map(({ id }) => id)).toEqual([])
+  })
+
   it('has no tag that no rule set knows, and rule sets that forbid only what there is', () => {
     const known = new Set(Object.keys(RULE_TAGS))
     for (const { id, tags = [] } of shelf.moves) expect([id, tags.filter((tag) => !known.has(tag))]).toEqual([id, []])
