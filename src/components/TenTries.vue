@@ -17,7 +17,7 @@ const emit = defineEmits<{ set: [counts: Record<string, number>, join?: string] 
 const total = computed(() => props.parts.reduce((sum, { count }) => sum + count, 0))
 /** Ten tries and their number stand in one line on a phone, too. */
 const isPhone = useMediaQuery('screen and (width < 480px)')
-const width = computed(() => tryWidth(total.value, props.small ? 13 : isPhone.value ? 25 : 30))
+const width = computed(() => tryWidth(total.value, props.small ? 13 : isPhone.value ? 27 : 30))
 const digits = new TypedDigits()
 const dragging = ref<{ left: number; from: number; counts: [number, number]; id: string } | null>(null)
 let drags = 0

@@ -43,7 +43,7 @@ nav {
   display: flex;
   flex-direction: column;
   gap: var(--space-16);
-  min-width: 116px;
+  width: 116px;
   padding: var(--space-16) 0 var(--space-12);
   overflow-y: auto;
 }
