@@ -165,6 +165,11 @@ li {
   line-height: 1.3;
 }
 
+li > div > .shown {
+  display: inline-block;
+  min-height: 24px;
+}
+
 .number {
   font: var(--weight-strong) var(--type-body) / 1.35 var(--label);
   color: var(--ours);
