@@ -84,7 +84,8 @@ function onKey(event: KeyboardEvent) {
         role="option"
         :aria-selected="i === chosen"
         :class="{ chosen: i === chosen }"
-        @pointerdown.prevent="emit('pick', choice)"
+        @mousedown.prevent
+        @click="emit('pick', choice)"
       >
         <span>{{ choice.value }}</span>
         <span class="hint">{{ choice.hint }}</span>

@@ -113,6 +113,16 @@ defineExpose({ begin })
   background: color-mix(in srgb, var(--line) 60%, transparent);
 }
 
+/* With a finger a short text is as high as it must be to be met. */
+@media (pointer: coarse) {
+  .shown {
+    display: inline-block;
+    min-width: 24px;
+    min-height: 24px;
+    padding-block: var(--space-4);
+  }
+}
+
 @media print {
   .shown {
     margin: 0;

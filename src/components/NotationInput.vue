@@ -123,7 +123,8 @@ defineExpose({ focus: () => field.value?.focus(), insert, replace })
         role="option"
         :aria-selected="i === Math.max(0, chosen)"
         :class="{ chosen: i === Math.max(0, chosen) }"
-        @pointerdown.prevent="take(i)"
+        @mousedown.prevent
+        @click="take(i)"
       >
         {{ option.label }} <span class="muted small">{{ option.kind }}</span>
       </li>

@@ -82,7 +82,8 @@ defineExpose({
         role="option"
         :aria-selected="i === chosen"
         :class="{ chosen: i === chosen }"
-        @pointerdown.prevent="take(token)"
+        @mousedown.prevent
+        @click="take(token)"
       >
         {{ token.slice(1, -1) }}
       </li>

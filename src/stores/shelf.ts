@@ -44,7 +44,11 @@ export const useShelf = defineStore('shelf', () => {
   let loading: Promise<void> | null = null
 
   function load(): Promise<void> {
-    loading ??= read()
+    // What could not be read is asked for again the next time.
+    loading ??= read().catch((error: unknown) => {
+      loading = null
+      throw error
+    })
     return loading
   }
 

@@ -10,8 +10,8 @@ const FILES = import.meta.glob<string>('../shelf/*.json', { query: '?url', impor
 export const readShelfFiles = (): Promise<ShelfRegion[]> => Promise.all(Object.values(FILES).map(readRegion))
 
 async function readRegion(address: string): Promise<ShelfRegion> {
-  const answer = await fetch(address)
-  if (answer.ok) return (await answer.json()) as ShelfRegion
+  const answer = await fetch(address).catch(() => null)
+  if (answer?.ok) return (await answer.json()) as ShelfRegion
   window.dispatchEvent(new Event('vite:preloadError'))
-  throw new Error(`${address}: ${answer.status}`)
+  throw new Error(`${address}: ${answer?.status ?? 'cannot be reached'}`)
 }

@@ -29,8 +29,8 @@ for (const { width, height, colorScheme } of ASKED) {
       const wrong: Record<string, string[]> = {}
       for (const { name, path } of SCREENS) {
         await open(page, path)
-        const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
-        if (colorScheme === 'dark' && !isSweep) axe.withRules(['color-contrast'])
+        const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } })
+        if (colorScheme === 'dark' && !isSweep) axe.withRules(['color-contrast', 'target-size'])
         const { violations } = await axe.analyze()
         const found = violations.flatMap(({ id, nodes }) =>
           nodes.slice(0, 3).map(({ html }) => `${id}: ${html.slice(0, 140)}`),

@@ -68,6 +68,10 @@ test.describe(() => {
       .getByRole('option', { name: /Steps back/ })
       .first()
       .tap()
+    // What lies under the option that was pressed is not pressed with it.
+    const reaction = page.getByRole('listitem', { name: 'They: Steps back' })
+    await expect(reaction).toBeFocused()
+    await reaction.getByRole('button', { name: 'Answer Steps back' }).tap()
     await page.keyboard.type('Shoot')
     await page.getByRole('option', { name: /Shoot/ }).first().tap()
     await seeChain(page)

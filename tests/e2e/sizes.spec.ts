@@ -28,6 +28,19 @@ for (const colorScheme of isSweep ? (['light', 'dark'] as const) : (['light'] as
     })
   }
 
+test('no part that stands beside another is narrower than 280 px', async ({ page }) => {
+  await page.setViewportSize({ width: 1100, height: 800 })
+  await openDemoWithRound(page)
+  for (const { path } of SCREENS.filter(({ name }) => /^(worksheet|holds|shelf|rules)$/.test(name))) {
+    await open(page, path)
+    const widths = await page
+      .locator('.parts > *')
+      .evaluateAll((parts) => parts.map((part) => part.getBoundingClientRect().width))
+    expect(widths.length, path).toBeGreaterThan(1)
+    expect(Math.min(...widths), path).toBeGreaterThanOrEqual(280)
+  }
+})
+
 /** A window of 1280 x 1024 at 200 % and at 400 %, in which all is read and reached by scrolling one way only. */
 for (const [share, width, height] of [
   ['200 %', 640, 512],

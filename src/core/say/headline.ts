@@ -24,7 +24,7 @@ export function headline(chart: Chart, scenario: Scenario, figures: Figures): st
   const start = lookUp(chart.positions, scenario.start)?.name ?? ''
   const { finish, caught, theirs, ours } = figures.endings
   const goal = scenario.goal.length ? 'reach the goal or finish' : 'finish'
-  const ends = [finish === 0 ? `we never ${goal}` : `we ${goal} ${about(times(finish))}`]
+  const ends = [finish === 0 ? `we never ${goal}` : `we ${goal} ${about(finish)}`]
   if (ours >= 0.02) ends.push(`come out ahead ${times(ours)}`)
   const bad = caught + theirs
   ends.push(bad < 0.005 ? 'hardly ever end up worse off' : `are worse off or caught ${times(bad)}`)
@@ -51,7 +51,8 @@ function times(chance: number): string {
   return n === 0 ? 'less than once' : n === 1 ? 'once' : `${n} times`
 }
 
-const about = (often: string): string => (often.startsWith('less') ? often : `about ${often}`)
+/** "about 32 times", "about once", "less than once". */
+const about = (chance: number): string => `${chance < 0.005 ? '' : 'about '}${times(chance)}`
 
 function listed(parts: string[]): string {
   return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1]}`

@@ -97,7 +97,6 @@ section a.here {
 .saved {
   min-height: calc(2.5em + var(--space-8));
   padding: var(--space-8) var(--space-12) 0;
-  max-width: 132px;
   font: var(--type-body) / 1.25 var(--label);
 }
 

@@ -35,7 +35,7 @@ const { only, show } = provideParts(first)
 
 <style scoped>
 .parts {
-  --list: 218px;
+  --list: 280px;
   --about: 300px;
 
   display: grid;
@@ -99,7 +99,7 @@ const { only, show } = provideParts(first)
 
 @media (width >= 1600px) {
   .parts {
-    --list: 280px;
+    --list: 320px;
     --about: 420px;
   }
 }

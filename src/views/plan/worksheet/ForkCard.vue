@@ -279,7 +279,7 @@ header :deep(.figure) {
   pointer-events: auto;
 }
 
-@media (hover: none) or (width < 768px) {
+@media (hover: none) or (width < 1240px) {
   .tools {
     position: static;
     opacity: 1;

@@ -257,7 +257,7 @@ function onKey(event: KeyboardEvent) {
   justify-self: end;
 }
 
-@media (width < 1240px) {
+@media (width < 1440px) {
   .row {
     grid-template-columns: 24px minmax(0, 1fr) 62px 40px;
   }
