@@ -28,7 +28,7 @@ const routes: RouteRecordRaw[] = [
   },
   {
     path: '/worksheet-paper',
-    meta: ofChart('common.worksheet'),
+    meta: ofChart('worksheet.severalPositionsOnPaper'),
     component: () => import('../views/plan/worksheet/WorksheetPaper.vue'),
   },
   {

@@ -34,7 +34,7 @@ export const SIZES = [
   { width: 360, height: 640 },
 ] as const
 
-const TITLES: Record<string, string> = { score: 'Limb score', 'worksheet-paper': 'Worksheet' }
+const TITLES: Record<string, string> = { score: 'Limb score', 'worksheet-paper': 'Positions on paper' }
 
 /** Goes to a screen and waits until it is drawn with its figures. */
 export async function open(page: Page, path: string): Promise<void> {
