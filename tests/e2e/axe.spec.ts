@@ -29,7 +29,10 @@ for (const { width, height, colorScheme } of ASKED) {
       const wrong: Record<string, string[]> = {}
       for (const { name, path } of SCREENS) {
         await open(page, path)
-        const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'], rules: { 'target-size': { enabled: true } } })
+        const axe = new AxeBuilder({ page }).options({
+          resultTypes: ['violations'],
+          rules: { 'target-size': { enabled: true } },
+        })
         if (colorScheme === 'dark' && !isSweep) axe.withRules(['color-contrast', 'target-size'])
         const { violations } = await axe.analyze()
         const found = violations.flatMap(({ id, nodes }) =>
