@@ -2,7 +2,7 @@ import type { Chart } from '../../src/core/chart/chart'
 import type { Move } from '../../src/core/chart/move'
 import type { MoveId } from '../../src/core/chart/ids'
 import { probeOf, type ProbeFactors } from '../../src/core/chart/probe'
-import type { Tries } from '../../src/core/chart/tries'
+import { isOwn, reactionsMet, type Goes, type Tries } from '../../src/core/chart/tries'
 import { compileGame } from '../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
 import { startWorth } from '../../src/core/questions/solved'
@@ -31,18 +31,25 @@ function staying(move: Move): Move {
   return copy
 }
 
-const shownTries = ({ tries }: Move, by: ProbeFactors) => (tries ? { tries: shown(tries, by) } : {})
+const shownTries = ({ tries, race }: Goes, by: ProbeFactors) => ({
+  ...(tries ? { tries: shown(tries, by) } : {}),
+  ...(race ? { race: { ...race, tries: race.tries * by.reactions } } : {}),
+})
 
-/** The chart with each move written down once more, as it goes when it is only shown. */
+/** The chart with each move that meets something written down once more, as it goes when it is only shown. */
 function writtenOut(chart: Chart, usual: ProbeFactors): Chart {
   const name = (id: string) => `${id}-shown` as MoveId
+  const met = (move: Move) =>
+    [move, ...chart.answers.filter((answer) => answer.move === move.id)].some((one) => reactionsMet(one).length)
+  const shownBy = (move: Move) => (met(move) ? probeOf(move.probe, usual) : null)
   const moves = chart.moves.flatMap((move) => {
-    const by = probeOf(move.probe, usual)
+    const by = shownBy(move)
     return by ? [{ ...staying(move), id: name(move.id), ...shownTries(move, by) }] : []
   })
-  const answers = chart.answers.flatMap(({ reaction, move, tries }) => {
-    const by = probeOf(chart.moves.find(({ id }) => id === move)!.probe, usual)
-    return by ? [{ reaction, move: name(move), ...(tries ? { tries: shown(tries, by) } : {}) }] : []
+  const answers = chart.answers.flatMap((answer) => {
+    const { reaction, move } = answer
+    const by = shownBy(chart.moves.find(({ id }) => id === move)!)
+    return by ? [{ reaction, move: name(move), ...shownTries(answer, by) }] : []
   })
   return { ...chart, moves: [...chart.moves, ...moves], answers: [...chart.answers, ...answers] }
 }
@@ -117,9 +124,9 @@ function asPicked(chart: Chart, picked: number): Chart {
     return { ...staying(move), ...shownTries(move, FACTORS) }
   })
   const answers = chart.answers.map((answer, i) => {
-    const tries = answer.tries ?? chart.moves.find(({ id }) => id === answer.move)!.tries!
-    if (!isShown(chart.moves.length + i)) return { ...answer, tries }
-    return { reaction: answer.reaction, move: answer.move, tries: shown(tries, FACTORS) }
+    const { tries, race } = isOwn(answer) ? answer : chart.moves.find(({ id }) => id === answer.move)!
+    if (!isShown(chart.moves.length + i)) return { ...answer, ...(tries ? { tries } : {}), ...(race ? { race } : {}) }
+    return { reaction: answer.reaction, move: answer.move, ...shownTries({ ...answer, tries, race }, FACTORS) }
   })
   return { ...chart, moves, answers }
 }

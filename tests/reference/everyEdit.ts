@@ -51,7 +51,7 @@ type Modules = typeof answers &
 
 /** Exports that edit nothing, or that are only a part of edits. */
 type NoEdit =
-  | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'survivingTries' | 'triesWithout')
+  | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'dropRace' | 'loseReaction' | 'losePosition')
   | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
   | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'applyStill' | 'nameHead')
 

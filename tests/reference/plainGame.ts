@@ -146,13 +146,7 @@ export class PlainGame {
     return [
       wait,
       ...moves.flatMap((move) => {
-        const shares = rules.shares(
-          move.id,
-          move.tries!,
-          holds,
-          sameTry(move.id) === sameTry(stalled),
-          this.scenario.repeat,
-        )
+        const shares = rules.shares(move.id, move, holds, sameTry(move.id) === sameTry(stalled), this.scenario.repeat)
         if (!shares) return []
         const { stallsIn } = move
         if (stallsIn && stallsIn !== position)
@@ -202,10 +196,10 @@ export class PlainGame {
       concede,
       ...answers.flatMap((answer) => {
         const move = rules.move(answer.move)
-        rules.rule(answer.tries ? 'an answer with tries' : 'an answer that borrows tries')
-        if (move.reply)
-          rules.rule(answer.tries ? 'an answer only in reply, with its own tries' : 'an answer only in reply')
-        const shares = rules.shares(move.id, answer.tries ?? move.tries!, holds, false, 1)
+        const isOwn = answer.tries ?? answer.race
+        rules.rule(isOwn ? 'an answer with tries' : 'an answer that borrows tries')
+        if (move.reply) rules.rule(isOwn ? 'an answer only in reply, with its own tries' : 'an answer only in reply')
+        const shares = rules.shares(move.id, isOwn ? answer : move, holds, false, 1)
         if (!shares) return []
         if (answer.stallsIn) rules.rule('an answer stalls elsewhere')
         const stayed = home && reaction.endsIn === move.from

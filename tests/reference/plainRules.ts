@@ -1,5 +1,7 @@
 import type { Chart } from '../../src/core/chart/chart'
-import type { Tries } from '../../src/core/chart/tries'
+import type { Race } from '../../src/core/chart/race'
+import type { Goes, Tries } from '../../src/core/chart/tries'
+import { normal } from './normal'
 
 /** The rules of the method once more, slow and plain: sets of ids, no indices, nothing shared between states. */
 
@@ -74,8 +76,12 @@ export class PlainRules {
     return all * any
   }
 
-  /** How a move goes from these holds, or null where it cannot be tried; `stalled`: it has just come to nothing. */
-  shares(id: string, tries: Tries, holds: Ids, stalled: boolean, repeat: number): Shares | null {
+  /**
+   * How a move goes `as` it or an answer says, from these holds, or null where it cannot be tried; `stalled`: it has
+   * just come to nothing.
+   */
+  shares(id: string, as: Goes, holds: Ids, stalled: boolean, repeat: number): Shares | null {
+    const { tries = {}, race } = as
     const move = this.move(id)
     if ([...this.ids(move.needs)].some((need) => !holds.has(need))) {
       this.rule('a need is missing')
@@ -94,6 +100,17 @@ export class PlainRules {
       lands += lost * share
       stalls += lost * (1 - share)
     }
+    if (race) {
+      const won =
+        race.tries * this.first(race, this.left(move, holds, 'theirs'), this.minus(holds, this.ids(move.drops)))
+      lands += won
+      const raced = reactions.find(([reaction]) => reaction === race.reaction)
+      if (race.comesToNothing) stalls += race.tries - won
+      else if (raced) raced[1] += race.tries - won
+      else reactions.push([race.reaction, race.tries - won, 0])
+      const order = this.chart.reactions.map((one): string => one.id)
+      reactions.sort(([a], [b]) => order.indexOf(a) - order.indexOf(b))
+    }
     if (stalled) {
       if (lands > 0 && repeat < 1) this.rule('repeated')
       stalls += lands * (1 - repeat)
@@ -106,6 +123,21 @@ export class PlainRules {
       reactions: reactions.flatMap(([reaction, weight]) => (weight > 1e-12 ? [[reaction, weight]] : [])),
     }
     return this.scaled(weights)
+  }
+
+  /** The chance that we are first: both times are lognormal. */
+  private first({ reaction, ours, theirs, spread = 0.3 }: Race, moveLeft: number, against: Ids): number {
+    const reactionLeft = this.left(this.reaction(reaction), against, 'ours')
+    if (moveLeft === 0) {
+      this.rule('their holds lose us the race')
+      return 0
+    }
+    if (reactionLeft === 0) {
+      this.rule('our holds win us the race')
+      return 1
+    }
+    this.rule(moveLeft < 1 || reactionLeft < 1 ? 'holds slow a race' : 'a race')
+    return normal(Math.log(theirs / reactionLeft / (ours / moveLeft)) / Math.hypot(spread, spread))
   }
 
   private reactionsLeft(tries: Tries, holds: Ids): [string, number, number][] {

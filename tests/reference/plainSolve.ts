@@ -113,7 +113,7 @@ export function bestPlain(game: PlainGame, state: PlainState, t: number): PlainA
 
 function metBy(game: PlainGame, state: PlainState, { name, answer }: PlainAction): string {
   if (name === 'wait') return `unprompted ${state.position}`
-  return answer?.tries ? `answer ${game.chart.answers.indexOf(answer)}` : `move ${name}`
+  return (answer?.tries ?? answer?.race) ? `answer ${game.chart.answers.indexOf(answer)}` : `move ${name}`
 }
 
 /** What becomes of exchanges, and how often each reaction is met, by following the best actions forward. */

@@ -9,6 +9,7 @@ import {
   type PositionId,
   type ReactionId,
 } from '../../src/core/chart/ids'
+import type { Race } from '../../src/core/chart/race'
 import type { Tries } from '../../src/core/chart/tries'
 import type { Scenario } from '../../src/core/game/scenario'
 
@@ -125,7 +126,7 @@ class Builder {
         to: this.chance(0.25) ? 'finish' : this.position(),
         ...(this.chance(0.15) ? { across: true } : {}),
         ...(this.chance(0.8) ? { seconds: 1 + this.below(6) } : {}),
-        tries: this.tries(),
+        ...this.goes(1),
         ...(this.chance(0.15) ? { stallsIn: this.place() } : {}),
         ...(this.chance(0.15) ? { reply: true } : {}),
         ...(this.chance(0.2) ? { slips: this.one([0, 0.3]) } : {}),
@@ -152,15 +153,18 @@ class Builder {
       const answer = {
         reaction: this.reaction(),
         move: this.move(),
-        ...(this.chance(0.5) ? { tries: this.tries() } : {}),
+        ...this.goes(0.5),
         ...(this.chance(0.2) ? { stallsIn: this.place() } : {}),
       }
       const isNew = chart.answers.every(({ reaction, move }) => reaction !== answer.reaction || move !== answer.move)
       if (isNew) chart.answers.push(answer)
     }
     for (const move of chart.moves) {
-      const borrows = chart.answers.some((answer) => answer.move === move.id && !answer.tries)
-      if (move.reply && !borrows && this.chance(0.5)) delete move.tries
+      const borrows = chart.answers.some((answer) => answer.move === move.id && !answer.tries && !answer.race)
+      if (move.reply && !borrows && this.chance(0.5)) {
+        delete move.tries
+        delete move.race
+      }
     }
     return chart
   }
@@ -195,6 +199,20 @@ class Builder {
     const counts: Record<string, number> = {}
     for (let n = least + this.below(3); n > 0; n--) counts[this.reaction()] = 1 + this.below(4)
     return counts
+  }
+
+  /** Tries with chance `p`, and seldom a race, with or without them. */
+  private goes(p: number): { tries?: Tries; race?: Race } {
+    const goes = this.chance(p) ? { tries: this.tries() } : {}
+    if (!this.chance(0.25)) return goes
+    const race: Race = {
+      reaction: this.reaction(),
+      ours: this.one([1, 2.5, 4]),
+      theirs: this.one([0.5, 2, 6]),
+      ...(this.chance(0.5) ? { spread: this.one([0.1, 0.8]) } : {}),
+      tries: this.one([0.5, 3]),
+    }
+    return this.chance(0.3) ? { race } : { ...goes, race }
   }
 
   private tries(): Tries {

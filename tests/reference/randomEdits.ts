@@ -10,8 +10,8 @@ import {
 } from '../../src/core/chart/edits/checkpoints'
 import { answerRefAt } from '../../src/core/chart/edits/find'
 import * as records from '../../src/core/chart/edits/records'
-import { triesOf } from '../../src/core/chart/tries'
-import { borrowTries, partsOf, setTries, setUnprompted, withPart } from '../../src/core/chart/edits/tries'
+import { isOwn, triesOf } from '../../src/core/chart/tries'
+import { borrowTries, partsOf, setRace, setTries, setUnprompted, withPart } from '../../src/core/chart/edits/tries'
 
 /** Draws from what there is; seeded by whoever makes it. */
 export type Draw = { below(n: number): number; one<T>(list: readonly T[]): T }
@@ -72,8 +72,17 @@ export const SOUND_EDITS = {
       { ...withPart(triesOf(move), one(partsOf(triesOf(move))), below(5)), lands: 1 },
     )
   },
+  setRace: (chart, { one, below }) => {
+    const owner = { of: 'move' as const, move: one(chart.moves).id }
+    const reaction = one(chart.reactions)?.id
+    setRace(
+      chart,
+      owner,
+      reaction && below(3) ? { reaction, ours: 1 + below(3), theirs: 2, tries: 1 + below(4) } : null,
+    )
+  },
   borrowTries: (chart, { one }) => {
-    const withTries = new Set(chart.moves.flatMap(({ id, tries }) => (tries ? id : [])))
+    const withTries = new Set(chart.moves.flatMap((move) => (isOwn(move) ? move.id : [])))
     const answer = one(chart.answers.filter(({ move }) => withTries.has(move)))
     if (answer) borrowTries(chart, answer)
   },

@@ -44,6 +44,20 @@ export const IsMeanSecondsOrNever = constraint(
   { code: 'bad-seconds' },
 )
 
+export const IsRaceSeconds = constraint(
+  'isRaceSeconds',
+  'must be a number of seconds above 0',
+  (value) => isNumber(value) && value > 0 && value <= MAX_SECONDS,
+  { code: 'bad-seconds' },
+)
+
+export const IsSpread = constraint(
+  'isSpread',
+  'must be a spread above 0, at most 1',
+  (value) => isNumber(value) && value > 0 && value <= 1,
+  { code: 'out-of-range' },
+)
+
 export const IsTryCount = constraint('isTryCount', SAYS_TRIES, isTries, { code: 'bad-count' })
 
 export const IsTryWeight = constraint(

@@ -5,6 +5,7 @@ import { Fit } from './fit'
 import { Hazard } from './hazard'
 import type { HoldId, MoveId, PlaceId, PositionId } from './ids'
 import { Probe } from './probe'
+import { Race } from './race'
 import { Tries } from './tries'
 import { GUESSED, KINDS, type Guessed, type Kind } from './words'
 
@@ -45,8 +46,9 @@ export class Move {
   @IsWord() to!: PositionId | 'finish'
   @Optional() @IsBoolean() across?: boolean
   @Optional() @IsSeconds() seconds?: number
-  /** May only be absent where the move is only in reply: each answer by it then has tries of its own. */
+  /** May only be absent with a race, or where the move is only in reply: each answer by it then has its own. */
   @Optional() @OneRecord(() => Tries) tries?: Tries
+  @Optional() @OneRecord(() => Race) race?: Race
   /** Tried only as an answer, never from its position unprovoked. */
   @Optional() @IsBoolean() reply?: boolean
   /** A position, `caught` or `over`; absent: in `from`. */

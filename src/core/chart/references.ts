@@ -4,7 +4,7 @@ import type { Chart } from './chart'
 import { holder, type Hold } from './hold'
 import type { Move } from './move'
 import { END_IDS } from './ids'
-import { comesToSomething, type Tries } from './tries'
+import { comesToSomething, isOwn, wholeOf, type Goes } from './tries'
 import type { Limb, Person } from './words'
 
 /**
@@ -29,7 +29,7 @@ class ReferenceCheck {
     this.positions = new Set(chart.positions.map(({ id }) => id))
     this.moves = new Set(chart.moves.map(({ id }) => id))
     this.reactions = new Set(chart.reactions.map(({ id }) => id))
-    this.withoutTries = new Set(chart.moves.flatMap(({ id, reply, tries }) => (reply && !tries ? id : [])))
+    this.withoutTries = new Set(chart.moves.flatMap((move) => (move.reply && !isOwn(move) ? move.id : [])))
     this.holds = new Map((chart.holds ?? []).map((hold) => [hold.id, hold]))
     this.checkpoints = new Set(chart.moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
   }
@@ -98,12 +98,16 @@ class ReferenceCheck {
     })
   }
 
-  private tries(tries: Tries, path: Problem['path']): void {
-    if (!comesToSomething(tries)) {
-      this.say('empty-tries', path, 'needs a try that lands, ends elsewhere or meets a reaction')
+  /** The tries of a move or an answer, and its race. */
+  private goes(record: Goes, path: Problem['path']): void {
+    const { tries = {}, race } = record
+    const inTries = [...path, 'tries']
+    if (!comesToSomething(wholeOf(record))) {
+      this.say('empty-tries', inTries, 'needs a try that lands, ends elsewhere or meets a reaction')
     }
-    for (const id of Object.keys(tries.elsewhere ?? {})) this.place(id, [...path, 'elsewhere', id], END_IDS)
-    this.reactionKeys(tries.reactions, [...path, 'reactions'])
+    for (const id of Object.keys(tries.elsewhere ?? {})) this.place(id, [...inTries, 'elsewhere', id], END_IDS)
+    this.reactionKeys(tries.reactions, [...inTries, 'reactions'])
+    this.refer('reaction', this.reactions, race?.reaction, [...path, 'race', 'reaction'])
   }
 
   private reactionKeys(counts: Record<string, number> | undefined, path: Problem['path']): void {
@@ -137,7 +141,7 @@ class ReferenceCheck {
       }
       this.ownedHolds(move.strips, 'theirs', [...path, 'strips'])
       this.sharedLimbs(move.adds, [...path, 'adds'])
-      this.movesTries(move, [...path, 'tries'])
+      this.movesTries(move, path)
       this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
       move.checkpoints?.forEach(({ gate }, at) => {
         if (!gate) return
@@ -147,9 +151,10 @@ class ReferenceCheck {
     })
   }
 
-  private movesTries({ reply, tries }: Move, path: Problem['path']): void {
-    if (tries) this.tries(tries, path)
-    else if (!reply) this.say('missing', path, 'is missing: only a move that is only in reply goes without')
+  private movesTries(move: Move, path: Problem['path']): void {
+    if (isOwn(move)) return this.goes(move, path)
+    const says = 'is missing: only a move that is only in reply, or that has a race, goes without'
+    if (!move.reply) this.say('missing', [...path, 'tries'], says)
   }
 
   private checkReactions(): void {
@@ -174,7 +179,7 @@ class ReferenceCheck {
       this.refer('reaction', this.reactions, answer.reaction, [...path, 'reaction'])
       this.refer('move', this.moves, answer.move, [...path, 'move'])
       this.place(answer.stallsIn, [...path, 'stallsIn'], END_IDS)
-      if (answer.tries) this.tries(answer.tries, [...path, 'tries'])
+      if (isOwn(answer)) this.goes(answer, path)
       else if (this.withoutTries.has(answer.move)) {
         this.say(
           'missing',

@@ -1,6 +1,8 @@
 import { IsBoolean } from 'class-validator'
 import { IsDay, Optional, Records } from '../document/constraints'
 import { IsReactionMap, IsTryCount, IsTryMap, IsTryWeight } from './constraints'
+import { toReactionId, type ReactionId } from './ids'
+import { chanceFirst, DEFAULT_SPREAD, type SupposedRace } from './race'
 
 /** Rounds that were tallied on the mat, with one outcome: what was seen, as a fact, from which all sums are taken. */
 export class MatTally {
@@ -24,17 +26,54 @@ export class Tries {
   @Optional() @Records(() => MatTally) tallies?: MatTally[]
 }
 
+/** How something goes in all: its tries, and the race among them. */
+export interface Whole extends Tries {
+  race?: SupposedRace
+}
+
+/** What of a record says how it goes. */
+export interface Goes {
+  tries?: Tries | undefined
+  race?: SupposedRace | undefined
+}
+
+/** Whether a record says how it goes. An answer that has neither tries nor a race of its own goes as its move does. */
+export const isOwn = ({ tries, race }: Goes): boolean => Boolean(tries ?? race)
+
+export const wholeOf = ({ tries = {}, race }: Goes): Whole => (race ? { ...tries, race } : tries)
+
+/** The record with other tries, and the race among them, if there is one. */
+export function goingBy<R extends Goes>(record: R, { race, ...tries }: Whole): R {
+  const { race: _, ...rest } = record
+  return { ...rest, ...(record.tries || totalOf(tries) > 0 ? { tries } : {}), ...(race ? { race } : {}) } as R
+}
+
+/** The tries with a race written out at its own times, as it goes where no hold slows anybody. */
+export function writtenOut({ race, ...tries }: Whole): Tries {
+  if (!race) return tries
+  const { reaction, ours, theirs, spread = DEFAULT_SPREAD } = race
+  const won = race.tries * chanceFirst({ ours, theirs, spread })
+  const met = (tries.reactions?.[reaction] ?? 0) + race.tries - won
+  return { ...tries, lands: (tries.lands ?? 0) + won, reactions: { ...tries.reactions, [reaction]: met } }
+}
+
+/** What they do in reply, in the order of the tries, and what they race for. */
+export function reactionsMet({ tries, race }: Goes): ReactionId[] {
+  const met = Object.keys(tries?.reactions ?? {}).map(toReactionId)
+  return race && !met.includes(race.reaction) ? [...met, race.reaction] : met
+}
+
 /** The tries of a move; none for one that is only in reply and goes as each answer says. */
 export const triesOf = ({ tries }: { tries?: Tries | undefined }): Tries => tries ?? {}
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
 
 /** How many tries there are in all. */
-export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions }: Tries): number =>
-  lands + stalls + sum(elsewhere) + sum(reactions)
+export const totalOf = ({ lands = 0, stalls = 0, elsewhere, reactions, race }: Whole): number =>
+  lands + stalls + sum(elsewhere) + sum(reactions) + (race?.tries ?? 0)
 
 /** How sure the coach is of the tries: in real tries. */
-export const weightOf = (tries: Tries): number => tries.weight ?? totalOf(tries)
+export const weightOf = (tries: Whole): number => tries.weight ?? totalOf(tries)
 
 /** In how many of the tallied rounds it worked, and in how many it did not. */
 export function talliedRounds({ tallies = [] }: Tries): { worked: number; failed: number } {
@@ -45,9 +84,9 @@ export function talliedRounds({ tallies = [] }: Tries): { worked: number; failed
 
 /**
  * The tries as the plan counts them: the share that lands is the mean of the guess, at its weight, and of the tallied
- * rounds; the other outcomes keep their proportions. The total stays.
+ * rounds; the other outcomes, a race among them, keep their proportions. The total stays.
  */
-export function withTallies(tries: Tries): Tries {
+export function withTallies(tries: Whole): Whole {
   const { tallies: _, ...guess } = tries
   const { worked, failed } = talliedRounds(tries)
   const counted = worked + failed
@@ -66,18 +105,20 @@ export function withTallies(tries: Tries): Tries {
     stalls,
     ...(elsewhere ? { elsewhere } : {}),
     ...(reactions ? { reactions } : {}),
+    ...(guess.race ? { race: { ...guess.race, tries: guess.race.tries * keep } } : {}),
   }
 }
 
 /** True when the tries have something that can come of them besides nothing. */
-export function comesToSomething(tries: Tries): boolean {
-  return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0
+export function comesToSomething(tries: Whole): boolean {
+  return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0 || tries.race !== undefined
 }
 
-/** The tries with one reaction's count moved to `stalls`, as if they did nothing instead. */
-export function withoutReaction(tries: Tries, reaction: string): Tries {
+/** The tries with one reaction's count moved to `stalls`, as if they did nothing instead; of a race, what we lose. */
+export function withoutReaction<T extends Whole>(tries: T, reaction: string): T {
   const reactions = { ...tries.reactions }
   const moved = reactions[reaction] ?? 0
   delete reactions[reaction]
-  return { ...tries, stalls: (tries.stalls ?? 0) + moved, reactions }
+  const race = tries.race?.reaction === reaction ? { race: { ...tries.race, comesToNothing: true as const } } : {}
+  return { ...tries, stalls: (tries.stalls ?? 0) + moved, reactions, ...race }
 }

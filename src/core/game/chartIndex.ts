@@ -10,7 +10,8 @@ import { probeOf, type ProbeFactors } from '../chart/probe'
 import { strikeChangesOf } from '../chart/rules/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import type { Scenario } from './scenario'
-import { asProbe, Counter, OVER, type TryCounts } from './tryCounts'
+import { isOwn, wholeOf } from '../chart/tries'
+import { asProbe, Counter, OVER, reactionsOf, type TryCounts } from './tryCounts'
 
 export interface IndexedMove {
   record: Move
@@ -98,7 +99,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       across: move.across ?? false,
       isOut: isOut(move, allowed),
       isReply: move.reply ?? false,
-      tries: counter.tries(move.tries),
+      tries: counter.tries(wholeOf(move)),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       slips: stallsIn === undefined || stallsIn === from ? slipsOf(move, from, chart, counter, allowed) : undefined,
       needs: setOf(move.needs),
@@ -123,7 +124,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       record: answer,
       index,
       move,
-      tries: answer.tries ? counter.tries(answer.tries) : sure(moves[move]).tries,
+      tries: isOwn(answer) ? counter.tries(wholeOf(answer)) : sure(moves[move]).tries,
       stallsIn: answer.stallsIn === undefined ? undefined : counter.place(answer.stallsIn),
     })
   })
@@ -148,11 +149,13 @@ function addProbes(moves: IndexedMove[], reactions: IndexedReaction[], { probe }
   if (!probe) return
   const shown = new Map<number, { move: number; factors: ProbeFactors }>()
   const met = new Set(
-    reactions.flatMap(({ answers }) => answers.filter(({ tries }) => tries.reactions.length).map(({ move }) => move)),
+    reactions.flatMap(({ answers }) =>
+      answers.filter(({ tries }) => reactionsOf(tries).length).map(({ move }) => move),
+    ),
   )
   for (const [full, move] of [...moves.entries()]) {
     const factors = probeOf(move.record.probe, probe)
-    if (!factors || !(move.tries.reactions.length || met.has(full))) continue
+    if (!factors || !(reactionsOf(move.tries).length || met.has(full))) continue
     shown.set(full, { move: moves.length, factors })
     moves.push({ ...move, tries: asProbe(move.tries, factors), stallsIn: undefined, slips: undefined, probeOf: full })
   }

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { probeOf, type ProbeFactors } from '../chart/probe'
-import type { Tries } from '../chart/tries'
+import { isOwn, wholeOf, type Goes, type Whole } from '../chart/tries'
 import { isLike, likeCounts } from './alike'
 import { inFull } from './describe'
 import { NONE, OUTCOME, type Game } from './game'
@@ -15,7 +15,7 @@ import {
   type Left,
   type Shares,
 } from './rules'
-import { asProbe, Counter, type TryCounts } from './tryCounts'
+import { asProbe, Counter, reactionsOf, type TryCounts } from './tryCounts'
 
 /** The tries of a chart, and what they do unprompted, as counts by index. */
 export interface Counts {
@@ -31,7 +31,7 @@ export interface Counts {
  */
 export class Refill {
   /** The chart's tries as they stand, in the order of `Counts`. */
-  readonly guesses: readonly (Tries | undefined)[]
+  readonly guesses: readonly (Whole | undefined)[]
   readonly counts: Counts
   private readonly counter: Counter
   /**
@@ -51,7 +51,7 @@ export class Refill {
   ) {
     const { index, actionMove, actionAnswer, groupHolds, groupPlace } = game.meaning
     this.counter = new Counter(chart)
-    this.guesses = [...chart.moves, ...chart.answers].map(({ tries }) => tries)
+    this.guesses = [...chart.moves, ...chart.answers].map((record) => (isOwn(record) ? wholeOf(record) : undefined))
     this.counts = this.countsOf(chart)
     this.owner = actionMove.map((m, a) => {
       const own = actionAnswer[a] === NONE ? NONE : chart.moves.length + sure(actionAnswer[a])
@@ -81,9 +81,13 @@ export class Refill {
 
   countsOf({ moves, answers, positions }: Pick<Chart, 'moves' | 'answers' | 'positions'>): Counts {
     return {
-      tries: [...moves, ...answers].map(({ tries }) => (tries ? this.counter.tries(tries) : null)),
+      tries: [...moves, ...answers].map((record) => this.ownCounts(record)),
       unprompted: positions.map(({ unprompted }) => this.counter.reactions(unprompted?.reactions)),
     }
+  }
+
+  private ownCounts(record: Goes): TryCounts | null {
+    return isOwn(record) ? this.counter.tries(wholeOf(record)) : null
   }
 
   /**
@@ -94,8 +98,14 @@ export class Refill {
   countsLike(chart: Chart, isExact = false): Counts | null {
     if (!isLike(this.chart, chart)) return null
     const wanted = this.countsOf(chart)
-    const tries = this.counts.tries.map((one, i) => one && likeCounts(one, wanted.tries[i]!, isExact))
+    const tries = this.counts.tries.map((one, i) => one && this.likeOwn(one, wanted.tries[i]!, isExact))
     return tries.some((one, i) => !one && this.counts.tries[i]) ? null : { ...wanted, tries }
+  }
+
+  /** `likeCounts`; null, too, where what could be only shown meets nothing any more, so that nobody shows it. */
+  private likeOwn(were: TryCounts, now: TryCounts, isExact: boolean): TryCounts | null {
+    const isShownNoMore = this.game.scenario.probe && reactionsOf(were).length > 0 && !reactionsOf(now).length
+    return isShownNoMore ? null : likeCounts(were, now, isExact)
   }
 
   /** The game with these counts; null where something that could be tried no longer can. */

@@ -4,7 +4,7 @@ import type { Position } from '../chart/position'
 import type { Person } from '../chart/words'
 import type { ChartIndex, IndexedMove } from './chartIndex'
 import { NONE } from './game'
-import type { TryCounts } from './tryCounts'
+import { reactionsOf, type TryCounts } from './tryCounts'
 import { carriesAll } from './rules'
 
 /**
@@ -99,7 +99,7 @@ class Passages {
 
   private tried(node: number, move: IndexedMove, tries: TryCounts, stayed: boolean): void {
     for (const [place] of tries.elsewhere) this.arrives(node, place, move.needs)
-    for (const [r] of tries.reactions) {
+    for (const r of reactionsOf(tries)) {
       this.meets(node, r, sure(this.index.reactions[r]).endsIn === move.from, move.drops, move.needs)
     }
     if (move.to < 0) return
@@ -197,8 +197,8 @@ class Passages {
   private askedBy(move: IndexedMove, tries: TryCounts, on: HoldSet): HoldSet {
     if ((move.needs & on) !== move.needs) return NO_HOLDS
     let asked = move.needs
-    if (tries.lands > 0) asked |= this.denying(move.record, 'theirs', on)
-    for (const [r] of tries.reactions) {
+    if (tries.lands > 0 || tries.race) asked |= this.denying(move.record, 'theirs', on)
+    for (const r of reactionsOf(tries)) {
       asked |= this.denying(sure(this.index.reactions[r]).record, 'ours', on) & ~move.drops
     }
     return asked

@@ -1,9 +1,10 @@
 import { sure } from '../sure'
 import { within, without, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedMove, IndexedReaction } from './chartIndex'
-import type { TryCounts } from './tryCounts'
+import { chanceFirst } from '../chart/race'
+import type { RaceCounts, TryCounts } from './tryCounts'
 
-/** The rules of section 3 of the method: how ten tries go against the holds that are on, and where they lead. */
+/** The rules of docs/method.md: how ten tries go against the holds that are on, and where they lead. */
 
 /** Weights at or below this vanish. */
 export const VANISHING = 1e-12
@@ -16,10 +17,14 @@ export interface Shares {
   reactions: [reaction: number, share: number][]
 }
 
-/** What the holds that are on leave of a move’s landing, and of each reaction in the order of its tries; 0 to 1. */
+/**
+ * What the holds that are on leave of a move’s landing, of each reaction in the order of its tries, and of the one that
+ * they race for; 0 to 1.
+ */
 export interface Left {
   lands: number
   reactions: number[]
+  race: number
 }
 
 const canBeTried = ({ isOut, needs }: IndexedMove, holds: HoldSet): boolean => !isOut && within(holds, needs) === needs
@@ -31,27 +36,53 @@ export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
   return {
     lands: index.holds.left(move.record, holds, 'theirs'),
     reactions: tries.reactions.map(([r]) => reactionLeft(index, r, against)),
+    race: tries.race ? reactionLeft(index, tries.race.reaction, against) : 1,
   }
 }
 
 /**
- * Steps 2, 3 and 5 of section 3: the shares of tries of which `left` is left. Null where only stalling can come of
- * them.
+ * Steps 2 to 4 and 6 of docs/method.md: the shares of tries of which `left` is left. Null where only stalling can come
+ * of them.
  */
 export const sharesWith = (tries: TryCounts, left: Left): Shares | null =>
-  sharesOfLeft(tries, left.lands, (i) => sure(left.reactions[i]))
+  sharesOfLeft(
+    tries,
+    left.lands,
+    (i) => sure(left.reactions[i]),
+    tries.race && raceOf(tries.race, left.lands, left.race),
+  )
 
-/** Steps 1 to 3 and 5 of section 3: the shares of a move from these holds. Null where it cannot be tried. */
+/** Steps 1 to 4 and 6 of docs/method.md: the shares of a move from these holds. Null where it cannot be tried. */
 export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
   if (!canBeTried(move, holds)) return null
   const against = without(holds, move.drops)
-  return sharesOfLeft(tries, index.holds.left(move.record, holds, 'theirs'), (_, r) => reactionLeft(index, r, against))
+  const landsLeft = index.holds.left(move.record, holds, 'theirs')
+  const { race } = tries
+  const raced = race && raceOf(race, landsLeft, reactionLeft(index, race.reaction, against))
+  return sharesOfLeft(tries, landsLeft, (_, r) => reactionLeft(index, r, against), raced)
+}
+
+/** What the tries of a race come to: being first lands, being second meets the reaction or comes to nothing. */
+interface Raced {
+  reaction: number
+  lands: number
+  meets: number
+  stalls: number
+}
+
+/** A race in which holds leave so much of what each side does: who has half of it left takes twice as long. */
+function raceOf(race: RaceCounts, landsLeft: number, reactionLeft: number): Raced {
+  const { reaction, ours, theirs, spread, tries, isNothing } = race
+  const won = chanceFirst({ ours: ours / landsLeft, theirs: theirs / reactionLeft, spread })
+  const lost = tries * (1 - won)
+  return { reaction, lands: tries * won, meets: isNothing ? 0 : lost, stalls: isNothing ? lost : 0 }
 }
 
 function sharesOfLeft(
   tries: TryCounts,
   landsLeft: number,
   leftOfReaction: (i: number, r: number) => number,
+  raced: Raced | null,
 ): Shares | null {
   const landed = tries.lands * landsLeft
   const stalled = tries.stalls + (tries.lands - landed)
@@ -61,11 +92,16 @@ function sharesOfLeft(
     const [r, count] = sure(tries.reactions[i])
     const weight = count * leftOfReaction(i, r)
     lost += count - weight
-    if (weight > VANISHING) reactions.push([r, weight])
+    const met = raced?.reaction === r ? weight + raced.meets : weight
+    if (met > VANISHING) reactions.push([r, met])
+  }
+  if (raced && raced.meets > VANISHING && !tries.reactions.some(([r]) => r === raced.reaction)) {
+    reactions.push([raced.reaction, raced.meets])
+    reactions.sort(([a], [b]) => a - b)
   }
   const through = landed + stalled > 0 ? landed / (landed + stalled) : 0
-  const lands = vanish(landed + lost * through)
-  const stalls = vanish(stalled + lost * (1 - through))
+  const lands = vanish(landed + lost * through + (raced?.lands ?? 0))
+  const stalls = vanish(stalled + lost * (1 - through) + (raced?.stalls ?? 0))
   const elsewhere: Shares['elsewhere'] = []
   for (const [place, n] of tries.elsewhere) if (n > VANISHING) elsewhere.push([place, n])
   return scaled({ lands, stalls, elsewhere, reactions })
@@ -91,14 +127,14 @@ function scaled(weights: Shares): Shares | null {
   return weights
 }
 
-/** Step 4: how much less lands when the move has just stalled. Null where it cannot be tried again. */
+/** Step 5: how much less lands when the move has just stalled. Null where it cannot be tried again. */
 export function repeatLoss(shares: Shares, repeat: number): number | null {
   const left = shares.lands * repeat
   if (left <= VANISHING && !shares.elsewhere.length && !shares.reactions.length) return null
   return shares.lands - left
 }
 
-/** Step 4: the shares once the move has just stalled. Null where it cannot be tried again. */
+/** Step 5: the shares once the move has just stalled. Null where it cannot be tried again. */
 export function triedAgain(shares: Shares, repeat: number): Shares | null {
   const loss = repeatLoss(shares, repeat)
   return loss === null ? null : { ...shares, lands: vanish(shares.lands - loss), stalls: shares.stalls + loss }

@@ -3,7 +3,7 @@ import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Reaction } from '../chart/reaction'
-import { totalOf } from '../chart/tries'
+import { totalOf, wholeOf, writtenOut } from '../chart/tries'
 import { HoldTable, type HoldSet } from './holdTable'
 
 /** A capability of which at most this share is left is shut; with all of it left it is open, between hindered. */
@@ -90,8 +90,10 @@ function escapesFrom(chart: Chart, position: PositionId): MetEscape[] {
   }
   const unprompted = lookUp(chart.positions, position)?.unprompted?.reactions ?? {}
   eachShare(unprompted, totalOf({ reactions: unprompted }), (id, share) => meet(id, share))
-  for (const { id: move, from, tries } of chart.moves) {
-    if (from !== position || !tries) continue
+  for (const record of chart.moves) {
+    if (record.from !== position) continue
+    const move = record.id
+    const tries = writtenOut(wholeOf(record))
     eachShare(tries.reactions ?? {}, totalOf(tries), (id, share) => meet(id, share, move))
   }
   return [...met.values()]

@@ -2,7 +2,7 @@ import { sure, present } from '../sure'
 import type { Position } from '../chart/position'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
-import { withoutReaction } from '../chart/tries'
+import { goingBy, isOwn, wholeOf, withoutReaction } from '../chart/tries'
 import type { ChartIndex, IndexedMove } from '../game/chartIndex'
 import type { TryCounts } from '../game/tryCounts'
 import { inFull } from '../game/describe'
@@ -56,7 +56,7 @@ export function unansweredOf(index: ChartIndex): MetWhere[] {
   )
   const answers = index.reactions
     .flatMap((reaction) => reaction.answers)
-    .filter(({ record, move }) => record.tries && sure(index.moves[move]).probeOf === undefined)
+    .filter(({ record, move }) => isOwn(record) && sure(index.moves[move]).probeOf === undefined)
   const ofAnswers = answers
     .sort((a, b) => a.index - b.index)
     .flatMap((answer) => {
@@ -100,13 +100,13 @@ export function withoutLooseEnd(chart: Chart, end: LooseEnd): Chart {
   const { met, position, reaction } = end
   if (reaction !== null && met.by === 'move') {
     const moves = chart.moves.map((move) =>
-      move.id === met.move && move.tries ? { ...move, tries: withoutReaction(move.tries, reaction) } : move,
+      move.id === met.move ? goingBy(move, withoutReaction(wholeOf(move), reaction)) : move,
     )
     return { ...chart, moves }
   }
   if (reaction !== null && met.by === 'answer') {
     const answers = chart.answers.map((answer, i) =>
-      i === met.answer ? { ...answer, tries: withoutReaction(present(answer.tries), reaction) } : answer,
+      i === met.answer ? goingBy(answer, withoutReaction(wholeOf(answer), reaction)) : answer,
     )
     return { ...chart, answers }
   }
@@ -137,7 +137,7 @@ export function visitsOf(game: Game, occupancy: Occupancy, ends: readonly LooseE
   const visits = new Map<string, number>()
   const ownTries = new Set(
     index.reactions.flatMap(({ answers }) =>
-      answers.filter(({ record }) => record.tries).map((answer) => answer.index),
+      answers.filter(({ record }) => isOwn(record)).map((answer) => answer.index),
     ),
   )
   for (let g = 0; g < game.groupCount; g++) {

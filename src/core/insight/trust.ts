@@ -2,7 +2,7 @@ import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
-import type { Tries } from '../chart/tries'
+import { isOwn, reactionsMet, type Tries } from '../chart/tries'
 import type { Figures } from './figures'
 
 /** What the plan from the start still lacks before its worth can be believed, and where it is charted. */
@@ -59,15 +59,17 @@ export function lacksOf(chart: Chart, figures: Figures): Lack[] {
   const lacks: Lack[] = []
   const placed = ({ move }: Use) => ({ move, position: sure(lookUp(chart.moves, move)).from })
   if (endings.theirs + endings.caught < SOME) lacks.push({ of: 'losing way', position: start })
-  const unmet = used.find(({ move, answer }) => answer === null && !Object.keys(triesOfUse(chart, move)).length)
+  const unmet = used.find(({ move, answer }) => answer === null && !meetsSomething(chart, move))
   if (unmet) lacks.push({ of: 'reactions', ...placed(unmet) })
   const guessed = used.find((use) => isGuessed(ownTries(chart, use)))
   if (guessed) lacks.push({ of: 'own tries', ...placed(guessed), answer: guessed.answer })
   return lacks
 }
 
-const triesOfUse = (chart: Chart, move: MoveId) => lookUp(chart.moves, move)?.tries?.reactions ?? {}
+const meetsSomething = (chart: Chart, move: MoveId) => reactionsMet(lookUp(chart.moves, move) ?? {}).length > 0
 
 /** The tries by which a move goes there: an answer's own, or those of its move. */
-const ownTries = (chart: Chart, { move, answer }: Use): Tries | undefined =>
-  (answer === null ? undefined : sure(chart.answers[answer]).tries) ?? lookUp(chart.moves, move)?.tries
+function ownTries(chart: Chart, { move, answer }: Use): Tries | undefined {
+  const own = answer === null ? undefined : sure(chart.answers[answer])
+  return own && isOwn(own) ? own.tries : lookUp(chart.moves, move)?.tries
+}

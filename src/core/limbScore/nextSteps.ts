@@ -1,6 +1,6 @@
 import { isEndId, toReactionId } from '../chart/ids'
 import { END_WORDS, placeName } from '../chart/placeNames'
-import { triesOf } from '../chart/tries'
+import { isOwn, reactionsMet, type Goes } from '../chart/tries'
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
@@ -22,7 +22,7 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
     const unprompted = Object.keys(lookUp(chart.positions, place.id)?.unprompted?.reactions ?? {})
     return [
       ...moves.map((move) => lands(chart, move)),
-      ...moves.flatMap((move) => [...metBy(chart, move), stalls(move)]),
+      ...moves.flatMap((move) => [...metBy(chart, move, move), stalls(move)]),
       ...unprompted.map((id): NextStep => ({
         step: { reaction: toReactionId(id) },
         says: nameOf(chart.reactions, id),
@@ -36,9 +36,9 @@ export function nextSteps(chart: Chart, last: Beat | undefined, run: Run): NextS
   const endsIn = present(lookUp(chart.reactions, place.id)).endsIn
   return [
     ...moves.map((move) => lands(chart, move)),
-    ...answers.flatMap(({ move, tries }) => {
-      const record = present(lookUp(chart.moves, move))
-      return [...metBy(chart, { ...record, tries: tries ?? triesOf(record) }), stalls(record)]
+    ...answers.flatMap((answer) => {
+      const record = present(lookUp(chart.moves, answer.move))
+      return [...metBy(chart, record, isOwn(answer) ? answer : record), stalls(record)]
     }),
     {
       step: {},
@@ -61,15 +61,10 @@ const stalls = ({ id, name }: Move): NextStep => ({
   hint: '',
 })
 
-const metBy = (chart: Chart, { id, name, tries }: Move): NextStep[] =>
-  Object.entries(tries?.reactions ?? {}).flatMap(([reaction, count]) =>
-    count > 0
-      ? [
-          {
-            step: { move: id, reaction: toReactionId(reaction) },
-            says: nameOf(chart.reactions, reaction),
-            hint: `they do, to ${name}`,
-          },
-        ]
+/** What they may do to a move that goes `as` it says itself, or as an answer says. */
+const metBy = (chart: Chart, { id, name }: Move, as: Goes): NextStep[] =>
+  reactionsMet(as).flatMap((reaction) =>
+    as.race?.reaction === reaction || (as.tries?.reactions?.[reaction] ?? 0) > 0
+      ? [{ step: { move: id, reaction }, says: nameOf(chart.reactions, reaction), hint: `they do, to ${name}` }]
       : [],
   )

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Run } from '../chart/run'
-import { totalOf, triesOf } from '../chart/tries'
+import { isOwn, totalOf, wholeOf, writtenOut, type Goes } from '../chart/tries'
 import { HoldTable } from '../holds/holdTable'
 import { play } from './play'
 
@@ -29,7 +29,7 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
   const finishes = chart.moves.filter(({ from, to, reply }) => from === run.start && to === 'finish' && !reply)
   if (!first || first.to === 'finish' || !finishes.length) return null
   const now = finishes.reduce((best, move) => (landing(move) > landing(best) ? move : best))
-  const tries = triesOf(now)
+  const tries = writtenOut(wholeOf(now))
   const total = totalOf(tries)
   const table = new HoldTable(chart.holds ?? [])
   const beats = play(chart, run).beats.filter(({ place }) => place.kind !== 'finish')
@@ -48,14 +48,14 @@ export function nowOrLater(chart: Chart, run: Run): NowOrLater | null {
     .find((one) => one.answer)
   const bait = answer && {
     ...{ name: present(lookUp(chart.reactions, answer.reaction)).name, ofTen: (10 * answer.count) / total },
-    lands: landing({ tries: present(answer.answer).tries ?? triesOf(first) }),
+    lands: landing(answer.answer && isOwn(answer.answer) ? answer.answer : first),
     cold: first.reply ? 0 : landing(first),
   }
   return { first, now, met, bait: bait ?? null }
 }
 
 /** How many of ten tries land. */
-function landing(of: Pick<Move, 'tries'>): number {
-  const tries = triesOf(of)
+function landing(of: Goes): number {
+  const tries = writtenOut(wholeOf(of))
   return (10 * (tries.lands ?? 0)) / (totalOf(tries) || 1)
 }

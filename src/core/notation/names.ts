@@ -4,6 +4,7 @@ import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
 import { nameKey, type Name } from './fork'
+import { reactionsMet } from '../chart/tries'
 
 interface Named {
   id: string
@@ -58,7 +59,7 @@ export function findReaction(
   move?: { tries?: { reactions?: Record<string, number> } | undefined },
 ): Reaction | undefined {
   const candidates = chart.reactions.filter((reaction) => endsIn === undefined || reaction.endsIn === endsIn)
-  return find(candidates, name, ({ id }) => move?.tries?.reactions?.[id] !== undefined)
+  return find(candidates, name, ({ id }) => reactionsMet(move ?? {}).includes(id))
 }
 
 /**

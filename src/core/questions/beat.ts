@@ -1,6 +1,7 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { ReactionId } from '../chart/ids'
+import { isOwn } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import { unansweredOf } from '../insight/looseEnds'
 import { VariantSolver } from '../insight/variantSolver'
@@ -132,7 +133,7 @@ function* bestRepair(
     if (open.has(keyOfMet(blow))) return [[withNewAnswer(chart, end), { of: 'new answer', end, visits: 0, gain: 0 }]]
     return chart.answers.flatMap((answer, i): [Chart, Gain][] => {
       if (answer.reaction !== reaction) return []
-      const target = answer.tries ? { of: 'answer' as const, answer: i } : { of: 'move' as const, move: answer.move }
+      const target = isOwn(answer) ? { of: 'answer' as const, answer: i } : { of: 'move' as const, move: answer.move }
       return [[withDrilled(chart, target), { of: 'drill', target, uses: 0, gain: 0 }]]
     })
   })

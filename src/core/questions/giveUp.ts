@@ -1,7 +1,7 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
-import { totalOf, triesOf, withTallies, type Tries } from '../chart/tries'
+import { totalOf, wholeOf, withTallies, type Whole } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
 import { actionOfMove } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
@@ -52,7 +52,7 @@ export function* giveUps(chart: Chart, scenario: Scenario): Job<GiveUp[]> {
   for (const [i, { position, move }] of some.entries()) {
     yield i / some.length
     const wrong = wrongOf(now, move.id)
-    const share = shareWrong(triesOf(move), wrong)
+    const share = shareWrong(wholeOf(move), wrong)
     if (share === 0) continue
     const at = (loss: number) => bestWith(chart, near, { position, move: move.id }, wrong, loss)
     found.push({ move: move.id, position, wrong: share, ...(yield* limitOf(move.id, share, at, i / some.length)) })
@@ -124,23 +124,24 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   return { reactions, elsewhere, stalls }
 }
 
-/** The tries with a given share going wrong, both parts in their present proportions. */
-export function withLoss(guess: Tries, wrong: Wrong, share: number): Tries {
+/** The tries with a given share going wrong, both parts in their present proportions. No race goes wrong. */
+export function withLoss(guess: Whole, wrong: Wrong, share: number): Whole {
   const tries = withTallies(guess)
   const now = shareWrong(tries, wrong)
   const [more, less] = [share / now, now < 1 ? (1 - share) / (1 - now) : 0]
   const scale = (counts: Record<string, number>, of: ReadonlySet<string>) =>
     Object.fromEntries(Object.entries(counts).map(([id, n]) => [id, n * (of.has(id) ? more : less)]))
-  const { lands = 0, stalls = 0, elsewhere, reactions } = tries
+  const { lands = 0, stalls = 0, elsewhere, reactions, race } = tries
   return {
     ...tries,
     ...{ lands: lands * less, stalls: stalls * (wrong.stalls ? more : less) },
     ...(elsewhere ? { elsewhere: scale(elsewhere, wrong.elsewhere) } : {}),
     ...(reactions ? { reactions: scale(reactions, wrong.reactions) } : {}),
+    ...(race ? { race: { ...race, tries: race.tries * less } } : {}),
   }
 }
 
-export function shareWrong(guess: Tries, { reactions, elsewhere, stalls }: Wrong): number {
+export function shareWrong(guess: Whole, { reactions, elsewhere, stalls }: Wrong): number {
   const tries = withTallies(guess)
   const of = (counts: Record<string, number> | undefined, ids: ReadonlySet<string>) =>
     Object.entries(counts ?? {}).reduce((sum, [id, n]) => sum + (ids.has(id) ? n : 0), 0)

@@ -2,7 +2,7 @@ import { toReactionId, type MoveId, type PositionId, type ReactionId } from '../
 import { present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { MetWhere } from '../insight/looseEnds'
-import { withTallies, type Tries } from '../chart/tries'
+import { withTallies, type Whole } from '../chart/tries'
 import { withTries, type DrillTarget } from './target'
 
 const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}).reduce((total, n) => total + n, 0)
@@ -11,7 +11,7 @@ const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}
  * The tries if they use a reaction `times` as often (0: never). What it gains, their other reactions and doing nothing
  * lose, as far as they go; landing and elsewhere are not theirs to choose.
  */
-export function usedMore(guess: Tries, reaction: string, times: number): Tries {
+export function usedMore(guess: Whole, reaction: string, times: number): Whole {
   const tries = guess.tallies ? withTallies(guess) : guess
   const { stalls = 0, reactions = {} } = tries
   const now = reactions[reaction] ?? 0

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { randomGamma, randomLcg } from 'd3-random'
 import type { Chart } from '../chart/chart'
-import { talliedRounds, totalOf, weightOf, withTallies, type Tries } from '../chart/tries'
+import { goingBy, isOwn, talliedRounds, totalOf, weightOf, wholeOf, withTallies, type Goes } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
 
 /** What is added to each outcome's count: what was never seen may still be (Jeffreys 1946). */
@@ -16,14 +16,14 @@ const NEXT_TO_NONE = 1e-9
  * nothing, if only next to never, so that its outcomes are the same in every sample.
  */
 export function openToAll(chart: Chart): Chart {
-  const open = <R extends { tries?: Tries }>(record: R): R => {
-    const { tries } = record
-    if (!tries) return record
+  const open = <R extends Goes>(record: R): R => {
+    if (!isOwn(record)) return record
+    const tries = wholeOf(record)
     const { worked, failed } = talliedRounds(tries)
     const sum = withTallies(tries)
     const least = Math.max(totalOf(sum), 1) * NEXT_TO_NONE
     const [lands, stalls] = [Math.max(least, sum.lands ?? 0), Math.max(least, sum.stalls ?? 0)]
-    return { ...record, tries: { ...sum, lands, stalls, weight: weightOf(tries) + worked + failed } }
+    return goingBy(record, { ...sum, lands, stalls, weight: weightOf(tries) + worked + failed })
   }
   return { ...chart, moves: chart.moves.map(open), answers: chart.answers.map(open) }
 }
@@ -52,12 +52,13 @@ export class Sampler {
       tries: counts.tries.map((one, i) => {
         if (!one) return one
         const scale = sure(this.scales[i])
-        const { lands, stalls, elsewhere, reactions } = one
+        const { lands, stalls, elsewhere, reactions, race } = one
         return {
           lands: draw(lands, scale),
           stalls: draw(stalls, scale),
           elsewhere: each(elsewhere, scale),
           reactions: each(reactions, scale),
+          race: race && { ...race, tries: draw(race.tries, scale) },
         }
       }),
       unprompted: counts.unprompted.map((one) => each(one, 1)),

@@ -1,6 +1,7 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
+import { isOwn } from '../chart/tries'
 import { inFull, moveId, positionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINALS, type Game } from '../game/game'
 import { FINISH } from '../game/tryCounts'
@@ -47,7 +48,7 @@ export function rankDrills(chart: Chart, solution: Solution, occupancy: Occupanc
 
 function ownTries({ meaning }: Game): Set<number> {
   const answers = meaning.index.reactions.flatMap((reaction) => reaction.answers)
-  return new Set(answers.filter(({ record }) => record.tries).map(({ index }) => index))
+  return new Set(answers.filter(({ record }) => isOwn(record)).map(({ index }) => index))
 }
 
 /**

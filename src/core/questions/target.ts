@@ -1,7 +1,7 @@
 import { DEFAULT_DRILL_STEP, type Chart } from '../chart/chart'
 import type { MoveId } from '../chart/ids'
 import type { Kind } from '../chart/words'
-import type { Tries } from '../chart/tries'
+import { goingBy, isOwn, wholeOf, type Whole } from '../chart/tries'
 
 /**
  * What is drilled: a move, with the answers that borrow its tries; or an answer with tries of its own, by its index.
@@ -12,16 +12,16 @@ export type DrillTarget = { of: 'move'; move: MoveId } | { of: 'answer'; answer:
 export const drillStep = ({ settings }: Pick<Chart, 'settings'>, kind: Kind): number =>
   settings?.drillSteps?.[kind] ?? settings?.drillStep ?? DEFAULT_DRILL_STEP
 
-/** The chart with other tries of a move, or of an answer that has its own. */
-export function withTries(chart: Chart, target: DrillTarget, change: (tries: Tries) => Tries): Chart {
+/** The chart with other tries of a move, or of an answer that goes in its own way. */
+export function withTries(chart: Chart, target: DrillTarget, change: (tries: Whole) => Whole): Chart {
   if (target.of === 'move') {
     const moves = chart.moves.map((move) =>
-      move.id === target.move && move.tries ? { ...move, tries: change(move.tries) } : move,
+      move.id === target.move && isOwn(move) ? goingBy(move, change(wholeOf(move))) : move,
     )
     return { ...chart, moves }
   }
   const answers = chart.answers.map((one, i) =>
-    i === target.answer && one.tries ? { ...one, tries: change(one.tries) } : one,
+    i === target.answer && isOwn(one) ? goingBy(one, change(wholeOf(one))) : one,
   )
   return { ...chart, answers }
 }

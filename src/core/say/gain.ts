@@ -1,7 +1,7 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { totalOf, triesOf, type Tries } from '../chart/tries'
+import { isOwn, totalOf, wholeOf, writtenOut, type Tries } from '../chart/tries'
 import type { Gain } from '../questions/gains'
 import { shareOf, steppedShare } from '../questions/shifted'
 import { drillStep } from '../questions/target'
@@ -30,7 +30,7 @@ function sayDrill(chart: Chart, { target, uses }: Extract<Gain, { of: 'drill' }>
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : answer?.move))
   const where = inPlace(lookUp(chart.positions, move.from)?.name ?? '')
   const against = answer ? `, against “${lookUp(chart.reactions, answer.reaction)?.name ?? ''}”` : ''
-  const tries = answer?.tries ?? triesOf(move)
+  const tries = wholeOf(answer && isOwn(answer) ? answer : move)
   const now = shareOf(tries, { of: 'lands' })
   const then = steppedShare(now, drillStep(chart, move.kind))
   const lands = `lands ${ofTenText(now)} of ten now, ${ofTenText(then)} drilled`
@@ -44,7 +44,8 @@ function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>
   const { met, position, reaction } = end
   const what = lookUp(chart.reactions, reaction)?.name ?? ''
   const record = met.by === 'unprompted' ? undefined : lookUp(chart.moves, met.move)
-  const tries = met.by === 'answer' ? sure(chart.answers[met.answer]).tries : record?.tries
+  const meets = met.by === 'answer' ? sure(chart.answers[met.answer]) : record
+  const tries = meets && writtenOut(wholeOf(meets))
   const where = record
     ? `to ${record.name}`
     : `while we hold still ${inPlace(lookUp(chart.positions, position)?.name ?? '')}`

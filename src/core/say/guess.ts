@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
-import { weightOf, type Tries } from '../chart/tries'
+import { isOwn, weightOf, type Tries } from '../chart/tries'
 import { isGuessed } from '../insight/trust'
 import { counted } from './figureText'
 
@@ -15,5 +15,5 @@ export function sayGuess(chart: Chart, move: MoveId, tries: Tries | undefined): 
 /** The same of what is tried, in answer to a reaction or (undefined) as what one begins with. */
 export function sayGuessOf(chart: Chart, move: MoveId, reaction: ReactionId | undefined): string {
   const answer = chart.answers.find((one) => one.reaction === reaction && one.move === move)
-  return sayGuess(chart, move, answer?.tries ?? lookUp(chart.moves, move)?.tries)
+  return sayGuess(chart, move, answer && isOwn(answer) ? answer.tries : lookUp(chart.moves, move)?.tries)
 }

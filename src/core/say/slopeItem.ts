@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { totalOf, triesOf, type Tries } from '../chart/tries'
+import { reactionsMet, totalOf, wholeOf, writtenOut, type Tries } from '../chart/tries'
 import type { Figures } from '../insight/figures'
 import { NOTEWORTHY } from '../insight/nets'
 import { finishPlace } from '../slope/graph'
@@ -48,8 +48,8 @@ function sayMove(chart: Chart, figures: Figures | null, id: string): string {
   const move = lookUp(chart.moves, id)
   if (!move) return ''
   const figure = figures?.moves[move.id]
-  const tries = triesOf(move)
-  const reactions = Object.keys(tries.reactions ?? {}).length
+  const tries = writtenOut(wholeOf(move))
+  const reactions = reactionsMet(move).length
   const used = figure && figure.uses >= 0.005 ? `, tried ${hundred(figure.uses)} times in a hundred` : ''
   const worth = figure ? (figure.value === null ? ', which cannot be tried' : `, worth ${hundred(figure.value)}`) : ''
   return [
@@ -59,7 +59,7 @@ function sayMove(chart: Chart, figures: Figures | null, id: string): string {
   ].join(' ')
 }
 
-const ofTries = (tries: Tries, count: number) => `${count} of ${totalOf(tries)}`
+const ofTries = (tries: Tries, count: number) => `${Math.round(10 * count) / 10} of ${totalOf(tries)}`
 
 function sayEscape(chart: Chart, figures: Figures | null, item: Item & { kind: 'escape' }): string {
   const reaction = lookUp(chart.reactions, item.reaction)
@@ -69,7 +69,7 @@ function sayEscape(chart: Chart, figures: Figures | null, item: Item & { kind: '
     (one) => one.reaction === item.reaction && one.move === item.move && one.position === item.position,
   )
   const isLoose = met ? !met.answers.length : !chart.answers.some((answer) => answer.reaction === item.reaction)
-  const tries = move && triesOf(move)
+  const tries = move && writtenOut(wholeOf(move))
   const count = tries ? `, ${ofTries(tries, tries.reactions?.[item.reaction] ?? 0)}` : ''
   const kind = !met ? '' : met.net >= NOTEWORTHY ? 'a trap' : met.net <= -NOTEWORTHY ? 'a leak' : 'even'
   return [

@@ -3,6 +3,7 @@ import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import type { Lack } from '../insight/trust'
 import { shareOf } from '../questions/shifted'
+import { isOwn, wholeOf } from '../chart/tries'
 import { inPlace } from './speech'
 
 /** What is lacking, as the next thing to do about it. */
@@ -27,8 +28,8 @@ const REPEATED = 1.2
 export function sayRepeats(chart: Chart, { best, moves, endings }: Figures): string {
   const move = lookUp(chart.moves, best ?? undefined)
   const uses = move && moves[move.id]?.usedAs.find(({ answer }) => answer === null)?.uses
-  if (!move?.tries || move.to !== 'finish' || !uses || uses < REPEATED) return ''
-  const each = Math.round(shareOf(move.tries, { of: 'lands' }) * 100) / 10
+  if (!move || !isOwn(move) || move.to !== 'finish' || !uses || uses < REPEATED) return ''
+  const each = Math.round(shareOf(wholeOf(move), { of: 'lands' }) * 100) / 10
   const n = uses < 10 ? Math.round(uses * 10) / 10 : Math.round(uses)
   return `An exchange is about ${n} tries of ${move.name}: with ${each} of 10 each, and what else there is, ${Math.round(endings.finish * 100)} of a hundred end in a finish.`
 }

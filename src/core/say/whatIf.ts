@@ -1,7 +1,7 @@
 import { present, sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import { triesOf, type Tries } from '../chart/tries'
+import { isOwn, wholeOf, type Tries, type Whole } from '../chart/tries'
 import type { Moved, ScenarioFigure } from '../questions/depends'
 import { shareOf, type TriesPart } from '../questions/shifted'
 import type { DrillTarget } from '../questions/target'
@@ -66,7 +66,7 @@ export function sayDependence(chart: Chart, moved: Moved): { head: string; detai
   const { target, part } = moved
   const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : present(answer).move))
-  const tries = answer?.tries ?? triesOf(move)
+  const tries = wholeOf(answer && isOwn(answer) ? answer : move)
   const ofTen = Math.round(shareOf(tries, part) * 10)
   const against = answer ? `, against “${lowerFirst(lookUp(chart.reactions, answer.reaction)?.name ?? '')}”` : ''
   return { head: upperFirst(move.name), detail: `${sayPart(chart, part)} ${ofTen} of ten${against}` }
@@ -89,14 +89,15 @@ export function figuresOfTries(chart: Chart): { says: string; target: DrillTarge
     { of: 'stalls' },
     ...Object.keys(reactions ?? {}).map((reaction): TriesPart => ({ of: 'reaction', reaction })),
   ]
-  const each = (tries: Tries, name: string, target: DrillTarget) =>
+  const each = (tries: Whole, name: string, target: DrillTarget) =>
     parts(tries).map((part) => ({ says: `${name} ${sayPart(chart, part)}`, target, part, share: shareOf(tries, part) }))
   return [
-    ...chart.moves.flatMap(({ id, name, tries }) => (tries ? each(tries, name, { of: 'move', move: id }) : [])),
-    ...chart.answers.flatMap(({ reaction, move, tries }, answer) => {
+    ...chart.moves.flatMap((one) => (isOwn(one) ? each(wholeOf(one), one.name, { of: 'move', move: one.id }) : [])),
+    ...chart.answers.flatMap((one, answer) => {
+      const { reaction, move } = one
       const against = lowerFirst(lookUp(chart.reactions, reaction)?.name ?? '')
-      return tries
-        ? each(tries, `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer })
+      return isOwn(one)
+        ? each(wholeOf(one), `${lookUp(chart.moves, move)?.name}, against “${against}”,`, { of: 'answer', answer })
         : []
     }),
   ]

@@ -1,3 +1,4 @@
+import type { Race } from '../chart/race'
 import { present } from '../sure'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
@@ -23,10 +24,11 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
   const all = <I extends string>(map: Renamed, list: I[] | undefined) => list?.map((one) => of(map, one))
   const tries = (one: Tries | undefined) =>
     one && { ...one, ...defined({ elsewhere: keys(one.elsewhere, places), reactions: keys(one.reactions, reactions) }) }
+  const race = (one: Race | undefined) => one && { ...one, reaction: of(reactions, one.reaction) }
   const move = (one: ShelfMove): ShelfMove => ({
     ...one,
     ...{ id: of(moves, one.id), from: of(places, one.from), to: of(places, one.to) },
-    ...defined({ tries: tries(one.tries) }),
+    ...defined({ tries: tries(one.tries), race: race(one.race) }),
     ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), alsoFrom: all(places, one.alsoFrom) }),
     ...defined({ needs: all(holds, one.needs), adds: all(holds, one.adds), drops: all(holds, one.drops) }),
     ...defined({ keeps: all(holds, one.keeps), strips: all(holds, one.strips), checkpoints: gated(one, holds) }),
@@ -57,7 +59,8 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
     answers: region.answers.map((one) => ({
       ...one,
       ...{ reaction: of(reactions, one.reaction), move: of(moves, one.move) },
-      ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), tries: tries(one.tries) }),
+      ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn) }),
+      ...defined({ tries: tries(one.tries), race: race(one.race) }),
     })),
   }
 }

@@ -1,6 +1,7 @@
 import { lookUp } from '../chart/lookUp'
 import type { Shelf } from './shelf'
 import type { ShelfMove, ShelfReaction } from './shelfRecords'
+import { reactionsMet } from '../chart/tries'
 
 /** One of their attacks as we meet it from below, and what we do about it. */
 export interface Defence {
@@ -21,7 +22,7 @@ export function otherChair(shelf: Shelf, position: string): Defence[] {
   return shelf.moves
     .filter(({ from }) => from === partner)
     .map((attack) => {
-      const met = Object.keys(attack.tries?.reactions ?? {}).flatMap((id) => lookUp(shelf.reactions, id) ?? [])
+      const met = reactionsMet(attack).flatMap((id) => lookUp(shelf.reactions, id) ?? [])
       const ways = met.map((reaction) => ({
         reaction,
         breaks: (reaction.breaks ?? []).flatMap((id) => checkpoints.get(id) ?? []),

@@ -6,7 +6,7 @@ import { isEndId } from '../chart/ids'
 import { idFromName } from '../document/ids'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
-import type { Tries } from '../chart/tries'
+import { reactionsMet, type Goes } from '../chart/tries'
 import { withFreshIds } from './freshIds'
 import type { ShelfRegion } from './shelf'
 
@@ -68,19 +68,19 @@ function only<R extends object>(record: R, kept: Partial<Record<keyof R, boolean
 
 function answersAmong(chart: Chart, moves: readonly Move[]): Answer[] {
   const ids = new Set<string>(moves.map(({ id }) => id))
-  const met = new Set(moves.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})))
+  const met = new Set(moves.flatMap(reactionsMet))
   return chart.answers.filter(({ move, reaction }) => ids.has(move) && met.has(reaction))
 }
 
-function metBy(chart: Chart, positions: ReadonlySet<string>, tried: readonly { tries?: Tries }[]): Reaction[] {
-  const ids = new Set(tried.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})))
+function metBy(chart: Chart, positions: ReadonlySet<string>, tried: readonly Goes[]): Reaction[] {
+  const ids = new Set<string>(tried.flatMap(reactionsMet))
   for (const { id, unprompted } of chart.positions) {
     if (positions.has(id)) for (const one of Object.keys(unprompted?.reactions ?? {})) ids.add(one)
   }
   return chart.reactions.filter(({ id }) => ids.has(id))
 }
 
-const placesOf = ({ to, stallsIn, tries }: { to?: string; stallsIn?: string; tries?: Tries }): string[] =>
+const placesOf = ({ to, stallsIn, tries }: Goes & { to?: string; stallsIn?: string }): string[] =>
   [to ?? '', stallsIn ?? '', ...Object.keys(tries?.elsewhere ?? {})].filter(Boolean)
 
 function holdsOf({ needs = [], adds = [], drops = [], keeps = [], strips = [], checkpoints = [] }: Move): string[] {

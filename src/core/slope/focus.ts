@@ -1,7 +1,7 @@
 import { toPositionId } from '../chart/ids'
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
-import { triesOf } from '../chart/tries'
+import { reactionsMet } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import { escapeKey, type Escape } from './escapes'
@@ -76,7 +76,7 @@ export function bestRun(chart: Chart, figures: Figures, escapes: readonly Escape
     const move = lookUp(chart.moves, nextMove(chart, figures, at))
     if (!move) break
     found.moves.add(move.id)
-    for (const reaction in triesOf(move).reactions) {
+    for (const reaction of reactionsMet(move)) {
       const escape = escapes.find(({ key }) => key === escapeKey(move.id, reaction))
       if (!escape) continue
       found.escapes.add(escape.key)

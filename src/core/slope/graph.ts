@@ -1,7 +1,7 @@
 import { bandsOf, FOOT } from '../chart/bands'
 import type { Chart } from '../chart/chart'
 import { END_IDS, type EndId } from '../chart/ids'
-import { triesOf } from '../chart/tries'
+import { reactionsMet } from '../chart/tries'
 
 /** Key of the band of finishes at the crest. */
 export const CREST = 'finishes'
@@ -73,7 +73,7 @@ function edgesOf({ moves, reactions }: Chart): SlopeEdge[] {
   }
   for (const move of moves) {
     add(move.from, landingOf(move), WEIGHTS.move)
-    for (const id in triesOf(move).reactions) add(move.from, ends.get(id) ?? move.from, WEIGHTS.escape)
+    for (const id of reactionsMet(move)) add(move.from, ends.get(id) ?? move.from, WEIGHTS.escape)
   }
   return [...edges.values()]
 }

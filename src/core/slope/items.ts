@@ -12,6 +12,7 @@ import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Figures } from '../insight/figures'
 import { finishPlace, landingOf } from './graph'
+import { reactionsMet } from '../chart/tries'
 
 /** Something on the Slope that can be selected with the keys, in the order in which a chain is read. */
 export type Item =
@@ -60,7 +61,7 @@ export function partsOfItem(chart: Chart, figures: Figures | null, item: Item): 
   if (item.kind === 'place') return [...movesFrom(chart, figures, item.place), ...unprompted(chart, item.place)]
   if (item.kind === 'move') {
     const move = lookUp(chart.moves, item.move)
-    const charted = Object.keys(move?.tries?.reactions ?? {}).map(toReactionId)
+    const charted = reactionsMet(move ?? {})
     // What the holds leave nothing of has no mark; nor has what meets a move that cannot be tried from here.
     const met = charted.filter(
       (reaction) => !figures || figures.met.some((one) => one.move === item.move && one.reaction === reaction),

@@ -14,12 +14,12 @@ import {
   partCount,
   partsOf,
   setTries,
+  setRace,
   setUnprompted,
-  survivingTries,
   withPart,
 } from '../../../src/core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids'
-import type { Tries } from '../../../src/core/chart/tries'
+import { reactionsMet, type Tries } from '../../../src/core/chart/tries'
 import { readChart } from '../../../src/core/files/chartFile'
 import { soundChart } from '../../fixtures/brokenCharts'
 import { taken } from '../../reference/taken'
@@ -110,11 +110,37 @@ describe('a reaction', () => {
   })
 
   it('that is removed leaves its tries to nothing, and one landing where nothing else is left', () => {
-    expect(survivingTries({ reactions: { bridge: 4 } }, bridge)).toEqual({ lands: 1, stalls: 4, reactions: {} })
-    expect(survivingTries({ lands: 2 }, bridge)).toEqual({ lands: 2 })
     chart.positions[0].unprompted = { every: 8, reactions: { bridge: 1 } }
+    chart.moves[0].tries = { reactions: { bridge: 4 } }
+    const sure = americana()
     records.removeReaction(chart, bridge)
+    expect(chart.moves[0].tries).toEqual({ lands: 1, stalls: 4, reactions: {} })
+    expect(chart.moves.find(({ id }) => id === sure)!.tries).toEqual({ lands: 1 })
     expect(chart.positions[0]).not.toHaveProperty('unprompted')
+  })
+
+  it('that is removed takes the race for it along, of which half lands where there is nothing else', () => {
+    chart.moves[0].tries = { lands: 2 }
+    const other = records.addReaction(chart, step, 'Turns in', side)
+    const race = { ours: 2.5, theirs: 2, tries: 6 }
+    setRace(chart, { of: 'move', move: step }, { ...race, reaction: bridge })
+    chart.answers[0] = { reaction: other, move: step }
+    setRace(chart, { of: 'answer', answer: the(0) }, { ...race, reaction: bridge })
+    records.removeReaction(chart, bridge)
+    expect(chart.moves[0]).not.toHaveProperty('race')
+    expect(chart.moves[0].tries!.lands).toBe(2)
+    expect(chart.answers[0]).toEqual({ reaction: other, move: step, tries: { lands: 3 } })
+  })
+
+  it('that only a race is for is met by it, and no longer once it is taken out', () => {
+    chart.moves[0].tries = { lands: 2 }
+    chart.answers = []
+    for (const position of chart.positions) delete position.unprompted
+    setRace(chart, { of: 'move', move: step }, { reaction: bridge, ours: 2, theirs: 2, tries: 1 })
+    expect(reactionsMet(chart.moves[0])).toEqual([bridge])
+    records.unmeetReaction(chart, step, bridge)
+    expect(chart.moves[0]).not.toHaveProperty('race')
+    expect(chart.reactions.some(({ id }) => id === bridge)).toBe(false)
   })
 
   it('takes the order that it is given among its move’s', () => {

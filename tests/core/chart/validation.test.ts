@@ -18,6 +18,7 @@ function problems(change: (chart: ReturnType<typeof soundChart>) => void): strin
   return read.ok ? [] : read.problems.map(({ path }) => pathText(path))
 }
 const move = (fields: Loose) => problems((chart) => void Object.assign(chart.moves[0], fields))
+const race = (fields: Loose) => move({ race: { reaction: 'bridge', ours: 2, theirs: 2, tries: 1, ...fields } })
 const position = (fields: Loose) => problems((chart) => void Object.assign(chart.positions[0], fields))
 const reaction = (fields: Loose) => problems((chart) => void Object.assign(chart.reactions[0], fields))
 const answer = (fields: Loose) => problems((chart) => void Object.assign(chart.answers[0], fields))
@@ -30,6 +31,14 @@ describe('what a record may say', () => {
     ['a move with the hold that it needs', () => move({ needs: ['cross'], drops: ['cross'], keeps: ['cross'] })],
     ['a move that strips their hold', () => move({ strips: ['frame'] })],
     ['tries with elsewhere and caught', () => move({ tries: { lands: 1, elsewhere: { mount: 1, caught: 2 } } })],
+    [
+      'a race and no tries',
+      () => move({ tries: undefined, race: { reaction: 'bridge', ours: 2.5, theirs: 2, tries: 3 } }),
+    ],
+    [
+      'an answer with a race',
+      () => answer({ race: { reaction: 'bridge', ours: 1, theirs: 2, spread: 1, tries: 0.5 } }),
+    ],
     ['fractions of tries', () => move({ tries: { lands: 2.5, reactions: { bridge: 0.5 } } })],
     ['hazard and fit as the coach likes', () => move({ hazard: { part: 'elbow' }, fit: { size: 'any' } })],
     [
@@ -58,6 +67,12 @@ describe('what a record may not say', () => {
     ['a move that needs their hold', () => move({ needs: ['frame'] }), 'moves[0].needs[0]'],
     ['a move that strips our hold', () => move({ strips: ['cross'] }), 'moves[0].strips[0]'],
     ['tries that end nowhere', () => move({ tries: { elsewhere: { moon: 1 } } }), 'moves[0].tries.elsewhere.moon'],
+    ['a race for nothing', () => race({ reaction: 'flies' }), 'moves[0].race.reaction'],
+    ['a race in no time', () => race({ ours: 0 }), 'moves[0].race.ours'],
+    ['a race that they never end', () => race({ theirs: Infinity }), 'moves[0].race.theirs'],
+    ['a race without spread', () => race({ spread: 0 }), 'moves[0].race.spread'],
+    ['a race in no try', () => race({ tries: 0 }), 'moves[0].race.tries'],
+    ['a move with neither tries nor a race', () => move({ tries: undefined }), 'moves[0].tries'],
     ['infinite tries', () => move({ tries: { lands: Infinity } }), 'moves[0].tries.lands'],
     ['seconds of a day and more', () => move({ seconds: 100_000 }), 'moves[0].seconds'],
     [

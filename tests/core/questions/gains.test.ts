@@ -1,5 +1,6 @@
 import { produce } from 'immer'
-import { totalOf, triesOf, type Tries } from '../../../src/core/chart/tries'
+import type { Race } from '../../../src/core/chart/race'
+import { isOwn, totalOf, triesOf, wholeOf, type Goes, type Tries } from '../../../src/core/chart/tries'
 import type { Chart } from '../../../src/core/chart/chart'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { compileGame } from '../../../src/core/game/compileGame'
@@ -24,19 +25,18 @@ const worth = (chart: Chart, scenario: Scenario) => {
 }
 
 /** Landing one step up, written out: its odds are e^0.4 times as good, the rest of the tries keeps its proportions. */
-function byHand(tries: Tries): Tries {
-  const total = totalOf(tries)
+function byHand({ tries = {}, race }: Goes): { tries: Tries; race?: Race } {
+  const total = totalOf(tries) + (race?.tries ?? 0)
   const counted = Math.max(0.02, (tries.lands ?? 0) / total)
   const odds = (counted / (1 - counted)) * Math.exp(0.4)
   const lands = counted === 1 ? total : (total * odds) / (1 + odds)
   const keep = lands === total ? 0 : (total - lands) / (total - (tries.lands ?? 0))
   const each = (map: Record<string, number> | undefined) =>
     Object.fromEntries(Object.entries(map ?? {}).map(([id, n]) => [id, keep * n]))
+  const [stalls, elsewhere, reactions] = [keep * (tries.stalls ?? 0), each(tries.elsewhere), each(tries.reactions)]
   return {
-    lands,
-    stalls: keep * (tries.stalls ?? 0),
-    elsewhere: each(tries.elsewhere),
-    reactions: each(tries.reactions),
+    tries: { lands, stalls, elsewhere, reactions },
+    ...(race ? { race: { ...race, tries: keep * race.tries } } : {}),
   }
 }
 
@@ -66,8 +66,8 @@ describe('what a drill does to the tries', () => {
   })
 
   it.each([1, 2, 3, 4, 5, 6])('keeps how many tries there are, on chart %i', (seed) => {
-    for (const { tries } of randomChart(seed, false).moves) {
-      if (tries) expect(totalOf(stepped(tries, LANDS, 0.4))).toBeCloseTo(totalOf(tries), 9)
+    for (const whole of randomChart(seed, false).moves.filter(isOwn).map(wholeOf)) {
+      expect(totalOf(stepped(whole, LANDS, 0.4))).toBeCloseTo(totalOf(whole), 9)
     }
   })
 })
@@ -75,26 +75,20 @@ describe('what a drill does to the tries', () => {
 /** The start's value with each move, and each answer with tries of its own, drilled: all of them, solved one by one. */
 function everyDrill(chart: Chart, scenario: Scenario): { key: string; gain: number }[] {
   const now = worth(chart, scenario)
-  const moves = chart.moves
-    .filter(({ tries }) => tries)
-    .map((move) => ({
-      key: `move ${move.id}`,
-      gain:
-        worth(
-          { ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, tries: byHand(one.tries!) } : one)) },
-          scenario,
-        ) - now,
-    }))
+  const moves = chart.moves.filter(isOwn).map((move) => ({
+    key: `move ${move.id}`,
+    gain:
+      worth(
+        { ...chart, moves: chart.moves.map((one) => (one === move ? { ...one, ...byHand(one) } : one)) },
+        scenario,
+      ) - now,
+  }))
   const answers = chart.answers.flatMap((answer, i) =>
-    answer.tries
+    isOwn(answer)
       ? [
           {
             key: `answer ${i}`,
-            gain:
-              worth(
-                { ...chart, answers: chart.answers.with(i, { ...answer, tries: byHand(answer.tries) }) },
-                scenario,
-              ) - now,
+            gain: worth({ ...chart, answers: chart.answers.with(i, { ...answer, ...byHand(answer) }) }, scenario) - now,
           },
         ]
       : [],

@@ -22,7 +22,7 @@ const EXCHANGES = 4000
 describe('loops of the plan', () => {
   let seen = 0
 
-  it.each([2, 7, 12, 18, 25, 33, 41])('end on chart %i as exchanges played with dice do', (seed) => {
+  it.each([7, 11, 12, 16, 18, 24, 30, 36, 41])('end on chart %i as exchanges played with dice do', (seed) => {
     const chart = randomChart(seed, false)
     const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), seconds: 60 })
     const { solution } = taken(figuresOf(chart, scenario))

@@ -4,7 +4,7 @@ import type { Chart } from '../chart'
 import type { MoveId, PositionId, ReactionId } from '../ids'
 import { idFromName } from '../../document/ids'
 import { MAX_TALLIED } from '../constraints'
-import { triesOf, type MatTally } from '../tries'
+import { isOwn, type MatTally } from '../tries'
 import { Refusal } from '../../problem'
 import { Gone, idsIn, moveIn, reactionIn } from './find'
 
@@ -60,7 +60,8 @@ export const answerOfRound = (chart: Chart, { reaction }: PositionalRound): Answ
 export function tallyRound(chart: Chart, id: string, worked: boolean, when: string): void {
   const answer = answerOfRound(chart, roundIn(chart, id))
   if (!answer) throw new Gone('answer', id)
-  const own = answer.tries ?? triesOf(moveIn(chart, answer.move))
+  const { tries: own = {}, race } = isOwn(answer) ? answer : moveIn(chart, answer.move)
+  if (race) answer.race = race
   answer.tries = { ...own, tallies: withTally(own.tallies ?? [], { when, worked, weight: 1 }) }
 }
 

@@ -5,13 +5,13 @@ import { idFromName } from '../../document/ids'
 import type { Move } from '../move'
 import type { Position } from '../position'
 import { COLD_GUESS, guessOut, isGuess, markGuess, setKindOf } from '../guesses'
-import { triesOf } from '../tries'
+import { isOwn, reactionsMet, triesOf } from '../tries'
 import type { Ahead, Kind } from '../words'
 import { idsIn, moveBefore, moveIn, positionIn, reactionIn } from './find'
 import { unbreak } from './checkpoints'
 import { dropRounds } from './positionalRounds'
 import { cutRuns, removeRun } from './runs'
-import { setUnprompted, survivingTries, triesWithout } from './tries'
+import { losePosition, loseReaction, setUnprompted } from './tries'
 
 /* What a coach does to the records. Each works on a draft of the chart and leaves it sound. */
 
@@ -57,10 +57,9 @@ export function meetReaction(chart: Chart, move: MoveId, reaction: ReactionId, c
 /** The move no longer meets the reaction; a reaction that nothing meets any more goes too. */
 export function unmeetReaction(chart: Chart, move: MoveId, reaction: ReactionId): void {
   const record = moveIn(chart, move)
-  if (record.tries) record.tries = survivingTries(record.tries, reaction)
+  loseReaction(record, reaction)
   const isMet =
-    chart.moves.some(({ tries }) => tries?.reactions?.[reaction] !== undefined) ||
-    chart.answers.some(({ tries }) => tries?.reactions?.[reaction] !== undefined) ||
+    [...chart.moves, ...chart.answers].some((one) => reactionsMet(one).includes(reaction)) ||
     chart.positions.some(({ unprompted }) => unprompted?.reactions[reaction] !== undefined)
   if (!isMet) removeReaction(chart, reaction)
 }
@@ -97,9 +96,7 @@ export function removeReaction(chart: Chart, id: ReactionId): void {
   reactionIn(chart, id)
   chart.reactions = chart.reactions.filter((reaction) => reaction.id !== id)
   chart.answers = chart.answers.filter(({ reaction }) => reaction !== id)
-  for (const record of [...chart.moves, ...chart.answers]) {
-    if (record.tries) record.tries = survivingTries(record.tries, id)
-  }
+  for (const record of [...chart.moves, ...chart.answers]) loseReaction(record, id)
   for (const { id: position, unprompted } of chart.positions) {
     if (unprompted?.reactions[id] === undefined) continue
     setUnprompted(chart, position, unprompted.every, { ...unprompted.reactions, [id]: 0 })
@@ -115,7 +112,7 @@ export function removePosition(chart: Chart, id: PositionId): void {
   for (const reaction of chart.reactions.filter(({ endsIn }) => endsIn === id)) removeReaction(chart, reaction.id)
   for (const record of [...chart.moves, ...chart.answers]) {
     if (record.stallsIn === id) delete record.stallsIn
-    if (record.tries) record.tries = triesWithout(record.tries, id)
+    losePosition(record, id)
   }
   chart.positions = chart.positions.filter((position) => position.id !== id)
   for (const position of chart.positions) {
@@ -200,7 +197,7 @@ export function setReply(chart: Chart, id: MoveId, isReply: boolean): void {
   if (isReply) move.reply = true
   else {
     delete move.reply
-    move.tries ??= { ...COLD_GUESS }
+    if (!isOwn(move)) move.tries = { ...COLD_GUESS }
   }
 }
 

@@ -11,7 +11,8 @@ import { sure } from '../../sure'
 import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import { markGuess } from '../guesses'
-import { comesToSomething, withoutReaction, type Tries } from '../tries'
+import type { Race } from '../race'
+import { comesToSomething, isOwn, wholeOf, withoutReaction, type Goes, type Tries } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
 
 /** Whose tries are meant: a move's, or an answer's own. */
@@ -59,15 +60,34 @@ export function partsOf(tries: Tries): Part[] {
 
 /** Sets the tries; an answer gets its own. */
 export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
-  if (owner.of === 'move') moveIn(chart, owner.move).tries = tries
-  else sure(chart.answers[answerPlace(chart, owner.answer)]).tries = tries
+  ownerIn(chart, owner).tries = tries
+}
+
+/** Whose tries and race an edit is about. */
+const ownerIn = (chart: Chart, owner: TriesOwner): Goes =>
+  owner.of === 'move' ? moveIn(chart, owner.move) : sure(chart.answers[answerPlace(chart, owner.answer)])
+
+/** Sets the race among the tries; null: none. Where nothing else would come of them, half of its tries land then. */
+export function setRace(chart: Chart, owner: TriesOwner, race: Race | null): void {
+  const record = ownerIn(chart, owner)
+  if (race) record.race = race
+  else dropRace(record)
+}
+
+/** Takes the race out of the tries. */
+export function dropRace(record: Goes): void {
+  const { race } = record
+  delete record.race
+  if (race && !comesToSomething(wholeOf(record))) record.tries = { ...record.tries, lands: race.tries / 2 }
 }
 
 /** An answer without tries of its own goes as its move goes, which must have tries then. */
 export function borrowTries(chart: Chart, answer: AnswerRef): void {
-  const { name, tries } = moveIn(chart, answer.move)
-  if (!tries) throw new Refusal(`${name} is only in reply and has no tries of its own to go by`)
-  delete sure(chart.answers[answerPlace(chart, answer)]).tries
+  const move = moveIn(chart, answer.move)
+  if (!isOwn(move)) throw new Refusal(`${move.name} is only in reply and has no tries of its own to go by`)
+  const record = ownerIn(chart, { of: 'answer', answer })
+  delete record.tries
+  delete record.race
 }
 
 /** What they do in reply to nothing: sets how often, in seconds, or takes it away. */
@@ -87,19 +107,24 @@ export function setUnprompted(
   }
 }
 
-/** The tries once a reaction is gone. */
-export function survivingTries(tries: Tries, reaction: ReactionId): Tries {
-  if (tries.reactions?.[reaction] === undefined) return tries
-  return withSomething(withoutReaction(tries, reaction))
+/** Takes a reaction out of the tries, and the race for it. */
+export function loseReaction(record: Goes, reaction: ReactionId): void {
+  if (record.race?.reaction === reaction) dropRace(record)
+  if (record.tries?.reactions?.[reaction] === undefined) return
+  record.tries = withoutReaction(record.tries, reaction)
+  keepSomething(record)
 }
 
-/** The tries once a position is gone that they may end in. */
-export function triesWithout(tries: Tries, position: PositionId): Tries {
-  if (tries.elsewhere?.[position] === undefined) return tries
-  const elsewhere = { ...tries.elsewhere }
+/** Takes a position that is gone out of the tries that they may end in. */
+export function losePosition(record: Goes, position: PositionId): void {
+  if (record.tries?.elsewhere?.[position] === undefined) return
+  const elsewhere = { ...record.tries.elsewhere }
   delete elsewhere[position]
-  return withSomething({ ...tries, elsewhere })
+  record.tries = { ...record.tries, elsewhere }
+  keepSomething(record)
 }
 
-/** One landing is left where nothing else would come of them. */
-const withSomething = (tries: Tries): Tries => (comesToSomething(tries) ? tries : { ...tries, lands: 1 })
+/** One landing is left where nothing else would come of the tries. */
+function keepSomething(record: Goes): void {
+  if (!comesToSomething(wholeOf(record))) record.tries = { ...record.tries, lands: 1 }
+}

@@ -18,7 +18,7 @@ import type { Move } from '../../chart/move'
 import { lookUp } from '../../chart/lookUp'
 import type { Reaction } from '../../chart/reaction'
 import type { Kind } from '../../chart/words'
-import { comesToSomething, totalOf, type Tries } from '../../chart/tries'
+import { comesToSomething, isOwn, reactionsMet, totalOf, wholeOf, type Tries } from '../../chart/tries'
 import {
   nameKey,
   WORDS,
@@ -105,7 +105,7 @@ class Speaker {
     if (isReply) move.reply = true
     else delete move.reply
     const tries = this.tries(body, move, known?.tries)
-    if (comesToSomething(tries)) move.tries = tries
+    if (comesToSomething(wholeOf({ ...move, tries }))) move.tries = tries
     else if (isReply && !totalOf(tries)) delete move.tries
     else this.fail(name, 'at least one try must land or meet a reaction')
     for (const said of body.reactions) if (said.answers) this.setAnswers(said, this.reaction(said, move))
@@ -214,8 +214,8 @@ class Speaker {
   private isShared(id: ReactionId, move: Meeting): boolean {
     const meets = (tries: Meeting['tries']) => tries?.reactions?.[id] !== undefined
     return (
-      this.chart.moves.some((other) => other.id !== move.id && meets(other.tries)) ||
-      this.chart.answers.some(({ tries }) => meets(tries)) ||
+      this.chart.moves.some((other) => other.id !== move.id && reactionsMet(other).includes(id)) ||
+      this.chart.answers.some((answer) => reactionsMet(answer).includes(id)) ||
       this.chart.positions.some(({ unprompted }) => unprompted !== move.tries && meets(unprompted))
     )
   }
@@ -244,9 +244,10 @@ class Speaker {
       reaction: reaction.id,
       move: move.id,
     }
-    if (!tries) return move.tries ? had : { ...had, tries: hadTries ?? { ...NEW_ANSWER } }
+    if (!tries) return isOwn(move) || had.race ? had : { ...had, tries: hadTries ?? { ...NEW_ANSWER } }
     const own = this.tries(tries, move, hadTries)
-    if (!comesToSomething(own)) this.fail(name, 'at least one try must land or meet a reaction')
+    if (!comesToSomething(wholeOf({ ...had, tries: own })))
+      this.fail(name, 'at least one try must land or meet a reaction')
     return { ...had, tries: own }
   }
 

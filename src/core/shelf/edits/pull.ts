@@ -122,11 +122,13 @@ class Pull {
       ...guessed(record.tries),
       ...(met.length ? { reactions: Object.fromEntries(met) } : {}),
     }
+    const race = record.race && { ...record.race, reaction: toReactionId(this.reaction(record.race.reaction)) }
     this.chart.moves.push({
       ...bare(record),
       from: toPositionId(from),
       to: record.to === 'finish' ? record.to : toPositionId(this.position(record.to)),
       ...(tries ? { tries } : {}),
+      ...(race ? { race } : {}),
     })
     this.came.push(id)
     leaveUpdate(this.chart, record)
@@ -152,7 +154,10 @@ class Pull {
       const reaction = move && (this.ids.get(`r ${answer.reaction}`) ?? this.ownReaction(answer.reaction))
       if (!reaction || this.chart.answers.some((one) => one.reaction === reaction && one.move === move)) continue
       const tries = answer.tries ? { tries: guessed(answer.tries) } : {}
-      this.chart.answers.push({ ...copyOf(answer), ...tries, reaction: toReactionId(reaction), move: toMoveId(move) })
+      const { race: raced } = answer
+      const race = raced ? { race: { ...raced, reaction: toReactionId(this.reaction(raced.reaction)) } } : {}
+      const ids = { reaction: toReactionId(reaction), move: toMoveId(move) }
+      this.chart.answers.push({ ...copyOf(answer), ...tries, ...race, ...ids })
     }
     const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
     for (const reaction of this.chart.reactions) {
