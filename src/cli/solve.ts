@@ -8,6 +8,7 @@ import { scenarioOf, type Objective, type Scenario } from '../core/game/scenario
 import { costsOf } from '../core/insight/figures'
 import { looseEndsOf, visitsOf } from '../core/insight/looseEnds'
 import { netsOf } from '../core/insight/nets'
+import { seenFigures } from '../core/insight/seen'
 import { problemText, type Problem, type Result } from '../core/problem'
 import { occupancyOf } from '../core/solve/occupancy'
 import { solve } from '../core/solve/solve'
@@ -88,6 +89,13 @@ function bestIn(solution: Solution, state: number): string | null {
   return action === NONE ? null : actionName(solution.game, action)
 }
 
+/** What is seen on coming to a position, as it is dealt at the full clock. */
+function seenIn(solution: Solution, state: number) {
+  if (state < solution.game.arrivalsFrom) return {}
+  const seen = seenFigures(solution, state).map(({ cue, value, best, share }) => [cue, { value, best, share }] as const)
+  return { seen: Object.fromEntries(seen) }
+}
+
 function reportOf(chart: Chart, solution: Solution) {
   const { game, values, bounds } = solution
   const { index, ownState } = game.meaning
@@ -110,7 +118,10 @@ function reportOf(chart: Chart, solution: Solution) {
     even: occupancy.ended[1],
     behind: occupancy.ended[2],
     positions: Object.fromEntries(
-      reached.map(([id, state]) => [id, { value: sure(values[state]), best: bestIn(solution, state) }]),
+      reached.map(([id, state]) => [
+        id,
+        { value: sure(values[state]), best: bestIn(solution, state), ...seenIn(solution, state) },
+      ]),
     ),
     nets: netsOf(solution).map(({ move, reaction, value, net, saves, best }) => ({
       ...{ move, reaction, value, net, saves, best },

@@ -144,8 +144,11 @@ defineExpose({ focus: () => field.value?.focus(), insert, replace })
   position: relative;
 }
 
+/* As high as what stands in it, where the browser can; else by its rows. */
 textarea {
   display: block;
+  field-sizing: content;
+  max-height: 20em;
   resize: none;
   font-size: var(--type-body);
   line-height: 1.5;

@@ -16,6 +16,16 @@ export function deal(states: usize, bounds: usize, row: usize, from: i32, to: i3
   return one(f64x2.pmax(best, v128.shuffle<f64>(best, best, 1, 0)))
 }
 
+/** The same of what must be one of these, and cannot be nothing; all of it is 1. */
+export function dealAll(states: usize, bounds: usize, row: usize, from: i32, to: i32): f64 {
+  let best = f64x2.splat(-Infinity)
+  for (let j = from; j < to; j += 2) {
+    const price = f64x2(real(row, int(states, j)), real(row, int(states, min(j + 1, to - 1))))
+    best = f64x2.pmax(best, priced(states, bounds, row, from, to, 1, Infinity, price))
+  }
+  return one(f64x2.pmax(best, v128.shuffle<f64>(best, best, 1, 0)))
+}
+
 /** The dual's worth at some prices: all of the mass at that price, less what each share gains that is worth less. */
 export function priced(
   states: usize,

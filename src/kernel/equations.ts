@@ -7,12 +7,15 @@
  * have a maximum without a branch; mostly both are the same.
  */
 
+import { dealAll } from './deal'
 import { dealBatch, disturbed, valueAgain, valueBatch, valueIn, waiting } from './actions'
 import {
   actionAlive,
   actionLike,
   actionToll,
   again,
+  arrivals,
+  arrivalsEnd,
   batches,
   batchesEnd,
   fresh,
@@ -29,6 +32,9 @@ import {
   policy,
   reached,
   rowBehind,
+  sightBound,
+  sights,
+  sightState,
   stalled,
   stateGroup,
   unprompted,
@@ -50,6 +56,14 @@ export function step(now: usize): void {
     valueAgain(batch, row)
   }
   takeBest(now)
+  dealSights(now)
+}
+
+/** Arrivals take what they make us see, of the states of the same second. */
+function dealSights(now: usize): void {
+  for (let at = arrivals, i = 0; at < arrivalsEnd; at += 4, i++) {
+    put(now, load<i32>(at), dealAll(sightState, sightBound, now, int(sights, i), int(sights, i + 1)))
+  }
 }
 
 /**
@@ -126,4 +140,5 @@ export function keep(now: usize): void {
     const action = load<i32>(plan)
     put(now, state, action == NONE ? real(groupWorth, int(stateGroup, state)) : valueIn(state, action))
   }
+  dealSights(now)
 }

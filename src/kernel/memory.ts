@@ -23,6 +23,10 @@ export let moves: usize = 0
 export let unprompted: usize = 0
 export let unpromptedState: usize = 0
 export let stalled: usize = 0
+export let arrivals: usize = 0
+export let arrivalsEnd: usize = 0
+export let sights: usize = 0
+export let sightState: usize = 0
 /** Addresses, by the names of `Chances`. */
 export let outcomeChance: usize = 0
 export let dealtBound: usize = 0
@@ -31,6 +35,7 @@ export let weight: usize = 0
 export let slipWeight: usize = 0
 export let unpromptedChance: usize = 0
 export let unpromptedMass: usize = 0
+export let sightBound: usize = 0
 /** Addresses, by the names of `Game`. */
 export let groupStates: usize = 0
 export let groupActions: usize = 0

@@ -60,6 +60,10 @@ test.describe(() => {
     await settled(page)
     await page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Worksheet' }).tap()
     await page.getByRole('button', { name: '+ move' }).tap()
+    const line = page.getByRole('textbox', { name: /move/i }).first()
+    await expect(line).toBeFocused()
+    // What may be said is shown whole, on however many lines.
+    expect(await line.evaluate((one) => one.scrollHeight - one.clientHeight)).toBeLessThan(2)
     await page.keyboard.type('Ankle pick (finish) 4 of 10')
     await page.getByRole('button', { name: 'Say it' }).tap()
     await page.getByRole('button', { name: 'A reaction to Ankle pick' }).tap()

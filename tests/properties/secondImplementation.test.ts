@@ -50,6 +50,11 @@ const RULES = [
   'an answer with tries',
   'an answer that borrows tries',
   'an answer stalls elsewhere',
+  'a cue',
+  'our holds hinder a cue',
+  'a move waits for a cue',
+  'what is seen is dealt',
+  'a sharp defender makes us see it',
   'a race',
   'holds slow a race',
   'their holds lose us the race',
@@ -109,7 +114,9 @@ describe.each(seeds)('chart %i', (seed) => {
     })
     const nets = netsOf(solution)
     const wanted = chart.moves.flatMap((move) => {
-      const tried = roots.find(({ position }) => position === move.from)?.actions.find(({ name }) => name === move.id)
+      const root = roots.find(({ position }) => position === move.from)
+      const seen = root?.sights?.map(({ state }) => state) ?? (root ? [root] : [])
+      const tried = seen.flatMap(({ actions }) => actions).find(({ name }) => name === move.id)
       return (tried?.reactions ?? []).map(([reaction, met]) => ({ move: move.id, reaction, met }))
     })
     expect(nets.map(({ move, reaction }) => `${move} ${reaction}`)).toEqual(

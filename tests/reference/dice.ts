@@ -28,6 +28,10 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
   let waited = false
   for (let t = solution.seconds!; ;) {
     if (state < TERMINALS) return ended(state)
+    if (state >= game.arrivalsFrom && t > 0) {
+      state = see(solution, state, t, random())
+      continue
+    }
     const action = t > 0 ? evaluator.bestAction(t, state) : NONE
     const group = game.stateGroup[state]
     const broken = { terminal: NONE, worth: game.groupWorth[group] }
@@ -47,6 +51,15 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
     state = ways.state[way]
     heard.arrived?.(state, action, ways.outcome[way])
   }
+}
+
+/** What they make us see on coming to a position. */
+function see({ game, evaluator }: Solution, arrival: number, t: number, dice: number): number {
+  const [from, to] = game.sights.slice(arrival - game.arrivalsFrom)
+  const shares = evaluator.dealtSights(arrival, t)
+  let left = dice
+  for (let i = from; i < to - 1; i++) if ((left -= shares[i - from]) < 0) return game.sightState[i]
+  return game.sightState[to - 1]
 }
 
 function pick(ways: Ways, dice: number): number {

@@ -1,5 +1,6 @@
 import type * as answers from '../../src/core/chart/edits/answers'
 import * as checkpoints from '../../src/core/chart/edits/checkpoints'
+import * as cues from '../../src/core/chart/edits/cues'
 import * as fields from '../../src/core/chart/edits/fields'
 import * as group from '../../src/core/chart/edits/group'
 import * as holds from '../../src/core/chart/edits/holds'
@@ -30,6 +31,7 @@ import { SOUND_EDITS, type Draw, type RandomEdit } from './randomEdits'
 
 type Modules = typeof answers &
   typeof checkpoints &
+  typeof cues &
   typeof fields &
   typeof group &
   typeof holds &
@@ -211,6 +213,25 @@ const ABOUT_RECORDS = {
   sayStill: (chart, { one }) => {
     const line = one(['3 bridges', '2 rolls (mount) > ?', '2 shakes > sweep 4 of 10', '3 land'])
     lines.sayStill(chart, one(chart.positions).id, line)
+  },
+  addCue: (chart, { one, below }) => {
+    const position = one(chart.positions)
+    if (Object.keys(position.seen ?? {}).length < 12) cues.addCue(chart, position.id, 'Their far hand', 1 + below(4))
+  },
+  setSeen: (chart, { one, below }) => {
+    const position = one(chart.positions.filter(({ seen }) => seen))
+    if (position) cues.setSeen(chart, position.id, 'nothing', below(6))
+  },
+  unsee: (chart, { one }) => {
+    const position = one(chart.positions.filter(({ seen }) => seen))
+    const cue = position && one((chart.cues ?? []).filter(({ id }) => position.seen![id] !== undefined))
+    if (cue) cues.unsee(chart, position.id, cue.id)
+  },
+  setWhen: (chart, { one, below }) => {
+    const move = one(chart.moves)
+    const { seen = {} } = chart.positions.find(({ id }) => id === move.from)!
+    const cue = one((chart.cues ?? []).filter(({ id }) => seen[id] !== undefined))
+    if (cue) cues.setWhen(chart, move.id, cue.id, below(3) > 0)
   },
   planSupposed: (chart, { one }) => {
     const target = { of: 'move' as const, move: one(chart.moves).id }

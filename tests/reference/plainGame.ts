@@ -15,6 +15,10 @@ export interface PlainState {
   reaction?: string
   holds: Set<string>
   stalled?: string | undefined
+  /** The cue that is seen; `nothing`; absent where nothing is dealt. */
+  seen?: string
+  /** What may be seen on coming here, with its share; nothing is done here then. */
+  sights?: { seen: string; state: PlainState; share: number }[]
   met?: { move?: string; from: string }
   worth: number
   ending: 'ours' | 'even' | 'theirs'
@@ -38,6 +42,9 @@ export interface PlainAction {
 
 /** What counts as the same try: a move that is only shown is written down as one of its own, and is not another one. */
 const sameTry = (id: string | undefined) => id?.replace(/-shown$/, '')
+
+const keyOf = (position: string, holds: Ids, stalled: string | undefined) =>
+  `${position} [${[...holds].sort()}] ${stalled ?? ''}`
 
 /** Every state reached from the start, as objects that point at each other. */
 export class PlainGame {
@@ -88,7 +95,33 @@ export class PlainGame {
       this.rules.rule('a goal is reached')
       return this.terminal('goal')
     }
-    return this.state(`${position} [${[...holds].sort()}] ${stalled ?? ''}`, { position, holds, stalled }, position)
+    if (this.rules.position(position).seen) return this.arrival(position, holds, stalled)
+    return this.state(keyOf(position, holds, stalled), { position, holds, stalled }, position)
+  }
+
+  /** Coming to a position where what is seen is dealt: our holds make some of it rarer. */
+  private arrival(position: string, holds: Set<string>, stalled?: string): PlainState {
+    const { seen } = this.rules.position(position)
+    const all = Object.values(seen!).reduce((sum, n) => sum + n, 0)
+    let nothing = seen!.nothing ?? 0
+    const weights = this.chart.cues!.flatMap((cue): [string, number][] => {
+      const n = seen![cue.id] ?? 0
+      const left = this.rules.left(cue, holds, 'ours')
+      if (n > 0) this.rules.rule(left < 1 ? 'our holds hinder a cue' : 'a cue')
+      nothing += n * (1 - left)
+      return [[cue.id, n * left]]
+    })
+    const sights = [...weights, ['nothing', nothing] as [string, number]]
+      .filter(([, weight]) => weight > 1e-12)
+      .map(([cue, weight]) => ({
+        ...{ seen: cue, share: weight / all },
+        state: this.state(
+          `${keyOf(position, holds, stalled)} ${cue}`,
+          { position, holds, stalled, seen: cue },
+          position,
+        ),
+      }))
+    return this.state(`${keyOf(position, holds, stalled)} to see`, { position, holds, stalled, sights }, position)
   }
 
   metState(reaction: string, holds: Set<string>, met: { move?: string; from: string }): PlainState {
@@ -129,6 +162,7 @@ export class PlainGame {
     const { rules, chart } = this
     const { position, holds, stalled } = state
     const record = rules.position(position!)
+    if (state.sights) return []
     const wait: PlainAction = { name: 'wait', seconds: 1, fixed: [], reactions: [], nothing: state, stalls: 1 }
     const { unprompted } = record
     if (unprompted) {
@@ -142,7 +176,10 @@ export class PlainGame {
         wait.stalls -= chance
       }
     }
-    const moves = chart.moves.filter(({ from, reply }) => from === position && !reply)
+    const moves = chart.moves.filter(
+      ({ from, reply, when }) =>
+        from === position && !reply && (!when?.length || (when as string[]).includes(state.seen ?? '')),
+    )
     return [
       wait,
       ...moves.flatMap((move) => {
@@ -151,10 +188,18 @@ export class PlainGame {
         const { stallsIn } = move
         if (stallsIn && stallsIn !== position)
           rules.rule(`a move stalls in ${isTerminal(stallsIn) ? stallsIn : 'another position'}`)
-        const nothing = !stallsIn || stallsIn === position ? this.at(position!, holds, move.id) : this.own(stallsIn)
+        if (move.when?.length) rules.rule('a move waits for a cue')
+        const nothing = !stallsIn || stallsIn === position ? this.stalledHere(state, move.id) : this.own(stallsIn)
         return [this.slipping(move, this.tried(move.id, undefined, shares, holds, true, nothing))]
       }),
     ]
+  }
+
+  /** The same state with a move just stalled: what is seen stays. */
+  private stalledHere({ position, holds, seen }: PlainState, stalled: string): PlainState {
+    const key = keyOf(position!, holds, stalled)
+    if (seen === undefined) return this.at(position!, holds, stalled)
+    return this.state(`${key} ${seen}`, { position: position!, holds, stalled, seen }, position!)
   }
 
   /** A part of what comes to nothing in place loses the position. */

@@ -39,6 +39,24 @@ export function dealt(game: PlainGame, action: PlainAction, value: (state: Plain
   return { shares, nothing, tied }
 }
 
+/** Shares of what is seen on coming to a position, dealt worst for us first. */
+export function dealtSights(game: PlainGame, { sights }: PlainState, value: (state: PlainState) => number): number[] {
+  const k = game.scenario.sharpness
+  const cards = sights!.map(({ state, share }, i) => ({ i, value: value(state), most: share / (1 - k) }))
+  cards.sort((a, b) => a.value - b.value || a.i - b.i)
+  const shares: number[] = sights!.map(() => 0)
+  let left = 1
+  for (const { i, most } of cards) {
+    shares[i] = Math.min(left, most)
+    left -= shares[i]
+  }
+  game.rules.rule(k > 0 ? 'a sharp defender makes us see it' : 'what is seen is dealt')
+  return shares
+}
+
+const worthOfSights = (game: PlainGame, state: PlainState, value: (state: PlainState) => number): number =>
+  dealtSights(game, state, value).reduce((sum, share, i) => sum + share * value(state.sights![i].state), 0)
+
 export function passing({ breaks, threat, out }: PlainState, seconds: number) {
   let alive = 1
   let broken = 0
@@ -79,12 +97,15 @@ export function solvePlain(game: PlainGame, seconds: number): void {
         state.values[t] = state.worth
         continue
       }
+      if (state.sights) continue
       const fitting = state.actions.filter((action) => action.seconds <= t)
       if (!fitting.length) game.rules.rule('no action fits the clock')
       state.values[t] = fitting.length
         ? Math.max(...fitting.map((action) => worthOf(game, state, action, (to) => to.values[t - action.seconds])))
         : state.worth
     }
+    for (const state of states)
+      if (state.sights && t > 0) state.values[t] = worthOfSights(game, state, (to) => to.values[t])
   }
 }
 
@@ -96,7 +117,9 @@ export function solvePlainUnclocked(game: PlainGame): void {
     change = 0
     for (const state of states) {
       if (state.terminal) continue
-      const value = Math.max(...state.actions.map((action) => worthOf(game, state, action, (to) => to.values[0])))
+      const value = state.sights
+        ? worthOfSights(game, state, (to) => to.values[0])
+        : Math.max(...state.actions.map((action) => worthOf(game, state, action, (to) => to.values[0])))
       change = Math.max(change, Math.abs(value - state.values[0]))
       state.values[0] = value
     }
@@ -130,6 +153,12 @@ export function reachPlain(game: PlainGame, seconds: number): Reach {
   const go = (t: number, state: PlainState, chance: number) =>
     chances[t].set(state, (chances[t].get(state) ?? 0) + chance)
   for (let t = seconds; t >= 0; t--) {
+    for (const [state, chance] of [...chances[t]]) {
+      if (!state.sights) continue
+      chances[t].delete(state)
+      const shares = dealtSights(game, state, (to) => to.values[t])
+      shares.forEach((share, i) => go(t, state.sights![i].state, chance * share))
+    }
     for (const [state, chance] of chances[t]) {
       if (state.terminal === 'caught') reach.caught += chance
       else if (state.terminal === 'over') reach.ended.even += chance

@@ -44,9 +44,20 @@ class Programme {
     if (this.seen.has(row)) return
     this.seen.add(row)
     this.rows.set(row, this.rows.get(row) ?? [])
+    if (state.sights && t > 0) return this.see(state, t)
     const fitting = t > 0 ? state.actions.filter(({ seconds }) => seconds <= t) : []
     if (!fitting.length) this.add(state, t, { worth: state.worth, risk: this.isBehind(state) })
     for (const action of fitting) this.act(state, t, action)
+  }
+
+  /** What is seen is dealt at once, as it usually is. */
+  private see(state: PlainState, t: number): void {
+    const column = this.add(state, t, { worth: 0, risk: 0 })
+    for (const { state: to, share } of state.sights!) {
+      const row = rowName(to, t)
+      this.rows.set(row, [...(this.rows.get(row) ?? []), term(share, column.name)])
+      this.visit(to, t)
+    }
   }
 
   private act(state: PlainState, t: number, action: PlainAction): void {

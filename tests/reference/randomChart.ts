@@ -2,6 +2,7 @@ import { seeded } from '../../bench/generate'
 import { emptyChart, type Chart } from '../../src/core/chart/chart'
 import {
   END_IDS,
+  toCueId,
   type EndId,
   type HoldId,
   type MoveId,
@@ -117,6 +118,14 @@ class Builder {
         ...(this.chance(0.2) ? { endWorth: this.one([-0.5, 0.1, 0.4]) } : {}),
       })
     }
+    for (let i = this.below(4); i > 0; i--) {
+      chart.cues = [...(chart.cues ?? []), { id: toCueId(`c${i}`), name: `Cue ${i}`, ...this.uses() }]
+    }
+    for (const position of chart.positions) {
+      if (!chart.cues || this.chance(0.5)) continue
+      const seen = chart.cues.filter(() => this.chance(0.7)).map(({ id }) => [id, 1 + this.below(4)] as const)
+      position.seen = { ...Object.fromEntries(seen), ...(seen.length && this.chance(0.4) ? {} : { nothing: 2 }) }
+    }
     for (let i = 0; i < moves; i++) {
       chart.moves.push({
         id: `m${i}` as MoveId,
@@ -158,6 +167,11 @@ class Builder {
       }
       const isNew = chart.answers.every(({ reaction, move }) => reaction !== answer.reaction || move !== answer.move)
       if (isNew) chart.answers.push(answer)
+    }
+    for (const move of chart.moves) {
+      const { seen = {} } = chart.positions.find(({ id }) => id === move.from)!
+      const cues = Object.keys(seen).filter((id) => id !== 'nothing')
+      if (cues.length && this.chance(0.5)) move.when = cues.filter(() => this.chance(0.6)).map(toCueId)
     }
     for (const move of chart.moves) {
       const borrows = chart.answers.some((answer) => answer.move === move.id && !answer.tries && !answer.race)

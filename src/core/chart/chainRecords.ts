@@ -1,6 +1,7 @@
 import { fieldsOf } from '../document/fields'
 import type { Normaliser } from '../document/kind'
 import { Answer, answerKey } from './answer'
+import { Cue } from './cue'
 import { Hold } from './hold'
 import { Move } from './move'
 import { FIT_TO_NOTES, RENAME_OVER, ROUNDS_TO_TALLIES } from './normalise'
@@ -12,13 +13,21 @@ import { Reaction } from './reaction'
 export const CHAIN_LISTS = {
   positions: Position,
   holds: Hold,
+  cues: Cue,
   moves: Move,
   reactions: Reaction,
   answers: Answer,
 } as const
 
 /** More is no plan that a coach reads, and would take minutes to compute. */
-export const MAX_CHAIN = { positions: 2_000, holds: 2_000, moves: 12_000, reactions: 12_000, answers: 24_000 } as const
+export const MAX_CHAIN = {
+  positions: 2_000,
+  holds: 2_000,
+  cues: 2_000,
+  moves: 12_000,
+  reactions: 12_000,
+  answers: 24_000,
+} as const
 
 /** An answer is known by the reaction and the move that it joins, any other record by its id. */
 export const chainKey = (list: string, record: object): string =>

@@ -3,6 +3,7 @@ import { Answer } from './answer'
 import { PositionalRound } from './positionalRound'
 import { IsFraction, IsRecordId, IsWord, IsWordMap, OneRecord, Optional, Records } from '../document/constraints'
 import { IsDrillStep, IsDrillSteps, IsMeanSecondsOrNever, IsPlaceMap, IsWorth } from './constraints'
+import { Cue } from './cue'
 import { Hold } from './hold'
 import type { MoveId } from './ids'
 import { KeptScenario } from './keptScenario'
@@ -88,6 +89,7 @@ export class Chart {
   @Optional() @OneRecord(() => Settings) settings?: Settings
   @Records(() => Position) positions!: Position[]
   @Optional() @Records(() => Hold) holds?: Hold[]
+  @Optional() @Records(() => Cue) cues?: Cue[]
   @Records(() => Move) moves!: Move[]
   @Records(() => Reaction) reactions!: Reaction[]
   @Records(() => Answer) answers!: Answer[]

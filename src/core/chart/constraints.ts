@@ -26,6 +26,13 @@ export const IsPositionId = constraint(
   { code: 'malformed-id' },
 )
 
+export const IsCueId = constraint(
+  'isCueId',
+  'must be an id: a to z first, then a to z, 0 to 9 or hyphens, at most 64, and not finish, caught, goal or nothing',
+  (value) => isId(value) && value !== 'nothing',
+  { code: 'malformed-id' },
+)
+
 export const IsSeconds = constraint(
   'isSeconds',
   'must be whole seconds, at least 1',

@@ -6,6 +6,7 @@ export type PositionId = Branded<'position'>
 export type HoldId = Branded<'hold'>
 export type MoveId = Branded<'move'>
 export type ReactionId = Branded<'reaction'>
+export type CueId = Branded<'cue'>
 
 /** Where an exchange may end besides in a position: they finish us; or it is over, and nobody is ahead. */
 export const END_IDS = ['caught', 'over'] as const
@@ -21,3 +22,4 @@ export const toPositionId = (text: string): PositionId => text as PositionId
 export const toHoldId = (text: string): HoldId => text as HoldId
 export const toMoveId = (text: string): MoveId => text as MoveId
 export const toReactionId = (text: string): ReactionId => text as ReactionId
+export const toCueId = (text: string): CueId => text as CueId

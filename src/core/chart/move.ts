@@ -3,7 +3,7 @@ import { IsFraction, IsRecordId, IsWord, OneRecord, Optional, Records } from '..
 import { IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
-import type { HoldId, MoveId, PlaceId, PositionId } from './ids'
+import type { CueId, HoldId, MoveId, PlaceId, PositionId } from './ids'
 import { Probe } from './probe'
 import { Race } from './race'
 import { Tries } from './tries'
@@ -51,6 +51,8 @@ export class Move {
   @Optional() @OneRecord(() => Race) race?: Race
   /** Tried only as an answer, never from its position unprovoked. */
   @Optional() @IsBoolean() reply?: boolean
+  /** Tried from its position only while one of these cues is seen; absent or empty: whatever is seen. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) when?: CueId[]
   /** A position, `caught` or `over`; absent: in `from`. */
   @Optional() @IsWord() stallsIn?: PlaceId
   /** The share of its tries that come to nothing in place which lose the position; absent: the scenario's. */

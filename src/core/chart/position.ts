@@ -1,6 +1,6 @@
 import { IsArray, IsIn, IsObject, IsString } from 'class-validator'
 import { IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
-import { IsMeanSeconds, IsPositionId, IsReactionMap, IsWorth } from './constraints'
+import { IsMeanSeconds, IsPositionId, IsReactionMap, IsTryMap, IsWorth } from './constraints'
 import type { HoldId, PlaceId, PositionId } from './ids'
 import { AHEAD, GUESSED, type Ahead, type Guessed } from './words'
 
@@ -38,6 +38,8 @@ export class Position {
   @Optional() @OneRecord(() => Out) out?: Out
   @Optional() @IsMeanSeconds() breakUp?: number
   @Optional() @IsWorth() endWorth?: number
+  /** Of ten times that we come here, what we see: cue id, or `nothing`, to count. */
+  @Optional() @IsTryMap() seen?: Record<string, number>
   /** Where a try that slips leads; absent: it is over, or nothing slips where the position is theirs. */
   @Optional() @IsWord() slipsTo?: PlaceId
   /** The fields that nobody has set: what stands there is the product's guess. */

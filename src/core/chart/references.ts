@@ -3,6 +3,7 @@ import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
 import { holder, type Hold } from './hold'
 import type { Move } from './move'
+import { MAX_SEEN, NOTHING_SEEN } from './cue'
 import { END_IDS } from './ids'
 import { comesToSomething, isOwn, wholeOf, type Goes } from './tries'
 import type { Limb, Person } from './words'
@@ -24,6 +25,9 @@ class ReferenceCheck {
   /** Moves that have no tries, which only those may that are only in reply. */
   private readonly withoutTries: Set<string>
   private readonly checkpoints: Set<string>
+  private readonly cues: Set<string>
+  /** By position: what is seen there. */
+  private readonly seenIn: Map<string, Record<string, number> | undefined>
 
   constructor(private readonly chart: Chart) {
     this.positions = new Set(chart.positions.map(({ id }) => id))
@@ -31,11 +35,13 @@ class ReferenceCheck {
     this.reactions = new Set(chart.reactions.map(({ id }) => id))
     this.withoutTries = new Set(chart.moves.flatMap((move) => (move.reply && !isOwn(move) ? move.id : [])))
     this.holds = new Map((chart.holds ?? []).map((hold) => [hold.id, hold]))
+    this.seenIn = new Map(chart.positions.map(({ id, seen }) => [id, seen]))
+    this.cues = new Set((chart.cues ?? []).map(({ id }) => id))
     this.checkpoints = new Set(chart.moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
   }
 
   run(): Problem[] {
-    for (const kind of ['positions', 'holds', 'moves', 'reactions', 'runs', 'cards'] as const) {
+    for (const kind of ['positions', 'holds', 'cues', 'moves', 'reactions', 'runs', 'cards'] as const) {
       this.unique(this.chart[kind] ?? [], [kind])
     }
     this.checkPositions()
@@ -121,12 +127,31 @@ class ReferenceCheck {
       this.sharedLimbs(position.holds, [...path, 'holds'])
       this.place(position.mirror, [...path, 'mirror'])
       this.place(position.slipsTo, [...path, 'slipsTo'], END_IDS)
+      this.seen(position.seen, [...path, 'seen'])
       const counts = position.unprompted?.reactions
       if (!counts) return
       this.reactionKeys(counts, [...path, 'unprompted', 'reactions'])
       if (!Object.values(counts).some((n) => n > 0)) {
         this.say('empty-tries', [...path, 'unprompted', 'reactions'], 'needs a reaction with a count')
       }
+    })
+  }
+
+  private seen(seen: Record<string, number> | undefined, path: Problem['path']): void {
+    if (!seen) return
+    const ids = Object.keys(seen).filter((id) => id !== NOTHING_SEEN)
+    for (const id of ids) this.refer('cue', this.cues, id, [...path, id])
+    if (ids.length > MAX_SEEN) this.say('too-many', path, `has ${ids.length} cues, more than ${MAX_SEEN}`)
+    if (!Object.values(seen).some((n) => n > 0)) this.say('empty-tries', path, 'needs a cue with a count')
+  }
+
+  /** A move waits only for what may be seen where it is from. */
+  private when({ when, from }: Move, path: Problem['path']): void {
+    const seen = this.seenIn.get(from)
+    when?.forEach((cue, at) => {
+      this.refer('cue', this.cues, cue, [...path, at])
+      if (!this.positions.has(from) || !this.cues.has(cue) || seen?.[cue] !== undefined) return
+      this.say('unknown-reference', [...path, at], `"${cue}" is not among what is seen in "${from}"`)
     })
   }
 
@@ -141,6 +166,7 @@ class ReferenceCheck {
       }
       this.ownedHolds(move.strips, 'theirs', [...path, 'strips'])
       this.sharedLimbs(move.adds, [...path, 'adds'])
+      this.when(move, [...path, 'when'])
       this.movesTries(move, path)
       this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
       move.checkpoints?.forEach(({ gate }, at) => {

@@ -1,5 +1,6 @@
 import { sure } from '../sure'
 import type { Answer } from '../chart/answer'
+import { NOTHING_SEEN, type Cue } from '../chart/cue'
 import type { Chart } from '../chart/chart'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
@@ -9,6 +10,7 @@ import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
 import { probeOf, type ProbeFactors } from '../chart/probe'
 import { strikeChangesOf } from '../chart/rules/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
+import { NONE } from './none'
 import type { Scenario } from './scenario'
 import { isOwn, wholeOf } from '../chart/tries'
 import { asProbe, Counter, OVER, reactionsOf, type TryCounts } from './tryCounts'
@@ -26,6 +28,8 @@ export interface IndexedMove {
   probeOf?: number
   /** Tried only as an answer. */
   isReply: boolean
+  /** Cues, of which one must be seen for it to be tried from its position; empty: whatever is seen. */
+  when: number[]
   /** Absent where it stalls in `from`. */
   stallsIn?: number | undefined
   /** The share of what comes to nothing in place that slips, and where that leads. Absent where nothing does. */
@@ -62,6 +66,8 @@ export interface IndexedPosition {
   own: HoldSet
   moves: number[]
   unprompted: [reaction: number, count: number][]
+  /** What is seen on coming here: cues in the chart's order, `NONE` for nothing in particular last; or nothing is. */
+  seen: { cue: number; count: number; record: Cue | null }[]
 }
 
 /** The chart with every id resolved; still in the coach's words. */
@@ -70,6 +76,7 @@ export interface ChartIndex {
   positions: IndexedPosition[]
   moves: IndexedMove[]
   reactions: IndexedReaction[]
+  cues: readonly Cue[]
   positionOf: Map<string, number>
 }
 
@@ -86,6 +93,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
   const holds = new HoldTable(useHolds ? (chart.holds ?? []) : [])
   const setOf = (ids: readonly string[] | undefined) => (useHolds ? holds.setOf(ids) : NO_HOLDS)
   const counter = new Counter(chart)
+  const cueOf = new Map<string, number>((chart.cues ?? []).map(({ id }, i) => [id, i]))
   const moveOf = new Map<string, number>(chart.moves.map(({ id }, i) => [id, i]))
 
   const moves = chart.moves.map((move): IndexedMove => {
@@ -99,6 +107,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       across: move.across ?? false,
       isOut: isOut(move, allowed),
       isReply: move.reply ?? false,
+      when: move.reply ? [] : (move.when ?? []).map((id) => cueOf.get(id)!),
       tries: counter.tries(wholeOf(move)),
       stallsIn: stallsIn === from ? undefined : stallsIn,
       slips: stallsIn === undefined || stallsIn === from ? slipsOf(move, from, chart, counter, allowed) : undefined,
@@ -133,12 +142,23 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
     own: setOf(position.holds),
     moves: [],
     unprompted: counter.reactions(position.unprompted?.reactions),
+    seen: seenOf(position, chart.cues ?? []),
   }))
   addProbes(moves, reactions, allowed)
   moves.forEach(({ from, isReply }, i) => {
     if (!isReply) sure(positions[from]).moves.push(i)
   })
-  return { holds, positions, moves, reactions, positionOf: counter.positionOf }
+  return { holds, positions, moves, reactions, cues: chart.cues ?? [], positionOf: counter.positionOf }
+}
+
+/** What is seen in a position, with nothing in particular: what our holds take from the cues goes there. */
+function seenOf({ seen }: Position, cues: readonly Cue[]): IndexedPosition['seen'] {
+  if (!seen) return []
+  const named = cues.flatMap((record, cue) => {
+    const count = seen[record.id] ?? 0
+    return count > 0 ? [{ cue, count, record }] : []
+  })
+  return [...named, { cue: NONE, count: seen[NOTHING_SEEN] ?? 0, record: null }]
 }
 
 /**

@@ -5,7 +5,8 @@ import { indexChart, type ChartIndex } from './chartIndex'
 import { NONE, type Game } from './game'
 import { layOut } from './layOut'
 import { checkScenario, type Scenario } from './scenario'
-import { Search, StateLimit, type DraftGroup } from './search'
+import type { DraftGroup } from './drafts'
+import { Search, StateLimit } from './search'
 
 export const DEFAULT_STATE_LIMIT = 200_000
 

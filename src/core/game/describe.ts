@@ -1,5 +1,6 @@
 import { sure } from '../sure'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
+import { NOTHING_SEEN } from '../chart/cue'
+import type { CueId, MoveId, PositionId, ReactionId } from '../chart/ids'
 import { NONE, type Game } from './game'
 
 /** Indices of a game back to the coach's ids. */
@@ -23,10 +24,24 @@ export function groupOfAction(game: Game, a: number): number {
   return low
 }
 
+/** The states in which a state may find itself at once: those of what may be seen, the most usual first; or itself. */
+export function statesSeen(game: Game, state: number): number[] {
+  const i = state - game.arrivalsFrom
+  if (i < 0) return [state]
+  const sights = Array.from(
+    { length: sure(game.sights[i + 1]) - sure(game.sights[i]) },
+    (_, s) => sure(game.sights[i]) + s,
+  )
+  const usual = sights.sort((a, b) => sure(game.sightShare[b]) - sure(game.sightShare[a]))
+  return [...new Set(usual.map((s) => sure(game.sightState[s])))]
+}
+
 /** What of a game says which records it was made from. */
 type Named = Pick<Game, 'meaning'>
 
 export const moveId = (game: Named, move: number): MoveId => sure(game.meaning.index.moves[move]).record.id
+export const cueId = (game: Named, cue: number): CueId | typeof NOTHING_SEEN =>
+  cue === NONE ? NOTHING_SEEN : sure(game.meaning.index.cues[cue]).id
 export const reactionId = (game: Named, reaction: number): ReactionId =>
   sure(game.meaning.index.reactions[reaction]).record.id
 export const positionId = (game: Named, position: number): PositionId =>

@@ -20,7 +20,7 @@ import type { Scenario } from './scenario'
 /** States 0 to 3 are the terminals. */
 export const TERMINAL = { finish: 0, caught: 1, goal: 2, over: 3 } as const
 export const TERMINALS = 4
-export const NONE = -1
+export { NONE } from './none'
 
 export const OUTCOME = { lands: 0, stalls: 1, elsewhere: 2, reaction: 3, slips: 4 } as const
 export type OutcomeKind = (typeof OUTCOME)[keyof typeof OUTCOME]
@@ -44,6 +44,7 @@ export interface Game {
   /** Longest action, in seconds. */
   maxSeconds: number
 
+  /** Groups in which something is done. Behind them stand the arrivals: groups without actions. */
   groupCount: number
   /** States of group g: groupStates[g] to groupStates[g + 1]. */
   groupStates: Int32Array
@@ -101,6 +102,16 @@ export interface Game {
   outcomeState: Int32Array
   outcomeChance: Float64Array
 
+  /**
+   * From this state on all are arrivals: an exchange comes to a position, and at once, in the same second, it is dealt
+   * what is seen there. Nobody is ever in such a state; it has the value of what is dealt.
+   */
+  arrivalsFrom: number
+  /** What may be seen on arrival i, from `arrivalsFrom` on: sights[i] to sights[i + 1]; its state, and its share. */
+  sights: Int32Array
+  sightState: Int32Array
+  sightShare: Float64Array
+
   meaning: Meaning
 }
 
@@ -117,6 +128,10 @@ export interface Meaning {
   /** Group's position, or its reaction. */
   groupPlace: Int32Array
   groupHolds: HoldSet[]
+  /** Index of the cue that is seen in the group's states, or NONE. */
+  groupSeen: Int32Array
+  /** Index of the cue of each sight, or NONE for nothing in particular. */
+  sightCue: Int32Array
   /**
    * By group: the move that has just stalled in all its states, where that move can be tried in several ways; else
    * NONE.

@@ -4,7 +4,9 @@ import { ENDINGS, NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game }
 import type { Threat } from '../chart/position'
 import type { Ahead } from '../chart/words'
 import type { Scenario } from './scenario'
-import type { DraftAction, DraftGroup, DraftOutcomes, Search } from './search'
+import type { ChartIndex } from './chartIndex'
+import type { DraftAction, DraftGroup, DraftOutcomes } from './drafts'
+import type { Search } from './search'
 
 interface Roots {
   start: number
@@ -16,29 +18,33 @@ interface Roots {
 
 /** Lays the searched states out in rows: the states of a group side by side, their actions and outcomes in order. */
 export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
-  const { groups } = search
+  const groups = [...search.groups, ...search.arrivals]
   const stateCount = search.stateGroup.length
   const number = renumber(groups, stateCount)
+  const arrivalsFrom = stateCount - search.sights.size
   const actions = groups.flatMap((group) => group.actions)
   const renamed = (states: Int32Array) => states.map((state) => (state === NONE ? NONE : sure(number[state])))
   const reached = new Uint8Array(stateCount)
   for (let found = 0; found < roots.reachedStates; found++) reached[sure(number[found])] = 1
-  const perGroup = groupRows(search, scenario)
+  const perGroup = groupRows(groups, search.index, scenario)
   const { actionMove, actionAnswer, ...perAction } = actionRows(actions, perGroup, scenario, number)
+  const { sightCue, ...seenRows } = sightRows(search, number)
   const { kinds, reactions, ...rows } = outcomeRows(actions, search.outcomes, number)
   const game: Game = {
     scenario,
     stateCount,
-    reachedCount: roots.reachedStates - TERMINALS,
+    reachedCount: reached.subarray(TERMINALS, arrivalsFrom).reduce((count, is) => count + is, 0),
     reached,
     start: sure(number[roots.start]),
     terminalWorths: terminalWorth(scenario),
     maxSeconds: actions.reduce((most, { seconds }) => Math.max(most, seconds), 1),
-    groupCount: groups.length,
+    groupCount: search.groups.length,
     ...perGroup,
-    ...stateRows(search, perGroup.groupStates, perGroup.groupActions, number),
+    ...stateRows(search, groups, perGroup.groupStates, perGroup.groupActions, number),
     ...perAction,
     ...rows,
+    arrivalsFrom,
+    ...seenRows,
     meaning: {
       index: search.index,
       ownState: renamed(roots.ownState),
@@ -46,6 +52,8 @@ export function layOut(search: Search, scenario: Scenario, roots: Roots): Game {
       groupPlace: column(groups.length, (g) => sure(groups[g]).place),
       groupStalled: column(groups.length, (g) => sure(groups[g]).stalled),
       groupHolds: groups.map(({ holds }) => holds),
+      groupSeen: column(groups.length, (g) => sure(groups[g]).seen),
+      sightCue,
       actionMove,
       actionAnswer,
       outcomeKind: kinds,
@@ -83,7 +91,7 @@ function column(count: number, valueOf: (row: number) => number): Int32Array {
 /** Who is ahead where an exchange has ended. */
 const ENDS: Readonly<Record<number, Ahead>> = { [CAUGHT]: 'theirs', [OVER]: 'even' }
 
-function groupRows({ groups, index }: Search, scenario: Scenario) {
+function groupRows(groups: readonly DraftGroup[], index: ChartIndex, scenario: Scenario) {
   const count = groups.length
   const rows = {
     groupStates: starts(count, (g) => sure(groups[g]).states.length, TERMINALS),
@@ -113,16 +121,34 @@ function groupRows({ groups, index }: Search, scenario: Scenario) {
   return rows
 }
 
-function stateRows(search: Search, groupStates: Int32Array, groupActions: Int32Array, number: Int32Array) {
+/** What may be seen on each arrival, in the order of the arrivals' numbers. */
+function sightRows({ arrivals, sights }: Search, number: Int32Array) {
+  const seen = arrivals.flatMap(({ states }) => states.map((state) => sights.get(state)!))
+  const all = seen.flat()
+  return {
+    sights: starts(seen.length, (i) => sure(seen[i]).length),
+    sightState: Int32Array.from(all, ({ state }) => sure(number[state])),
+    sightShare: Float64Array.from(all, ({ share }) => share),
+    sightCue: Int32Array.from(all, ({ cue }) => cue),
+  }
+}
+
+function stateRows(
+  search: Search,
+  groups: readonly DraftGroup[],
+  groupStates: Int32Array,
+  groupActions: Int32Array,
+  number: Int32Array,
+) {
   const stateCount = search.stateGroup.length
   const stateGroup = new Int32Array(stateCount).fill(NONE)
   const stateStalled = new Int32Array(stateCount).fill(NONE)
   const stateLoss = new Float64Array(stateCount)
-  search.groups.forEach((group, g) => {
+  groups.forEach((group, g) => {
     stateGroup.fill(g, groupStates[g], groupStates[g + 1])
     group.states.forEach((found, i) => {
       const [state, move] = [sure(number[found]), sure(group.justStalled[i])]
-      if (move === NONE || group.isReaction) return
+      if (move === NONE || group.isReaction || g >= search.groups.length) return
       stateStalled[state] = sure(groupActions[g]) + group.actions.findIndex((action) => action.move === move)
       stateLoss[state] = search.lossOf(group, move) ?? NaN
     })

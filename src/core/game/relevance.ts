@@ -2,7 +2,7 @@ import { sure } from '../sure'
 import { NO_HOLDS, within, without, type HoldSet } from '../holds/holdTable'
 import type { Position } from '../chart/position'
 import type { Person } from '../chart/words'
-import type { ChartIndex, IndexedMove } from './chartIndex'
+import type { ChartIndex, IndexedMove, IndexedPosition } from './chartIndex'
 import { NONE } from './game'
 import { reactionsOf, type TryCounts } from './tryCounts'
 import { carriesAll } from './rules'
@@ -14,8 +14,9 @@ import { carriesAll } from './rules'
  * a hold that is not live changes nothing that follows. A first, forward pass finds which holds may be on at all.
  */
 export interface Relevance {
-  /** Holds that matter in a position. */
+  /** Holds that matter in a position, and on coming to it, where what is seen may depend on them. */
   position: HoldSet[]
+  arrival: HoldSet[]
   /** Holds that matter in a reaction met where it ends (`home`), and in one met elsewhere. */
   reaction: { home: HoldSet[]; away: HoldSet[] }
 }
@@ -39,6 +40,7 @@ export function relevantHolds(index: ChartIndex): Relevance {
   const places = index.positions.length
   return {
     position: live.slice(0, places),
+    arrival: index.positions.map((_, p) => sure(live[walk.arrival(p)])),
     reaction: {
       home: index.reactions.map((_, r) => sure(live[places + 2 * r])),
       away: index.reactions.map((_, r) => sure(live[places + 2 * r + 1])),
@@ -48,19 +50,31 @@ export function relevantHolds(index: ChartIndex): Relevance {
 
 function noneRelevant({ positions, reactions }: ChartIndex): Relevance {
   const none = reactions.map(() => NO_HOLDS)
-  return { position: positions.map(() => NO_HOLDS), reaction: { home: none, away: none } }
+  const noHolds = positions.map(() => NO_HOLDS)
+  return { position: noHolds, arrival: noHolds, reaction: { home: none, away: none } }
 }
 
 class Passages {
   private readonly passages: Passage[] = []
   private readonly count: number
   private readonly all: HoldSet
+  /** By position: the node of coming to it. Where nothing is seen, that is the position itself. */
+  private readonly arrivals: number[]
 
   constructor(private readonly index: ChartIndex) {
-    this.count = index.positions.length + 2 * index.reactions.length
+    let count = index.positions.length + 2 * index.reactions.length
+    this.arrivals = index.positions.map(({ seen }, p) => (seen.length ? count++ : p))
+    this.count = count
     this.all = index.holds.all
+    this.arrivals.forEach((node, p) => {
+      if (node !== p) this.passages.push(this.passage(node, p, this.all, NO_HOLDS, NO_HOLDS))
+    })
     index.positions.forEach((_, p) => this.fromPosition(p))
     index.reactions.forEach((_, r) => this.fromReaction(r))
+  }
+
+  arrival(p: number): number {
+    return sure(this.arrivals[p])
   }
 
   private reactionNode(r: number, home: boolean): number {
@@ -82,7 +96,8 @@ class Passages {
     const { endsIn, answers } = sure(this.index.reactions[r])
     for (const home of [true, false]) {
       const node = this.reactionNode(r, home)
-      if (home && endsIn >= 0) this.passages.push(this.passage(node, endsIn, this.all, NO_HOLDS, NO_HOLDS))
+      if (home && endsIn >= 0)
+        this.passages.push(this.passage(node, this.arrival(endsIn), this.all, NO_HOLDS, NO_HOLDS))
       if (!home) this.arrives(node, endsIn, NO_HOLDS, sure(this.index.reactions[r]).adds)
       for (const answer of answers) {
         const move = sure(this.index.moves[answer.move])
@@ -111,7 +126,7 @@ class Passages {
       survives = within(survives, this.withoutRivals(own))
       gains |= own
     }
-    this.passages.push(this.passage(node, move.to, survives, gains, move.needs))
+    this.passages.push(this.passage(node, this.arrival(move.to), survives, gains, move.needs))
   }
 
   private meets(node: number, r: number, home: boolean, drops: HoldSet, needs: HoldSet): void {
@@ -123,7 +138,8 @@ class Passages {
   /** Into a position with its own holds and perhaps `gains`, whatever was on. */
   private arrives(node: number, place: number, needs: HoldSet, gains = NO_HOLDS): void {
     if (place < 0) return
-    this.passages.push(this.passage(node, place, NO_HOLDS, sure(this.index.positions[place]).own | gains, needs))
+    const { own } = sure(this.index.positions[place])
+    this.passages.push(this.passage(node, this.arrival(place), NO_HOLDS, own | gains, needs))
   }
 
   private passage(from: number, to: number, survives: HoldSet, gains: HoldSet, needs: HoldSet): Passage {
@@ -133,7 +149,7 @@ class Passages {
   /** Forward: the holds that may be on in each place, starting anywhere with the position's own. */
   mayBeOn(): HoldSet[] {
     const may: HoldSet[] = new Array<HoldSet>(this.count).fill(NO_HOLDS)
-    this.index.positions.forEach(({ own }, p) => (may[p] = own))
+    this.index.positions.forEach(({ own }, p) => (may[p] = may[this.arrival(p)] = own))
     this.untilStable('from', ({ from, to, survives, gains, needs }) => {
       if ((needs & sure(may[from])) !== needs) return NONE
       return grow(may, to, (sure(may[from]) & survives) | gains) ? to : NONE
@@ -181,6 +197,8 @@ class Passages {
       for (const m of moves) asked |= this.askedBy(sure(this.index.moves[m]), sure(this.index.moves[m]).tries, on)
       return asked
     }
+    const seen = this.arrivals.indexOf(node)
+    if (seen >= 0) return this.hinderingCues(sure(this.index.positions[seen]), on)
     const { endsIn, answers } = sure(this.index.reactions[(node - places) >> 1])
     const ends = endsIn < 0 ? {} : sure(this.index.positions[endsIn]).record
     return answers.reduce(
@@ -192,6 +210,10 @@ class Passages {
   /** What hinders them in finishing us, or in getting away. */
   private hinderingEnds({ threat, out }: Pick<Position, 'threat' | 'out'>, on: HoldSet): HoldSet {
     return this.denying(threat ?? {}, 'ours', on) | this.denying(out ?? {}, 'ours', on)
+  }
+
+  private hinderingCues({ seen }: IndexedPosition, on: HoldSet): HoldSet {
+    return seen.reduce((asked, { record }) => asked | this.denying(record ?? {}, 'ours', on), NO_HOLDS)
   }
 
   private askedBy(move: IndexedMove, tries: TryCounts, on: HoldSet): HoldSet {

@@ -166,6 +166,23 @@ export function chancesASecond(
     .filter(([, chance]) => chance > VANISHING)
 }
 
+/** What may be seen on coming to a position: the share of each cue, `NONE` for nothing in particular last. */
+export type Sight = [cue: number, share: number]
+
+/** What is seen on coming to a position with these holds. What they take from cues goes to nothing in particular. */
+export function sightsIn({ holds, positions }: ChartIndex, position: number, on: HoldSet): Sight[] {
+  const { seen } = sure(positions[position])
+  const all = seen.reduce((total, { count }) => total + count, 0)
+  let lost = 0
+  const sights = seen.map(({ cue, count, record }): Sight => {
+    if (!record) return [cue, count + lost]
+    const left = count * holds.left(record, on, 'ours')
+    lost += count - left
+    return [cue, left]
+  })
+  return sights.filter(([, weight]) => weight > VANISHING).map(([cue, weight]) => [cue, weight / all])
+}
+
 /** A position and the holds that are on in it; or `FINISH`, `CAUGHT` or `OVER`, where no holds matter. */
 export interface Place {
   position: number

@@ -1,6 +1,7 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, type HoldSet } from '../holds/holdTable'
-import type { ChartIndex, IndexedAnswer } from './chartIndex'
+import type { ChartIndex, IndexedAnswer, IndexedMove } from './chartIndex'
+import { draft, newGroup, type DraftAction, type DraftGroup, type DraftOutcomes, type DraftSight } from './drafts'
 import { CAUGHT, FINISH, OVER } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
 import { relevantHolds, type Relevance } from './relevance'
@@ -9,6 +10,7 @@ import {
   landing,
   metHolds,
   repeatLoss,
+  sightsIn,
   triedAgain,
   sharesOf,
   unpromptedChances,
@@ -17,63 +19,10 @@ import {
 import type { Scenario } from './scenario'
 import { SetTable } from './setTable'
 
-/** The states reached from a start, still in lists; `layOut` makes typed arrays of it. */
-
-/** The outcomes of all actions in columns, since there are many of them. */
-export interface DraftOutcomes {
-  kind: OutcomeKind[]
-  state: number[]
-  chance: number[]
-  reaction: number[]
-}
-
-export interface DraftAction {
-  move: number
-  answer: number
-  seconds: number
-  nothing: number
-  /** The part of what comes to nothing that slips, and the state where that leads, or NONE. */
-  slips: number
-  slipsTo: number
-  /** Its outcomes: from `from` to before `to`. */
-  from: number
-  to: number
-  /** The first of its numbers in the game: an action that stands in several groups has several. */
-  row: number
-}
-
-export interface DraftGroup {
-  isReaction: boolean
-  /** Index of the position or reaction. */
-  place: number
-  holds: HoldSet
-  /** Its states, and by each the move that has just stalled, or NONE. */
-  states: number[]
-  justStalled: number[]
-  /**
-   * The move (in full) that has just stalled in all states of the group, where that changes more than one action; else
-   * NONE.
-   */
-  stalled: number
-  actions: DraftAction[]
-  /** For a reaction: the move that met it, or NONE for unprompted; and whether it ends where that move is from. */
-  metBy: number
-  isHome: boolean
-}
-
-/** An action. Written out in one place only, so that all are of one shape, which is read in half of the time. */
-const draft = (
-  move: number,
-  answer: number,
-  seconds: number,
-  nothing: number,
-  slips: number,
-  slipsTo: number,
-  from: number,
-  to: number,
-): DraftAction => ({ move, answer, seconds, nothing, slips, slipsTo, from, to, row: NONE })
-
 export class StateLimit extends Error {}
+
+/** Whether a move may be tried from its position while this cue is seen there, or (NONE) nothing in particular. */
+const waitsForNoOther = ({ when }: IndexedMove, cue: number): boolean => when.length === 0 || when.includes(cue)
 
 const NOTHING: ReadonlyMap<number, DraftAction> = new Map<number, DraftAction>()
 
@@ -88,9 +37,18 @@ export class Search {
   readonly outcomes: DraftOutcomes = { kind: [], state: [], chance: [], reaction: [] }
   /** Group of each state; terminals have none. */
   readonly stateGroup: number[] = new Array<number>(TERMINALS).fill(NONE)
+  /**
+   * Positions with holds that an exchange comes to before what is seen there has been dealt: a group each, in which
+   * nothing is done; and by state of it, what may be seen.
+   */
+  readonly arrivals: DraftGroup[] = []
+  readonly sights = new Map<number, DraftSight[]>()
   private readonly relevance: Relevance
   /** By position: 1 for a goal. */
   private readonly isGoal: Uint8Array
+  /** By position: cues that moves there wait for. Others merge with nothing in particular. */
+  private readonly chosenBy: ReadonlySet<number>[]
+  private readonly arrivalGroups = new SetTable<DraftGroup>()
   private readonly positionGroups = new SetTable<number>()
   /** Moves that may also be only shown; and groups in which such a move has just stalled. */
   private readonly shown: Set<number>
@@ -106,6 +64,7 @@ export class Search {
     private readonly stateLimit: number,
   ) {
     this.relevance = relevantHolds(index)
+    this.chosenBy = index.positions.map(({ moves }) => new Set(moves.flatMap((m) => sure(index.moves[m]).when)))
     this.isGoal = new Uint8Array(index.positions.length)
     for (const id of scenario.goal) this.isGoal[index.positionOf.get(id)!] = 1
     this.shown = new Set(scenario.probe ? index.moves.flatMap(({ probeOf }) => probeOf ?? []) : [])
@@ -123,8 +82,12 @@ export class Search {
 
   /** True when the position with its own holds and nothing stalled has been found. */
   hasFoundOwn(position: number): boolean {
-    const relevant = sure(this.index.positions[position]).own & sure(this.relevance.position[position])
-    const group = this.positionGroups.get(position, relevant)
+    const { own, seen } = sure(this.index.positions[position])
+    if (seen.length) {
+      const relevant = own & sure(this.relevance.arrival[position])
+      return this.arrivalGroups.get(position, relevant)?.justStalled.includes(NONE) ?? false
+    }
+    const group = this.positionGroups.get(position, own & sure(this.relevance.position[position]))
     return group !== undefined && sure(this.groups[group]).justStalled.includes(NONE)
   }
 
@@ -133,17 +96,52 @@ export class Search {
     if (position === CAUGHT) return TERMINAL.caught
     if (position === OVER) return TERMINAL.over
     if (this.isGoal[position]) return TERMINAL.goal
+    return sure(this.index.positions[position]).seen.length
+      ? this.arrivalState(position, holds, stalled)
+      : this.seenState(position, holds, stalled, NONE)
+  }
+
+  /** The state in which an exchange comes to a position where what is seen is dealt. */
+  private arrivalState(position: number, holds: HoldSet, stalled: number): number {
+    const relevant = within(holds, sure(this.relevance.arrival[position]))
+    const sights = sightsIn(this.index, position, relevant)
+    const just = sights.some(([cue]) => this.canStallIn(relevant, stalled, cue)) ? stalled : NONE
+    let group = this.arrivalGroups.get(position, relevant)
+    if (group === undefined) {
+      group = newGroup(false, position, relevant)
+      this.arrivals.push(group)
+      this.arrivalGroups.add(position, relevant, group)
+    }
+    const known = group.justStalled.indexOf(just)
+    if (known >= 0) return sure(group.states[known])
+    const state = this.stateGroup.push(NONE) - 1
+    group.states.push(state)
+    group.justStalled.push(just)
+    const seen = sights.map(([cue, share]) => ({ cue, state: this.seenState(position, holds, stalled, cue), share }))
+    this.sights.set(state, seen)
+    return state
+  }
+
+  /** The state of a position once it is known what is seen there. */
+  private seenState(position: number, holds: HoldSet, stalled: number, cue: number): number {
     const relevant = within(holds, sure(this.relevance.position[position]))
-    const just = this.canStallIn(relevant, stalled) ? stalled : NONE
+    const seen = sure(this.chosenBy[position]).has(cue) ? cue : NONE
+    const just = this.canStallIn(relevant, stalled, seen) ? stalled : NONE
     const apart = just !== NONE && this.shown.has(just)
     const groups = apart ? this.stalledGroups : this.positionGroups
-    const at = apart ? this.pairOf(position, just) : position
+    const place = this.placeOf(position, seen)
+    const at = apart ? this.pairOf(place, just) : place
     let group = groups.get(at, relevant)
     if (group === undefined) {
-      group = this.newGroup(false, position, relevant, NONE, true, apart ? just : NONE)
+      group = this.groups.push({ ...newGroup(false, position, relevant, seen), stalled: apart ? just : NONE }) - 1
       groups.add(at, relevant, group)
     }
     return this.member(group, apart ? NONE : just)
+  }
+
+  /** The number of a position together with what is seen there; that of the position where that is nothing. */
+  private placeOf(position: number, cue: number): number {
+    return (cue + 1) * this.index.positions.length + position
   }
 
   private inFull(move: number): number {
@@ -151,10 +149,18 @@ export class Search {
   }
 
   /** True when having just tried the move makes a difference: it can be tried here, and would land less often. */
-  private canStallIn(holds: HoldSet, move: number): boolean {
+  private canStallIn(holds: HoldSet, move: number, cue: number): boolean {
     if (move === NONE || this.scenario.repeat === 1 || sure(this.index.moves[move]).isReply) return false
+    if (!waitsForNoOther(sure(this.index.moves[move]), cue)) return false
     const shares = this.sharesFor(move, holds)
     return shares !== null && shares.lands > 0
+  }
+
+  /** The same, whatever may be seen there. */
+  private mayStallIn(holds: HoldSet, move: number): boolean {
+    if (move === NONE) return false
+    const { seen } = sure(this.index.positions[sure(this.index.moves[move]).from])
+    return seen.length ? seen.some(({ cue }) => this.canStallIn(holds, move, cue)) : this.canStallIn(holds, move, NONE)
   }
 
   private sharesFor(move: number, holds: HoldSet): Shares | null {
@@ -181,33 +187,21 @@ export class Search {
       holds,
       sure((isHome ? this.relevance.reaction.home : this.relevance.reaction.away)[reaction]),
     )
-    const stalled = isHome && this.canStallIn(relevant, move) ? move : NONE
+    const stalled = isHome && this.mayStallIn(relevant, move) ? move : NONE
     const at = this.pairOf(reaction, isHome ? stalled : AWAY)
     let group = this.reactionGroups.get(at, relevant)
     if (group === undefined) {
-      group = this.newGroup(true, reaction, relevant, stalled, isHome, NONE)
+      group = this.groups.push({ ...newGroup(true, reaction, relevant), metBy: stalled, isHome }) - 1
       this.reactionGroups.add(at, relevant, group)
     }
     return this.member(group, NONE)
-  }
-
-  private newGroup(
-    isReaction: boolean,
-    place: number,
-    holds: HoldSet,
-    metBy: number,
-    isHome: boolean,
-    stalled: number,
-  ): number {
-    const group = { isReaction, place, holds, states: [], justStalled: [], stalled, actions: [], metBy, isHome }
-    return this.groups.push(group) - 1
   }
 
   private member(group: number, stalled: number): number {
     const { states, justStalled } = sure(this.groups[group])
     const known = justStalled.indexOf(stalled)
     if (known >= 0) return sure(states[known])
-    if (this.stateGroup.length - TERMINALS >= this.stateLimit) throw new StateLimit()
+    if (this.stateGroup.length - TERMINALS - this.sights.size >= this.stateLimit) throw new StateLimit()
     const state = this.stateGroup.push(group) - 1
     states.push(state)
     justStalled.push(stalled)
@@ -241,7 +235,7 @@ export class Search {
   }
 
   private expandPosition(group: DraftGroup): void {
-    const { place, holds } = group
+    const { place, holds, seen } = group
     const from = this.outcomes.kind.length
     for (const [reaction, chance] of unpromptedChances(this.index, place, holds)) {
       const record = sure(this.index.reactions[reaction])
@@ -252,6 +246,7 @@ export class Search {
     group.actions.push(draft(NONE, NONE, 1, NONE, 0, NONE, from, to))
     const others = this.fromWhereNothingStalled(group)
     for (const move of sure(this.index.positions[place]).moves) {
+      if (!waitsForNoOther(sure(this.index.moves[move]), seen)) continue
       const full = this.inFull(move)
       const same = full === group.stalled ? undefined : others.get(move)
       if (same) {
@@ -261,7 +256,7 @@ export class Search {
       const fresh = this.sharesFor(move, holds)
       const shares = fresh && full === group.stalled ? triedAgain(fresh, this.scenario.repeat) : fresh
       if (!shares) continue
-      group.actions.push(this.tried(move, null, shares, holds, true, NONE))
+      group.actions.push(this.tried(move, null, shares, holds, true, NONE, seen))
     }
   }
 
@@ -269,8 +264,8 @@ export class Search {
    * For a group in which a move has just stalled: what is tried where none has, as far as that is known; all but that
    * move is the same.
    */
-  private fromWhereNothingStalled({ place, holds, stalled }: DraftGroup): ReadonlyMap<number, DraftAction> {
-    const group = stalled === NONE ? undefined : this.positionGroups.get(place, holds)
+  private fromWhereNothingStalled({ place, holds, stalled, seen }: DraftGroup): ReadonlyMap<number, DraftAction> {
+    const group = stalled === NONE ? undefined : this.positionGroups.get(this.placeOf(place, seen), holds)
     if (group === undefined) return NOTHING
     return new Map(sure(this.groups[group]).actions.map((action) => [action.move, action]))
   }
@@ -286,19 +281,29 @@ export class Search {
     const shares = sharesOf(this.index, move, answer.tries, holds)
     if (!shares) return null
     const stayed = home && sure(this.index.reactions[reaction]).endsIn === move.from
-    return this.tried(answer.move, answer, shares, holds, stayed, conceded)
+    return this.tried(answer.move, answer, shares, holds, stayed, conceded, NONE)
   }
 
   private ownOrEnd(position: number): number {
     return position < 0 ? this.positionState(position, NO_HOLDS, NONE) : this.ownState(position)
   }
 
-  /** Where we are when nothing has come of a move tried cold (answer null), or as an answer in place of conceding. */
-  private stalledState(m: number, answer: IndexedAnswer | null, holds: HoldSet, conceded: number): number {
+  /**
+   * Where we are when nothing has come of a move tried cold (answer null), while `seen` is and stays seen, or as an
+   * answer in place of conceding.
+   */
+  private stalledState(
+    m: number,
+    answer: IndexedAnswer | null,
+    holds: HoldSet,
+    conceded: number,
+    seen: number,
+  ): number {
     const move = sure(this.index.moves[m])
     const { stallsIn } = answer ?? move
     if (stallsIn !== undefined) return this.ownOrEnd(stallsIn)
-    return answer ? conceded : this.positionState(move.from, holds, this.inFull(m))
+    if (answer) return conceded
+    return this.seenState(move.from, holds, this.inFull(m), seen)
   }
 
   private tried(
@@ -308,6 +313,7 @@ export class Search {
     holds: HoldSet,
     stayed: boolean,
     conceded: number,
+    seen: number,
   ): DraftAction {
     const move = sure(this.index.moves[m])
     const from = this.outcomes.kind.length
@@ -318,7 +324,7 @@ export class Search {
     for (const [place, share] of shares.elsewhere) this.add(OUTCOME.elsewhere, this.ownOrEnd(place), share, NONE)
     const mayDoNothing = this.scenario.sharpness > 0 && shares.reactions.length > 0
     const hasNothing = shares.stalls > 0 || mayDoNothing || move.stallsIn !== undefined
-    const nothing = hasNothing ? this.stalledState(m, answer, holds, conceded) : NONE
+    const nothing = hasNothing ? this.stalledState(m, answer, holds, conceded, seen) : NONE
     const slips = answer ? undefined : move.slips
     const slipped = slips?.share ?? 0
     const slipsTo = slips ? this.ownOrEnd(slips.to) : NONE

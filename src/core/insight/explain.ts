@@ -1,9 +1,11 @@
 import { present, sure } from '../sure'
-import type { MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
-import { actionName, actionOfMove, isProbe, positionId, reactionId } from '../game/describe'
+import type { NOTHING_SEEN } from '../chart/cue'
+import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
+import { actionName, actionOfMove, cueId, isProbe, positionId, reactionId, statesSeen } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { endsOfGroup, overSeconds } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
+import { sightsOf } from '../solve/sights'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 import { bestTried } from './tried'
 
@@ -36,9 +38,11 @@ export interface Term {
     | 'out'
     | 'met'
     | 'stalled'
+    | 'seen'
   /** Where that is; or which reaction. */
   place?: PlaceId | 'finish' | 'goal' | undefined
   reaction?: ReactionId
+  cue?: CueId | typeof NOTHING_SEEN
   chance: number
   value: number
 }
@@ -59,13 +63,15 @@ export function explain(solution: Solution, question: Question): Explanation | n
   const { game } = solution
   if (question.of === 'position') {
     const own = ownState(game, question.position)
+    if (own >= game.arrivalsFrom) return seenApart(solution, own)
     return own < TERMINALS ? null : takenApart(solution, bestAction(solution, own), own)
   }
   if (question.of === 'move') {
     const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)
     if (move < 0) return null
     const own = sure(game.meaning.ownState[sure(game.meaning.index.moves[move]).from])
-    return takenApart(solution, bestTried(solution, own, { move })?.action ?? NONE, own)
+    const tried = bestTried(solution, own, { move })
+    return tried && takenApart(solution, tried.action, tried.state)
   }
   const met = metState(game, question)
   if (!met) return null
@@ -88,15 +94,26 @@ function ownState(game: Game, position: PositionId): number {
 function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
-  const group = sure(game.stateGroup[own])
   const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
-  const a = move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m)
-  if (a === NONE) return null
+  const actions = statesSeen(game, own).map((state) => {
+    const group = sure(game.stateGroup[state])
+    return move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m)
+  })
+  const a = actions.find((one) => one !== NONE)
+  if (a === undefined) return null
   for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
     if (reactionId(game, sure(game.meaning.outcomeReaction[o])) !== reaction) continue
     return { state: sure(game.outcomeState[o]), against: move === null ? own : sure(game.meaning.stalledState[m]) }
   }
   return null
+}
+
+/** What coming to a position is worth, by what is seen there. */
+function seenApart(solution: Solution, arrival: number): Explanation {
+  const terms = sightsOf(solution, arrival).map(({ cue, state, share }): Term => ({
+    ...{ kind: 'seen', cue: cueId(solution.game, cue), chance: share, value: sure(solution.values[state]) },
+  }))
+  return { total: sure(solution.values[arrival]), terms }
 }
 
 function difference({ values }: Solution, state: number, against: number): Explanation {

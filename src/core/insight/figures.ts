@@ -3,16 +3,18 @@ import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
 import { Compiler } from '../game/compiler'
-import { inFull, isProbe, moveId, reactionId } from '../game/describe'
+import { inFull, isProbe, moveId, reactionId, statesSeen } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
 import { occupancyOf, type Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
+import { sightsOf } from '../solve/sights'
 import { solve } from '../solve/solve'
 import { looseEndsOf, visitsOf, withoutLooseEnd, type LooseEnd } from './looseEnds'
 import { VariantSolver } from './variantSolver'
 import { netsOf } from './nets'
+import { seenFigures, type SeenFigure } from './seen'
 import { bestIn, bestTried } from './tried'
 
 /**
@@ -51,6 +53,8 @@ export interface PositionFigure {
   /** The best move is only shown. */
   isShown?: boolean
   visits: number
+  /** By what is seen on coming here: what it is worth, what is best then, and how often they make us see it, 0 to 1. */
+  seen?: SeenFigure[]
   /** Worth of waiting one second and then playing the best plan; null where one cannot wait. */
   still: number | null
 }
@@ -232,6 +236,7 @@ function positionFigure(solution: Solution, p: number, visits: number): Position
   return {
     value: sure(solution.values[state]),
     ...bestIn(solution, state),
+    ...(state >= solution.game.arrivalsFrom ? { seen: seenFigures(solution, state) } : {}),
     visits,
     still: worthOfWaiting(solution, state),
   }
@@ -240,9 +245,12 @@ function positionFigure(solution: Solution, p: number, visits: number): Position
 function worthOfWaiting(solution: Solution, state: number): number | null {
   if (state < TERMINALS) return null
   const { game, evaluator } = solution
-  const wait = sure(game.groupActions[sure(game.stateGroup[state])])
-  const value = evaluator.actionInState(wait, fullClock(solution), state)
-  return value === -Infinity ? null : value
+  const worths = sightsOf(solution, state).map(({ state: seen, share }) => {
+    const wait = sure(game.groupActions[sure(game.stateGroup[seen])])
+    return share * evaluator.actionInState(wait, fullClock(solution), seen)
+  })
+  const value = worths.reduce((sum, worth) => sum + worth, 0)
+  return Number.isFinite(value) ? value : null
 }
 
 function moveFigure(solution: Solution, m: number): Pick<MoveFigure, 'value' | 'isShown'> {
@@ -293,7 +301,7 @@ function unpromptedFigures(solution: Solution, visits: Map<string, number>): Met
   return game.meaning.index.positions.flatMap(({ record }, p) => {
     const own = sure(game.meaning.ownState[p])
     if (own < TERMINALS) return []
-    const wait = sure(game.groupActions[sure(game.stateGroup[own])])
+    const wait = sure(game.groupActions[sure(game.stateGroup[sure(statesSeen(game, own)[0])])])
     const figures: MetFigure[] = []
     for (let o = sure(game.reactionsFrom[wait]); o < sure(game.outcomes[wait + 1]); o++) {
       const state = sure(game.outcomeState[o])

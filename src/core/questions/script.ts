@@ -1,11 +1,13 @@
 import { sure } from '../sure'
-import type { MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
+import type { NOTHING_SEEN } from '../chart/cue'
+import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { keysOf } from '../typed'
-import { isProbe, moveId, positionId, reactionId } from '../game/describe'
+import { cueId, isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { loopsOf, type Loop } from './loops'
 import { walkPlan } from './walkPlan'
 import { follow, Ways } from '../solve/follow'
+import { sightsOf } from '../solve/sights'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
 /**
@@ -18,10 +20,12 @@ export interface ScriptStep {
   position: PlaceId
   reaction?: ReactionId
   stalled?: MoveId
+  /** What is seen there, where the plan chooses by it. */
+  seen?: CueId | typeof NOTHING_SEEN
   /** What is done is only shown. */
   isShown?: boolean
-  /** A move, or what is done instead of one. */
-  does: MoveId | 'wait' | 'concede' | null
+  /** A move, or what is done instead of one; `look`: one sees first. */
+  does: MoveId | 'wait' | 'concede' | 'look' | null
   value: number
   /** Expected times that an exchange from the script’s start comes here without having left the script. */
   reach: number
@@ -34,8 +38,9 @@ export interface ScriptStep {
 export type ScriptEnd = keyof typeof TERMINAL
 
 export interface ScriptWay {
-  kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction'
+  kind: 'lands' | 'nothing' | 'elsewhere' | 'reaction' | 'seen'
   reaction?: ReactionId
+  cue?: CueId | typeof NOTHING_SEEN
   share: number
   /** Key of the step that it leads to, or how it ends. `open`: the script ends before it. */
   to: number | ScriptEnd
@@ -136,6 +141,7 @@ class Telling {
   private tell(state: number): void {
     const { evaluator, game, values } = this.solution
     const left = this.waiting.get(state)?.left ?? fullClock(this.solution)
+    if (state >= game.arrivalsFrom) return this.tellSights(state, left)
     const action = left === 0 ? NONE : evaluator.bestAction(left, state, tieTolerance(this.solution))
     const step: ScriptStep = {
       ...placeOf(game, state),
@@ -154,6 +160,20 @@ class Telling {
     const found = Array.from({ length: count }, (_, i) => this.way(sure(outcome[i]), sure(to[i]), sure(chance[i])))
     step.ways = found.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
     if (step.isShown) this.tellExpected(step)
+  }
+
+  /** What is seen on coming to a position, and what is done then in each case. */
+  private tellSights(state: number, left: number): void {
+    const { game, values } = this.solution
+    const ways = sightsOf(this.solution, state, left)
+      .filter(({ share }) => share > 0)
+      .map(({ cue, state: to, share }): ScriptWay => ({
+        ...{ kind: 'seen', cue: cueId(game, cue), share, to, position: positionOf(game, to) },
+      }))
+    const place = { key: state, position: positionOf(game, state) }
+    const step: ScriptStep = { ...place, does: 'look', value: sure(values[state]), reach: 0, alive: 1, ways }
+    this.told.set(state, { step, action: NONE })
+    this.waiting.delete(state)
   }
 
   /** Tells the reaction that a move is shown for right after it, however seldom it is met. */
@@ -175,6 +195,10 @@ class Telling {
   }
 }
 
+/** The position that a state is in. */
+const positionOf = (game: Game, state: number): PositionId =>
+  positionId(game, sure(game.meaning.groupPlace[sure(game.stateGroup[state])]))
+
 function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActions }: Game, state: number) {
   const game = { meaning }
   const g = sure(stateGroup[state])
@@ -191,7 +215,9 @@ function placeOf({ stateGroup, groupIsReaction, stateStalled, meaning, groupActi
     stalled === NONE || stalled < sure(groupActions[g])
       ? sure(meaning.groupStalled[g])
       : sure(meaning.actionMove[stalled])
-  return { key: state, position: positionId(game, place), ...(move === NONE ? {} : { stalled: moveId(game, move) }) }
+  const seen = sure(meaning.index.positions[place]).seen.length ? { seen: cueId(game, sure(meaning.groupSeen[g])) } : {}
+  const just = move === NONE ? {} : { stalled: moveId(game, move) }
+  return { key: state, position: positionId(game, place), ...just, ...seen }
 }
 
 function nameOf(game: Game, state: number, action: number): ScriptStep['does'] {

@@ -1,12 +1,14 @@
 import { sure } from '../sure'
 import { NONE, TERMINALS } from '../game/game'
 import { follow, Ways } from '../solve/follow'
+import { sightsOf } from '../solve/sights'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
 /** What is heard of exchanges that follow the plan. A mark is a number that an exchange carries along, 0 at first. */
 export interface Walk {
   /**
-   * Exchanges come to a state with `left` seconds on the clock, and the plan does `action` there (NONE: time is up).
+   * Exchanges come to a state with `left` seconds on the clock, and the plan does `action` there (NONE: time is up, or
+   * it is an arrival, and what is seen is dealt).
    * Returns the mark with which they go on, or null to follow them no further.
    */
   enter: (state: number, at: { mark: number; left: number; chance: number; action: number }) => number | null
@@ -70,14 +72,20 @@ class Walker {
     const { solution, ways } = this
     const { game, evaluator, policy } = solution
     const { chance, row, left } = at
+    const isArrival = state >= game.arrivalsFrom
     const action =
-      left === 0
+      left === 0 || isArrival
         ? NONE
         : policy
           ? sure(policy[left * game.stateCount + state])
           : evaluator.bestAction(left, state, tieTolerance(solution))
     const mark = this.walk.enter(state, { mark: at.mark, left, chance, action })
-    if (mark === null || action === NONE) return
+    if (mark === null) return
+    if (isArrival && left > 0) {
+      for (const { state: seen, share } of sightsOf(solution, state, left))
+        if (share > 0) this.act(seen, { mark, chance: chance * share, row, left })
+    }
+    if (action === NONE) return
     follow(evaluator, action, left, state, ways)
     const next = solution.seconds === null ? row - 1 : row - sure(game.actionSeconds[action])
     const goes = chance * sure(game.actionAlive[action])

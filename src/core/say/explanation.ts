@@ -123,6 +123,10 @@ function guessBehind(chart: Chart, asked: Question, { action }: Explanation): st
   return move ? sayGuessOf(chart, move.id, 'reaction' in asked ? asked.reaction : undefined) : ''
 }
 
+/** A cue by its name; nothing in particular by these words. */
+export const sayCue = ({ cues }: Chart, id: string | undefined): string =>
+  lookUp(cues ?? [], id)?.name ?? 'nothing in particular'
+
 class Names {
   constructor(private readonly chart: Chart) {}
 
@@ -152,7 +156,8 @@ class Names {
     return head
   }
 
-  plan({ action, isShown, seconds }: Explanation): string {
+  plan({ action, isShown, seconds, terms }: Explanation): string {
+    if (terms[0]?.kind === 'seen') return 'What we see on coming there decides; of a hundred times:'
     if (action === undefined)
       return 'Worth once they have done it, less what it is worth when our try has just come to nothing.'
     if (action === 'wait') return 'Best is to hold still for now; a second later:'
@@ -160,8 +165,10 @@ class Names {
     return `We ${isShown ? 'only show' : 'try'} ${this.move(action)} (${seconds} s):`
   }
 
-  term({ kind, place, reaction }: Term): string {
+  term({ kind, place, reaction, cue }: Term): string {
     switch (kind) {
+      case 'seen':
+        return `we see: ${sayCue(this.chart, cue)}`
       case 'lands':
         return place === 'finish' || place === 'goal' ? `lands: ${this.place(place)}` : `lands in ${this.place(place)}`
       case 'nothing':

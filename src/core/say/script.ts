@@ -1,11 +1,13 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
+import { NOTHING_SEEN } from '../chart/cue'
 import { ALWAYS } from '../chart/hazard'
 import { isEndId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { END_WORDS } from '../chart/placeNames'
 import type { Loop } from '../questions/loops'
 import type { Move } from '../chart/move'
+import { sayCue } from './explanation'
 import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from '../questions/script'
 import {
   commitTo,
@@ -96,7 +98,7 @@ class Saying {
 
   private headOf({ position, does }: ScriptStep): string {
     const name = this.placeName(position)
-    const isShared = this.paragraphs.filter((one) => one.position === position).length > 1
+    const isShared = this.paragraphs.filter((one) => one.position === position && one.does !== 'look').length > 1
     return isShared && does && lookUp(this.chart.moves, does) ? `${name}: ${lowerFirst(this.moveName(does))}` : name
   }
 
@@ -116,6 +118,7 @@ class Saying {
    */
   private telling({ does, isShown, ways }: ScriptStep, expecting: boolean): string {
     if (does === null) return 'time is up'
+    if (does === 'look') return 'look first'
     if (does === 'wait') return 'hold still'
     if (does === 'concede') return 'let it go'
     const name = this.moveName(does)
@@ -136,8 +139,10 @@ class Saying {
     const rest = step.ways.filter(({ kind }) => kind === 'elsewhere')
     const nothing = step.ways.filter(({ kind }) => kind === 'nothing')
     const told = met.filter((way) => this.toldAt(way))
+    const seen = step.ways.filter(({ kind }) => kind === 'seen')
     const seldom = met.filter((way) => !told.includes(way))
     return [
+      ...seen.map((way) => this.seen(way)),
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
       ...told.map((way) => this.answered(way, 1, step.isShown)),
       ...rest.map((way) => this.elsewhere(way)),
@@ -151,6 +156,14 @@ class Saying {
           ]
         : []),
     ]
+  }
+
+  /** "If you see their far hand at our neck (four times in ten), try the kimura (3)." */
+  private seen(way: ScriptWay): string {
+    const next = this.toldAt(way)
+    const does = next ? `${this.telling(next, false)}${this.onAt(next.key)}` : 'go by the numbers'
+    const start = way.cue === NOTHING_SEEN ? 'Otherwise' : `If you see “${lowerFirst(sayCue(this.chart, way.cue))}”`
+    return `${start} (${timesOfTen(way.share)}), ${does}.`
   }
 
   private elsewhere(way: ScriptWay): string {

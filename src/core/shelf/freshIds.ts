@@ -8,8 +8,8 @@ import type { ShelfMove } from './shelfRecords'
 type Renamed = ReadonlyMap<string, string>
 
 /** Every id that is on a shelf. */
-export const idsOnShelf = ({ regions, positions, holds, moves, reactions }: Shelf): Set<string> =>
-  new Set([...regions, ...positions, ...holds, ...moves, ...reactions].map(({ id }) => id))
+export const idsOnShelf = ({ regions, positions, holds, cues, moves, reactions }: Shelf): Set<string> =>
+  new Set([...regions, ...positions, ...holds, ...cues, ...moves, ...reactions].map(({ id }) => id))
 
 /** The same shelf with a new id for each one that is taken, in the record and in all references to it. */
 export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): ShelfRegion {
@@ -18,6 +18,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
   used.add(id)
   const places = freshen(region.positions, used)
   const holds = freshen(region.holds, used)
+  const cues = freshen(region.cues ?? [], used)
   const moves = freshen(region.moves, used)
   const reactions = freshen(region.reactions, used)
   const of = <I extends string>(map: Renamed, one: I): I => (map.get(one) ?? one) as I
@@ -31,6 +32,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
     ...defined({ tries: tries(one.tries), race: race(one.race) }),
     ...defined({ stallsIn: one.stallsIn && of(places, one.stallsIn), alsoFrom: all(places, one.alsoFrom) }),
     ...defined({ needs: all(holds, one.needs), adds: all(holds, one.adds), drops: all(holds, one.drops) }),
+    ...defined({ when: all(cues, one.when) }),
     ...defined({ keeps: all(holds, one.keeps), strips: all(holds, one.strips), checkpoints: gated(one, holds) }),
   })
   return {
@@ -40,12 +42,14 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
       ...one,
       id: of(places, one.id),
       ...defined({ holds: all(holds, one.holds), mirror: one.mirror && of(places, one.mirror) }),
+      ...defined({ seen: keys(one.seen, cues) }),
       ...defined({ slipsTo: one.slipsTo && of(places, one.slipsTo) }),
       ...(one.unprompted
         ? { unprompted: { ...one.unprompted, reactions: present(keys(one.unprompted.reactions, reactions)) } }
         : {}),
     })),
     holds: region.holds.map((one) => ({ ...one, id: of(holds, one.id) })),
+    ...defined({ cues: region.cues?.map((one) => ({ ...one, id: of(cues, one.id) })) }),
     moves: region.moves.map(move),
     reactions: region.reactions.map((one) => ({
       ...one,

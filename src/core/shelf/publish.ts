@@ -39,6 +39,8 @@ export function publish(
   ])
   const moveIds = new Set<string>(moves.map(({ id }) => id))
   const checkpoints = new Set(moves.flatMap((move) => (move.checkpoints ?? []).map(({ id }) => id)))
+  const seen = new Set(there.flatMap((one) => Object.keys(one.seen ?? {})))
+  const cues = (chart.cues ?? []).filter(({ id }) => seen.has(id))
   const region: ShelfRegion = {
     ...{ id: idFromName(title, taken), title, rules: [], variants: [], cautions: [] },
     positions: there.map((one) =>
@@ -49,6 +51,7 @@ export function publish(
       }),
     ),
     holds: (chart.holds ?? []).filter(({ id }) => held.has(id)),
+    ...(cues.length ? { cues } : {}),
     moves,
     reactions: reactions.map((one) => {
       const bare = only(one, { mirror: moveIds.has(one.mirror ?? '') })

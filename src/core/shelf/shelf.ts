@@ -1,5 +1,6 @@
 import type { Answer } from '../chart/answer'
 import { CHART_FORMAT, CHART_VERSION, type Chart } from '../chart/chart'
+import type { Cue } from '../chart/cue'
 import type { Hold } from '../chart/hold'
 import type { Caution, DecisionRule, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
 
@@ -9,6 +10,7 @@ export interface ShelfRegion {
   title: string
   positions: ShelfPosition[]
   holds: Hold[]
+  cues?: Cue[]
   moves: ShelfMove[]
   reactions: ShelfReaction[]
   answers: Answer[]
@@ -21,6 +23,7 @@ export interface Shelf {
   regions: readonly ShelfRegion[]
   positions: ShelfPosition[]
   holds: Hold[]
+  cues: Cue[]
   moves: ShelfMove[]
   reactions: ShelfReaction[]
   answers: Answer[]
@@ -38,6 +41,7 @@ export function joinRegions(regions: readonly ShelfRegion[]): Shelf {
     regions,
     positions: regions.flatMap((region) => region.positions),
     holds: regions.flatMap((region) => region.holds),
+    cues: regions.flatMap((region) => region.cues ?? []),
     moves: regions.flatMap((region) => region.moves),
     reactions: regions.flatMap((region) => region.reactions),
     answers: regions.flatMap((region) => region.answers),
@@ -46,9 +50,9 @@ export function joinRegions(regions: readonly ShelfRegion[]): Shelf {
 }
 
 /** The whole Shelf as a chart: what the validator of charts says of it holds for the Shelf. */
-export function shelfAsChart({ positions, holds, moves, reactions, answers }: Shelf): Chart {
+export function shelfAsChart({ positions, holds, cues, moves, reactions, answers }: Shelf): Chart {
   return {
     ...{ format: CHART_FORMAT, version: CHART_VERSION, id: 'shelf', title: 'The Shelf' },
-    ...{ positions, holds, moves, reactions, answers },
+    ...{ positions, holds, cues, moves, reactions, answers },
   }
 }

@@ -1,6 +1,7 @@
 import { Equals, IsString } from 'class-validator'
 import { Answer } from '../chart/answer'
 import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey, MAX_CHAIN } from '../chart/chainRecords'
+import { Cue } from '../chart/cue'
 import { Hold } from '../chart/hold'
 import { checkReferences } from '../chart/references'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
@@ -19,6 +20,7 @@ class Shelf {
   @IsWord() title!: string
   @Records(() => ShelfPosition) positions!: ShelfPosition[]
   @Records(() => Hold) holds!: Hold[]
+  @Optional() @Records(() => Cue) cues?: Cue[]
   @Records(() => ShelfMove) moves!: ShelfMove[]
   @Records(() => ShelfReaction) reactions!: ShelfReaction[]
   @Records(() => Answer) answers!: Answer[]

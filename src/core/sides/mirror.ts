@@ -27,7 +27,7 @@ export const mirrorText = (text: string): string => text.replace(SIDE, (word) =>
 const NAMES = new Set([
   ...['id', 'format', 'family', 'kind', 'ahead', 'by', 'frame', 'mirror'],
   ...['from', 'to', 'endsIn', 'stallsIn', 'elsewhere', 'reaction', 'move', 'start', 'goal', 'remark', 'position'],
-  ...['holds', 'needs', 'adds', 'drops', 'keeps', 'strips', 'breaks', 'bands', 'hold', 'next'],
+  ...['holds', 'needs', 'adds', 'drops', 'keeps', 'strips', 'breaks', 'bands', 'hold', 'next', 'when'],
 ])
 
 const isName = (key: string, value: unknown) =>

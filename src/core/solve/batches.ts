@@ -37,6 +37,10 @@ export interface Batches {
   unpromptedState: Int32Array
   /** By state: the action that has just stalled, or one past the last. */
   stalled: Int32Array
+  /** The first arrival; and for each, what may be seen: sights[i] to sights[i + 1] of `sightState`, each state once. */
+  arrivals: Int32Array
+  sights: Int32Array
+  sightState: Int32Array
 }
 
 /** Sorts a game's moves, answers and concessions into batches. */
@@ -63,11 +67,23 @@ export function makeBatches(game: Game): Batches {
     dealtState: joined(dealing),
     dealtNothing: actions.map((a) => Math.max(0, game.actionNothing[a])),
     ...repeatsOf(game, actions, repeatState),
+    ...sightsOf(game),
     groups: Int32Array.from(moves.keys()).sort((a, b) => sizeOf(game, a) - sizeOf(game, b) || a - b),
     moves,
     ...unpromptedOf(game),
     stalled: game.stateStalled.map((a) => (a === NONE ? game.actionSeconds.length : a)),
   }
+}
+
+/** Cues that nobody chooses by lead to the same state as nothing in particular, and are dealt as one. */
+function sightsOf(game: Game): Pick<Batches, 'arrivals' | 'sights' | 'sightState'> {
+  const rows = Array.from({ length: game.stateCount - game.arrivalsFrom }, (_, i) =>
+    Int32Array.from(new Set(game.sightState.subarray(game.sights[i], game.sights[i + 1]))),
+  )
+  const sights = new Int32Array(rows.length + 1)
+  rows.forEach((row, i) => (sights[i + 1] = sights[i] + row.length))
+  const arrivals = Int32Array.from(rows, (_, i) => game.arrivalsFrom + i)
+  return { arrivals, sights, sightState: joined(rows) }
 }
 
 /** Where the outcomes of an action end that nobody deals out. */

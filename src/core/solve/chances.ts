@@ -15,6 +15,8 @@ export interface Chances {
   /** By unprompted reaction: its chance, or its bound where they are sharp; and by group, the sum. */
   unpromptedChance: Float64Array
   unpromptedMass: Float64Array
+  /** By sight: its share, or the most that a sharp defender can give it. */
+  sightBound: Float64Array
 }
 
 /** The chances of `game`. `batches`: its own, or those of a game that differs in chances only. */
@@ -30,7 +32,14 @@ export function chancesOf(game: Game, batches: Batches): Chances {
     weight[i] = alive * game.stateLoss[repeatState[i]]
     slipWeight[i] = weight[i] * game.actionSlips[actions[i]]
   }
-  return { ...outcomesOf(game, batches), dealtMass, weight, slipWeight, ...unpromptedOf(game, batches) }
+  return {
+    ...outcomesOf(game, batches),
+    dealtMass,
+    weight,
+    slipWeight,
+    ...unpromptedOf(game, batches),
+    sightBound: sightBounds(game, batches),
+  }
 }
 
 function outcomesOf(game: Game, { actions, outcomeState, dealtState }: Batches) {
@@ -60,4 +69,15 @@ function unpromptedOf(game: Game, { unprompted, unpromptedState }: Batches) {
     for (let i = unprompted[g]; i < unprompted[g + 1]; i++) unpromptedChance[i] = game.outcomeChance[first + i] * bound
   }
   return { unpromptedChance, unpromptedMass }
+}
+
+function sightBounds(game: Game, { sights, sightState }: Batches): Float64Array {
+  const bounds = new Float64Array(sightState.length)
+  const bound = 1 / (1 - game.scenario.sharpness)
+  for (let i = 0; i + 1 < sights.length; i++) {
+    for (let s = game.sights[i]; s < game.sights[i + 1]; s++) {
+      bounds[sightState.indexOf(game.sightState[s], sights[i])] += game.sightShare[s] * bound
+    }
+  }
+  return bounds
 }

@@ -23,8 +23,25 @@ export class Dealer {
    * doing nothing is worth `nothingValue`. Returns the chance-weighted value of all of it.
    */
   deal(values: Float64Array, row: number, from: number, to: number, mass: number, nothingValue: number): number {
+    if (to - from === 1) return this.dealOne(values[row + this.outcomeState[from]], mass, nothingValue)
+    return this.fill(values, row, from, to, mass, nothingValue, this.sharpness * mass)
+  }
+
+  /** The same of what must be one of these, and cannot be nothing: what is seen on coming to a position. */
+  dealAll(values: Float64Array, row: number, from: number, to: number): number {
+    return this.fill(values, row, from, to, 1, 0, 0)
+  }
+
+  private fill(
+    values: Float64Array,
+    row: number,
+    from: number,
+    to: number,
+    mass: number,
+    nothingValue: number,
+    nothingMost: number,
+  ): number {
     const count = to - from
-    if (count === 1) return this.dealOne(values[row + this.outcomeState[from]], mass, nothingValue)
     if (count > this.order.length) this.grow(count)
     this.sort(values, row, from, count)
     const { order, dealt, outcomeState, outcomeChance, sharpness } = this
@@ -37,7 +54,7 @@ export class Dealer {
       const value = values[row + outcomeState[outcome]]
       if (!nothingDealt && nothingValue < value - TIE) {
         nothingDealt = true
-        this.nothing = Math.min(left, sharpness * mass)
+        this.nothing = Math.min(left, nothingMost)
         left -= this.nothing
         total += this.nothing * nothingValue
       }
@@ -47,7 +64,7 @@ export class Dealer {
       total += share * value
     }
     if (!nothingDealt) {
-      this.nothing = Math.min(left, sharpness * mass)
+      this.nothing = Math.min(left, nothingMost)
       total += this.nothing * nothingValue
     }
     return total

@@ -6,12 +6,14 @@ import type { ValueTable } from './valueTable'
 /** Answers questions about single actions from a table of values. */
 export class Evaluator {
   readonly dealer: Dealer
+  private readonly sights: Dealer
 
   constructor(
     readonly game: Game,
     readonly table: ValueTable,
   ) {
     this.dealer = new Dealer(game.outcomeState, game.outcomeChance, game.scenario.sharpness)
+    this.sights = new Dealer(game.sightState, game.sightShare, game.scenario.sharpness)
   }
 
   /**
@@ -30,6 +32,14 @@ export class Evaluator {
     }
     const fresh = valueOfAction(game, table.values, dealer, a, table.row(t - seconds))
     return a === game.stateStalled[state] ? this.repeated(a, t - seconds, state, fresh) : fresh
+  }
+
+  /** How what is seen on an arrival is dealt with t seconds left: the share of each sight. Valid until the next call. */
+  dealtSights(state: number, t: number): Float64Array {
+    const { game, table, sights } = this
+    const i = state - game.arrivalsFrom
+    sights.dealAll(table.values, table.row(t), game.sights[i], game.sights[i + 1])
+    return sights.dealt
   }
 
   /** True for the first action of a position's states. */

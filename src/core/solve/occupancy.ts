@@ -79,6 +79,7 @@ class ForwardPass {
       const rowAfter = (s: number) => ((t - s) % rows) * width
       this.actAll((t % rows) * width, t, policy, t * width, rowAfter)
     }
+    this.see(0, 0)
     for (let state = TERMINALS; state < width; state++) this.settle(state)
     for (let state = TERMINALS; state < width; state++)
       this.endIn(state, this.chances[state], this.chances[this.waited + state])
@@ -100,8 +101,9 @@ class ForwardPass {
   /** Acts in every state of a row that an exchange may be in; returns the chance that it is in any of them. */
   private actAll(row: number, t: number, policy: Int32Array, at: number, rowAfter: (s: number) => number): number {
     const { chances, waited, courses, game } = this
+    this.see(row, t)
     let all = 0
-    for (let state = TERMINALS; state < game.stateCount; state++) {
+    for (let state = TERMINALS; state < game.arrivalsFrom; state++) {
       const here = row + state
       const justEntered = chances[here]
       const justWaited = chances[waited + here]
@@ -120,6 +122,20 @@ class ForwardPass {
       courses.go(state, justEntered, justWaited, chances, rowAfter(game.actionSeconds[a]))
     }
     return all
+  }
+
+  /** Deals what is seen to the chances that have just come to a position. */
+  private see(row: number, t: number): void {
+    const { chances, game } = this
+    for (let state = game.arrivalsFrom; state < game.stateCount; state++) {
+      const chance = chances[row + state]
+      if (chance === 0) continue
+      chances[row + state] = 0
+      const first = game.sights[state - game.arrivalsFrom]
+      const shares = this.solution.evaluator.dealtSights(state, t)
+      const count = game.sights[state - game.arrivalsFrom + 1] - first
+      for (let i = 0; i < count; i++) chances[row + game.sightState[first + i]] += chance * shares[i]
+    }
   }
 
   /** Counts what has flowed along the state's course. */

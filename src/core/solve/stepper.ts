@@ -45,6 +45,7 @@ export class Stepper {
     const end = (name: string, row: Int32Array) => kernel.set(`${name}End`, kernel.address(name) + row.byteLength)
     end('batches', batches.batches)
     end('groups', batches.groups)
+    end('arrivals', batches.arrivals)
     end('kept', kept)
     kernel.set('sharpness', game.scenario.sharpness)
     const { buffer } = kernel.exports.memory

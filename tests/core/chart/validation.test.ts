@@ -21,6 +21,12 @@ const move = (fields: Loose) => problems((chart) => void Object.assign(chart.mov
 const race = (fields: Loose) => move({ race: { reaction: 'bridge', ours: 2, theirs: 2, tries: 1, ...fields } })
 const position = (fields: Loose) => problems((chart) => void Object.assign(chart.positions[0], fields))
 const reaction = (fields: Loose) => problems((chart) => void Object.assign(chart.reactions[0], fields))
+const seen = (fields: Loose, when: string[] = []) =>
+  problems((chart) => {
+    Object.assign(chart, { cues: [{ id: 'far-hand', name: 'Their far hand at our neck', uses: ['left-hand'] }] })
+    Object.assign(chart.positions[0], { seen: fields })
+    Object.assign(chart.moves[0], { when })
+  })
 const answer = (fields: Loose) => problems((chart) => void Object.assign(chart.answers[0], fields))
 const hold = (fields: Loose) => problems((chart) => void Object.assign(chart.holds[0], fields))
 
@@ -39,6 +45,8 @@ describe('what a record may say', () => {
       'an answer with a race',
       () => answer({ race: { reaction: 'bridge', ours: 1, theirs: 2, spread: 1, tries: 0.5 } }),
     ],
+    ['what is seen, and a move that waits for it', () => seen({ 'far-hand': 4, nothing: 6 }, ['far-hand'])],
+    ['a move that waits for nothing', () => seen({ 'far-hand': 4 }, [])],
     ['fractions of tries', () => move({ tries: { lands: 2.5, reactions: { bridge: 0.5 } } })],
     ['hazard and fit as the coach likes', () => move({ hazard: { part: 'elbow' }, fit: { size: 'any' } })],
     [
@@ -67,6 +75,28 @@ describe('what a record may not say', () => {
     ['a move that needs their hold', () => move({ needs: ['frame'] }), 'moves[0].needs[0]'],
     ['a move that strips our hold', () => move({ strips: ['cross'] }), 'moves[0].strips[0]'],
     ['tries that end nowhere', () => move({ tries: { elsewhere: { moon: 1 } } }), 'moves[0].tries.elsewhere.moon'],
+    ['nothing seen at all', () => seen({ 'far-hand': 0 }), 'positions[0].seen'],
+    ['a cue that is not charted', () => seen({ 'near-hand': 3 }), 'positions[0].seen.near-hand'],
+    ['a cue seen too often', () => seen({ 'far-hand': 1001 }), 'positions[0].seen.far-hand'],
+    ['a cue seen less than never', () => seen({ 'far-hand': -1 }), 'positions[0].seen.far-hand'],
+    ['a move that waits for a cue that is not charted', () => seen({ nothing: 1 }, ['near-hand']), 'moves[0].when[0]'],
+    ['a move that waits for what is not seen there', () => seen({ nothing: 1 }, ['far-hand']), 'moves[0].when[0]'],
+    ['a move that waits where nothing is seen', () => move({ when: ['far-hand'] }), 'moves[0].when[0]'],
+    [
+      'a cue that is called nothing',
+      () => problems((chart) => void Object.assign(chart, { cues: [{ id: 'nothing', name: 'Nothing' }] })),
+      'cues[0].id',
+    ],
+    [
+      'thirteen cues in one position',
+      () =>
+        problems((chart) => {
+          const cues = Array.from({ length: 13 }, (_, i) => ({ id: `c${i}`, name: `Cue ${i}` }))
+          Object.assign(chart, { cues })
+          Object.assign(chart.positions[0], { seen: Object.fromEntries(cues.map(({ id }) => [id, 1])) })
+        }),
+      'positions[0].seen',
+    ],
     ['a race for nothing', () => race({ reaction: 'flies' }), 'moves[0].race.reaction'],
     ['a race in no time', () => race({ ours: 0 }), 'moves[0].race.ours'],
     ['a race that they never end', () => race({ theirs: Infinity }), 'moves[0].race.theirs'],

@@ -4,11 +4,19 @@ import { compileGame } from '../../../src/core/game/compileGame'
 import { actionName } from '../../../src/core/game/describe'
 import { NONE, TERMINALS } from '../../../src/core/game/game'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
+import { seenFigures } from '../../../src/core/insight/seen'
 import { netsOf } from '../../../src/core/insight/nets'
 import { occupancyOf } from '../../../src/core/solve/occupancy'
 import { solve } from '../../../src/core/solve/solve'
 import { fullClock, tieTolerance } from '../../../src/core/solve/solution'
 import { taken } from '../../reference/taken'
+
+/** What is seen on coming to a position: its worth then, what is best, and the share as dealt. */
+interface Seen {
+  value: number
+  best: string | null
+  share: number
+}
 
 /** Values worked out by a separate program; `null` seconds is no clock, `null` break-up never. */
 interface Run extends Omit<Scenario, 'ends' | 'holds'> {
@@ -20,7 +28,7 @@ interface Run extends Omit<Scenario, 'ends' | 'holds'> {
   ahead?: number
   even?: number
   behind?: number
-  positions?: Record<string, { value: number; best: string | null }>
+  positions?: Record<string, { value: number; best: string | null; seen?: Record<string, Seen> }>
   nets?: { move: string; reaction: string; value: number; net: number; best: string }[]
 }
 
@@ -57,6 +65,14 @@ test.each(runs.map((run, i) => [title(run, i), run] as const))('%s', (_, run) =>
     const state = game.meaning.ownState[game.meaning.index.positionOf.get(id)!]
     near(solution.values[state], wanted.value)
     expect([id, best(state)]).toEqual([id, wanted.best])
+    const seen = state < game.arrivalsFrom ? [] : seenFigures(solution, state)
+    expect(seen.map(({ cue }) => cue as string).sort()).toEqual(Object.keys(wanted.seen ?? {}).sort())
+    for (const { cue, ...got } of seen) {
+      const { value, best, share } = wanted.seen![cue]
+      near(got.value, value)
+      expect([id, cue, got.best]).toEqual([id, cue, best])
+      if (seconds !== null) near(got.share, share)
+    }
   })
   if (run.nets) {
     const nets = netsOf(solution)

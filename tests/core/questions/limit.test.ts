@@ -11,7 +11,7 @@ import { randomChart, randomScenario } from '../../reference/randomChart'
 describe('never risking more than so much', () => {
   const seen = { mixed: 0, refused: 0, kept: 0 }
 
-  it.each(Array.from({ length: 40 }, (_, i) => i + 1))(
+  it.each(Array.from({ length: 56 }, (_, i) => i + 1))(
     'loses as little worth as any plan that keeps it, on chart %i',
     async (seed) => {
       const chart = randomChart(seed, seed % 4 === 0)
@@ -20,12 +20,15 @@ describe('never risking more than so much', () => {
         seconds: 20 + (seed % 21),
         sharpness: 0,
       })
+      if (scenario.goal.includes(scenario.start)) return
       const best = await bestPlanOf(new PlainGame(chart, scenario))
       const least = -best({ most: 'less risk' })!
       const free = finished(limitBehind(chart, scenario, 1))!
       expect(free.isKeptAlready).toBe(true)
       expect(free.now.worth).toBeCloseTo(best({ most: 'worth' })!, 7)
       const limit = least + (free.now.risk - least) * [0.5, 0.2, -0.1, 0.9][seed % 4]
+      // The programme knows the least risk no better than this: on that line it cannot tell who is right.
+      if (Math.abs(limit - least) < 1e-7 && limit < free.now.risk) return
       const found = finished(limitBehind(chart, scenario, limit))!
       expect(found.least.risk).toBeCloseTo(least, 7)
       if (limit < least - 1e-7) {
@@ -44,7 +47,7 @@ describe('never risking more than so much', () => {
     },
   )
 
-  it('was asked in every way', () => expect(Object.values(seen).every((times) => times > 2)).toBe(true))
+  it('was asked in every way', () => expect(Object.entries(seen).filter(([, times]) => times < 3)).toEqual([]))
 
   it('says that the demo plan keeps a wide limit, and the least that any plan risks where none keeps a narrow one', () => {
     const demo = demoPlan()

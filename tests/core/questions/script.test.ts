@@ -1,5 +1,6 @@
 import { ALWAYS } from '../../../src/core/chart/hazard'
-import type { PositionId } from '../../../src/core/chart/ids'
+import type { Chart } from '../../../src/core/chart/chart'
+import type { CueId, PositionId } from '../../../src/core/chart/ids'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
@@ -36,6 +37,28 @@ describe('the plan as a script', () => {
       if (ways.length) expect(ways.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
       expect([...ways].sort((a, b) => b.share - a.share)).toEqual(ways)
     }
+  })
+
+  it('looks first where one chooses by what is seen, and says what is done then', () => {
+    const [first] = demo.moves.filter(({ from }) => from === start)
+    const cue = { id: 'head-up' as CueId, name: 'Their head is up' }
+    const seeing: Chart = {
+      ...demo,
+      cues: [cue],
+      positions: demo.positions.map((one) => (one.id === start ? { ...one, seen: { [cue.id]: 4, nothing: 6 } } : one)),
+      moves: demo.moves.map((one) => (one === first ? { ...one, when: [cue.id] } : one)),
+    }
+    const { solution } = taken(figuresOf(seeing, scenarioOf(seeing, { sharpness: 0 })))
+    const found = scriptFrom(solution, start, { share: 0.8, steps: 60 })!
+    expect(found.steps[0]).toMatchObject({ key: found.start, does: 'look', position: start })
+    expect(found.steps[0].ways.map(({ kind, cue, share }) => [kind, cue, share])).toEqual([
+      ['seen', cue.id, 0.4],
+      ['seen', 'nothing', 0.6],
+    ])
+    const says = sayScript(seeing, found)[0].says.join(' ')
+    expect(says).toContain('look first.')
+    expect(says).toMatch(/If you see “their head is up” \(four times of ten\), .+\(\d\)\./)
+    expect(says).toMatch(/Otherwise \(six times of ten\), .+\(\d+\)\./)
   })
 
   it('grows with what is asked, and stops at so many steps', () => {

@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { emptyChart, type Chart } from '../../../src/core/chart/chart'
-import type { PositionId } from '../../../src/core/chart/ids'
+import type { CueId, PositionId, ReactionId } from '../../../src/core/chart/ids'
+import { readChart } from '../../../src/core/files/chartFile'
 import { lookUp } from '../../../src/core/chart/lookUp'
 import { makeDocument, parseDocument } from '../../../src/core/document/read'
 import { pathText } from '../../../src/core/problem'
@@ -79,6 +80,25 @@ describe('bringing in', () => {
     expect(after.reactions[0]).not.toHaveProperty('mirror')
     expect(after.positions[0]).not.toHaveProperty('mirror')
     expect(after.reactions[0].breaks).toEqual(['elbow-in'])
+  })
+
+  it('brings what is seen and the race, and lets a move wait only for what is seen where it comes', () => {
+    const cue = { id: 'far-hand' as CueId, name: 'Far hand at our neck' }
+    const race = { reaction: 'bridge' as ReactionId, ours: 2, theirs: 2, tries: 3 }
+    const seeing: typeof shelf = {
+      ...shelf,
+      cues: [cue],
+      positions: shelf.positions.map((one) => (one.id === 'pin' ? { ...one, seen: { [cue.id]: 4, nothing: 6 } } : one)),
+      moves: shelf.moves.map((one) => (one.id === 'climb' ? { ...one, when: [cue.id], race } : one)),
+    }
+    const bring = (into: Chart) => produce(into, (draft) => void pullIn(draft, seeing, { moves: ['climb'] }))
+    const after = bring(emptyChart('e', 'E'))
+    expect([after.cues, after.positions[0].seen]).toEqual([[cue], { [cue.id]: 4, nothing: 6 }])
+    expect(after.moves[0]).toMatchObject({ when: [cue.id], race })
+    const known = bring({ ...emptyChart('e', 'E'), positions: [{ ...shelf.positions[0], holds: [] }] })
+    expect(known.positions[0].id).toBe('pin')
+    expect(known.moves[0]).not.toHaveProperty('when')
+    expect(readChart(JSON.parse(JSON.stringify(known)))).toMatchObject({ ok: true })
   })
 
   it('a reaction alone breaks nothing that is not there', () => {

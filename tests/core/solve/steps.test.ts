@@ -25,7 +25,7 @@ describe('batches', () => {
     const game = gameOf(seed, sharpness)
     const made = makeBatches(game)
     const { actions, places, firsts, repeatState } = made
-    const waits = [...game.groupActions.slice(0, -1)].filter((_, g) => !game.groupIsReaction[g])
+    const waits = [...game.groupActions.slice(0, game.groupCount)].filter((_, g) => !game.groupIsReaction[g])
     expect(waits.every((a) => places[a] === NONE)).toBe(true)
     expect(places.filter((place) => place === NONE)).toHaveLength(waits.length)
     places.forEach((place, a) => place !== NONE && expect(actions[place]).toBe(game.actionLike[a]))
@@ -56,6 +56,36 @@ describe('batches', () => {
   })
 })
 
+describe('what is seen', () => {
+  it.each(cases)('is dealt worst for us first, each as much as may be, chart %i, sharpness %d', (seed, sharpness) => {
+    const game = gameOf(seed, sharpness)
+    const { evaluator } = solveClocked(game, 60, true)
+    for (let state = game.arrivalsFrom; state < game.stateCount; state++) {
+      const [from, to] = game.sights.slice(state - game.arrivalsFrom)
+      for (const t of [1, 17, 60]) {
+        const shares = [...evaluator.dealtSights(state, t).slice(0, to - from)]
+        const values = [...game.sightState.slice(from, to)].map((seen) => evaluator.table.at(seen, t))
+        expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12)
+        expect(evaluator.table.at(state, t)).toBeCloseTo(
+          shares.reduce((sum, share, i) => sum + share * values[i], 0),
+          12,
+        )
+        shares.forEach((share, i) => {
+          const most = game.sightShare[from + i] / (1 - sharpness)
+          expect(share).toBeLessThanOrEqual(most + 1e-12)
+          // What is worse for us is dealt out before anything better comes.
+          if (share > 1e-12)
+            shares.forEach(
+              (other, j) =>
+                values[j] < values[i] - 1e-12 &&
+                expect(other).toBeCloseTo(game.sightShare[from + j] / (1 - sharpness), 12),
+            )
+        })
+      }
+    }
+  })
+})
+
 describe('the steps of the equations', () => {
   it.each(cases)('give the best of what each action is worth alone, chart %i, sharpness %d', (seed, sharpness) => {
     const game = gameOf(seed, sharpness)
@@ -63,7 +93,7 @@ describe('the steps of the equations', () => {
     const random = seeded(seed)
     for (let i = 0; i < 300; i++) {
       const t = 1 + Math.floor(random() * 60)
-      const state = TERMINALS + Math.floor(random() * (game.stateCount - TERMINALS))
+      const state = TERMINALS + Math.floor(random() * (game.arrivalsFrom - TERMINALS))
       const g = game.stateGroup[state]
       let best = -Infinity
       for (let a = game.groupActions[g]; a < game.groupActions[g + 1]; a++) {

@@ -1,7 +1,17 @@
 import { copyOf } from '../../typed'
-import { isEndId, toHoldId, toMoveId, toPositionId, toReactionId, type MoveId, type PlaceId } from '../../chart/ids'
+import {
+  isEndId,
+  toCueId,
+  toHoldId,
+  toMoveId,
+  toPositionId,
+  toReactionId,
+  type MoveId,
+  type PlaceId,
+} from '../../chart/ids'
 import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
+import { positionIn } from '../../chart/edits/find'
 import { guessOut } from '../../chart/guesses'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
@@ -67,10 +77,12 @@ class Pull {
     if (own) return own.id
     const holds = record.holds?.map((hold) => this.hold(hold))
     const slipsTo = record.slipsTo && this.end(record.slipsTo)
+    const seen = Object.entries(record.seen ?? {}).map(([cue, n]) => [this.cue(cue), n] as const)
     const position = {
       ...bare(record),
       ...(holds ? { holds: holds.map(toHoldId) } : {}),
       ...(slipsTo ? { slipsTo } : {}),
+      ...(seen.length ? { seen: Object.fromEntries(seen) } : {}),
     }
     if (!position.unprompted) guessOut(position)
     this.chart.positions.push(position)
@@ -82,6 +94,15 @@ class Pull {
     const own = inChart(this.chart.holds ?? [], record)
     if (own) return own.id
     this.chart.holds = [...(this.chart.holds ?? []), copyOf(record)]
+    return id
+  }
+
+  private cue(id: string): string {
+    const record = lookUp(this.shelf.cues, id)
+    if (!record) return id
+    const own = inChart(this.chart.cues ?? [], record)
+    if (own) return own.id
+    this.chart.cues = [...(this.chart.cues ?? []), copyOf(record)]
     return id
   }
 
@@ -123,8 +144,13 @@ class Pull {
       ...(met.length ? { reactions: Object.fromEntries(met) } : {}),
     }
     const race = record.race && { ...record.race, reaction: toReactionId(this.reaction(record.race.reaction)) }
+    // A position that the chart had before may not show what the move waits for: then it waits for nothing.
+    const { seen } = positionIn(this.chart, toPositionId(from))
+    const when = record.when?.map((cue) => toCueId(this.cue(cue))).filter((cue) => seen?.[cue] !== undefined)
+    const { when: _, ...copy } = bare(record)
     this.chart.moves.push({
-      ...bare(record),
+      ...copy,
+      ...(when?.length ? { when } : {}),
       from: toPositionId(from),
       to: record.to === 'finish' ? record.to : toPositionId(this.position(record.to)),
       ...(tries ? { tries } : {}),

@@ -1,0 +1,50 @@
+import { idFromName } from '../../document/ids'
+import { NOTHING_SEEN } from '../cue'
+import { toCueId, type CueId, type MoveId, type PositionId } from '../ids'
+import type { Chart } from '../chart'
+import { idsIn, moveIn, positionIn } from './find'
+
+/* What is seen on coming to a position, and which moves wait for it. */
+
+/** Charts a cue and lets it be seen in a position, in `count` of ten times. */
+export function addCue(chart: Chart, position: PositionId, name: string, count: number): CueId {
+  const id = toCueId(idFromName(name, new Set([...idsIn(chart.cues ?? []), NOTHING_SEEN])))
+  chart.cues = [...(chart.cues ?? []), { id, name }]
+  setSeen(chart, position, id, count)
+  return id
+}
+
+/** How often of ten a cue, or nothing in particular, is seen on coming to a position. */
+export function setSeen(chart: Chart, position: PositionId, cue: CueId | typeof NOTHING_SEEN, count: number): void {
+  const record = positionIn(chart, position)
+  record.seen = { ...record.seen, [cue]: count }
+  keepSomethingSeen(chart, position)
+}
+
+/** A cue is no longer seen in a position: nothing there waits for it, and it goes where it is seen nowhere else. */
+export function unsee(chart: Chart, position: PositionId, cue: CueId): void {
+  const record = positionIn(chart, position)
+  const { [cue]: _, ...seen } = record.seen ?? {}
+  record.seen = seen
+  for (const move of chart.moves) if (move.from === position) setWhen(chart, move.id, cue, false)
+  keepSomethingSeen(chart, position)
+  if (chart.positions.some((one) => one.seen?.[cue] !== undefined)) return
+  chart.cues = (chart.cues ?? []).filter(({ id }) => id !== cue)
+}
+
+/** Whether a move waits until a cue is seen. One that waits for none is tried whatever is seen. */
+export function setWhen(chart: Chart, id: MoveId, cue: CueId, waits: boolean): void {
+  const move = moveIn(chart, id)
+  const others = (move.when ?? []).filter((one) => one !== cue)
+  const when = waits ? [...others, cue] : others
+  if (when.length) move.when = when
+  else delete move.when
+}
+
+/** Where no cue is left nothing is seen; where none has a count, nothing in particular is all that is. */
+function keepSomethingSeen(chart: Chart, position: PositionId): void {
+  const record = positionIn(chart, position)
+  const { seen = {} } = record
+  if (Object.keys(seen).every((id) => id === NOTHING_SEEN)) delete record.seen
+  else if (!Object.values(seen).some((n) => n > 0)) record.seen = { ...seen, [NOTHING_SEEN]: 1 }
+}

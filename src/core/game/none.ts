@@ -1,0 +1,2 @@
+/** In place of an index: there is none. */
+export const NONE = -1
