@@ -34,7 +34,7 @@ export class Evaluator {
     return a === game.stateStalled[state] ? this.repeated(a, t - seconds, state, fresh) : fresh
   }
 
-  /** How what is seen on an arrival is dealt with t seconds left: the share of each sight. Valid until the next call. */
+  /** How what is seen on an arrival is dealt with t seconds left: each sight's share, valid until the next call. */
   dealtSights(state: number, t: number): Float64Array {
     const { game, table, sights } = this
     const i = state - game.arrivalsFrom
