@@ -33,7 +33,7 @@ function multiplyAdd(count: number): number {
   return sum
 }
 
-const compiled = (scenario: Partial<Scenario>, size: typeof SIZE & { holds?: number } = SIZE): Game => {
+const compiled = (scenario: Partial<Scenario>, size: typeof SIZE & { holds?: number; seen?: number } = SIZE): Game => {
   const chart = generateChart(size)
   return taken(compileGame(chart, scenarioOf(chart, scenario)))
 }
@@ -130,6 +130,29 @@ export async function benchUnclocked(): Promise<Row[]> {
     )
   }
   return rows
+}
+
+/** What cues cost: states and seconds, against the same chart in which nothing is seen. */
+export function benchSeen(): Row[] {
+  return [0, 0.5].flatMap((sharpness) => {
+    const scenario = { seconds: SECONDS, sharpness }
+    const [plain, seeing] = [compiled(scenario), compiled(scenario, { ...SIZE, seen: 0.4 })]
+    const visited = (game: Game) => (outcomesOfEquations(game) + game.sightState.length) * SECONDS
+    const [without, ours, bare] = bestInTurn(
+      5,
+      () => solveClocked(plain, SECONDS),
+      () => solveClocked(seeing, SECONDS),
+      () => multiplyAdd(visited(seeing)),
+    )
+    const name = `cues in four of ten positions, sharpness ${sharpness}`
+    return [
+      row(name, 'states, per state without', seeing.reachedCount / plain.reachedCount, { most: 3 }),
+      row(name, 'solve, ms', ours),
+      row(name, 'solve, in solves without', ours / without),
+      row(name, 'ns an outcome, in those without', ours / visited(seeing) / (without / visited(plain)), { most: 2 }),
+      row(name, 'ratio to a bare multiply-add over as many', ours / bare, sharpness === 0 ? { most: 5 } : undefined),
+    ]
+  })
 }
 
 /** What holds cost: states with and without them on the same chart. */

@@ -1,5 +1,5 @@
 import { emptyChart, type Chart } from '../src/core/chart/chart'
-import type { HoldId, MoveId, PositionId, ReactionId } from '../src/core/chart/ids'
+import { toCueId, type HoldId, type MoveId, type PositionId, type ReactionId } from '../src/core/chart/ids'
 import { FAMILIES } from '../src/core/chart/words'
 
 /** Small seeded generator (mulberry32), so that a chart is the same on every machine. */
@@ -20,12 +20,22 @@ export interface Size {
   seed: number
   /** Share of positions that bring a hold along. */
   holds?: number
+  /** Share of positions where one chooses by what is seen. */
+  seen?: number
   /** Share of reactions with an answer. */
   answered?: number
 }
 
 /** A chart that looks like a plan: positions in rising bands, moves mostly up by a little, escapes mostly down. */
-export function generateChart({ positions, moves, reactions, seed, holds = 0, answered = 0.85 }: Size): Chart {
+export function generateChart({
+  positions,
+  moves,
+  reactions,
+  seed,
+  holds = 0,
+  seen = 0,
+  answered = 0.85,
+}: Size): Chart {
   const random = seeded(seed)
   const below = (n: number) => Math.floor(random() * n)
   const chart = emptyChart(`generated-${positions}`, `${positions} generated positions`)
@@ -74,5 +84,22 @@ export function generateChart({ positions, moves, reactions, seed, holds = 0, an
     const move = chart.moves[below(moves)].id
     chart.answers.push({ reaction: record.id, move, ...(random() < 0.6 ? { tries: { lands: 5, stalls: 5 } } : {}) })
   })
+  if (seen > 0) showCues(chart, seen, random)
   return chart
+}
+
+/** Two cues and nothing in particular; of a position's moves the second and third wait for one of the cues each. */
+function showCues(chart: Chart, share: number, random: () => number): void {
+  const [first, second] = ['far-hand', 'near-hip'].map(toCueId)
+  chart.cues = [
+    { id: first, name: 'Their far hand' },
+    { id: second, name: 'Their near hip' },
+  ]
+  for (const position of chart.positions) {
+    if (random() >= share) continue
+    position.seen = { [first]: 3, [second]: 3, nothing: 4 }
+    const moves = chart.moves.filter(({ from }) => from === position.id)
+    if (moves[1]) moves[1].when = [first]
+    if (moves[2]) moves[2].when = [second]
+  }
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { parseChart } from '../src/core/files/chartFile'
 import { taken } from '../tests/reference/taken'
-import { benchClocked, benchHolds, benchMemory, benchUnclocked } from './core'
+import { benchClocked, benchHolds, benchMemory, benchSeen, benchUnclocked } from './core'
 import { benchInterface } from './interface'
 import { meets, table, type Row } from './measure'
 import { benchQuestions } from './questions'
@@ -15,6 +15,7 @@ const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
   clocked: benchClocked,
   memory: benchMemory,
   unclocked: benchUnclocked,
+  seen: benchSeen,
   holds: benchHolds,
   layout: () => benchLayout(demo()),
   questions: benchQuestions,

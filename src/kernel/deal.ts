@@ -16,8 +16,13 @@ export function deal(states: usize, bounds: usize, row: usize, from: i32, to: i3
   return one(f64x2.pmax(best, v128.shuffle<f64>(best, best, 1, 0)))
 }
 
-/** The same of what must be one of these, and cannot be nothing; all of it is 1. */
+/** The same of what must be one of these, and cannot be nothing; all of it is 1. Without sharpness, their mean. */
 export function dealAll(states: usize, bounds: usize, row: usize, from: i32, to: i32): f64 {
+  if (sharpness == 0) {
+    let sum: f64 = 0
+    for (let i = from; i < to; i++) sum += real(bounds, i) * real(row, int(states, i))
+    return sum
+  }
   let best = f64x2.splat(-Infinity)
   for (let j = from; j < to; j += 2) {
     const price = f64x2(real(row, int(states, j)), real(row, int(states, min(j + 1, to - 1))))
