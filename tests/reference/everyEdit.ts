@@ -227,6 +227,11 @@ const ABOUT_RECORDS = {
     const cue = position && one((chart.cues ?? []).filter(({ id }) => position.seen![id] !== undefined))
     if (cue) cues.unsee(chart, position.id, cue.id)
   },
+  renameCue: (chart, { one }) => {
+    const cue = one(chart.cues ?? [])
+    if (cue) cues.renameCue(chart, cue.id, 'Their near hip')
+  },
+  setOrigin: (chart, { one }) => cues.setOrigin(chart, one(chart.moves).id, one(chart.positions).id),
   setWhen: (chart, { one, below }) => {
     const move = one(chart.moves)
     const { seen = {} } = chart.positions.find(({ id }) => id === move.from)!

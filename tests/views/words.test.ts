@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs'
-import type { MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
+import type { Chart } from '../../src/core/chart/chart'
+import type { CueId, MoveId, PositionId, ReactionId } from '../../src/core/chart/ids'
 import { parseChart } from '../../src/core/files/chartFile'
 import { scenarioOf } from '../../src/core/game/scenario'
-import { explain } from '../../src/core/insight/explain'
+import { explain, type Question } from '../../src/core/insight/explain'
 import { figuresOf } from '../../src/core/insight/figures'
 import { headline, worstLeaks } from '../../src/core/say/headline'
 import { conditions, explainAtOnce, explained } from '../../src/core/say/explanation'
@@ -100,6 +101,32 @@ describe('a figure taken apart', () => {
     expect(made.isDifference).toBe(true)
     expect(sum(made.rows)).toBeCloseTo(met.net, 9)
     expect(made.title).toBe('Net: Bridges over us, to Americana')
+  })
+
+  it('of coming to where one chooses by what is seen is by what is seen, and of each of these by what is done', () => {
+    const position = 'side-control-head-and-far-arm' as PositionId
+    const cue = { id: 'far-hand' as CueId, name: 'Far hand at our neck' }
+    const seeing: Chart = {
+      ...chart,
+      cues: [cue],
+      positions: chart.positions.map((one) =>
+        one.id === position ? { ...one, seen: { [cue.id]: 4, nothing: 6 } } : one,
+      ),
+      moves: chart.moves.map((one) => (one.id === 'step-around-armbar' ? { ...one, when: [cue.id] } : one)),
+    }
+    const found = taken(figuresOf(seeing, scenario))
+    const figure = found.figures.positions[position]
+    const of = (question: Question) => explained(seeing, question, explain(found.solution, question)!)
+    const made = of({ of: 'position', position })
+    expect(made.rows.map(({ text }) => text)).toEqual(['we see: Far hand at our neck', 'we see: nothing in particular'])
+    expect(sum(made.rows)).toBeCloseTo(figure.value, 9)
+    const seen = of({ of: 'seen', position, cue: cue.id })
+    expect([seen.title, seen.plan]).toEqual([
+      'Side control, head and far arm: Far hand at our neck',
+      'We try Step-around armbar (8 s):',
+    ])
+    expect(sum(seen.rows)).toBeCloseTo(figure.seen![0].value, 9)
+    expect(explain(found.solution, { of: 'seen', position, cue: 'gone' as CueId })).toBeNull()
   })
 
   it('of what is not there is nothing', () => {

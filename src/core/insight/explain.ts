@@ -13,6 +13,7 @@ import { bestTried } from './tried'
 export type Question =
   | { of: 'position'; position: PositionId }
   | { of: 'move'; move: MoveId }
+  | { of: 'seen'; position: PositionId; cue: CueId | typeof NOTHING_SEEN }
   | (MetReaction & { of: 'net' | 'met' | 'concede' })
   | (MetReaction & { of: 'answer'; answer: number })
 
@@ -65,6 +66,11 @@ export function explain(solution: Solution, question: Question): Explanation | n
     const own = ownState(game, question.position)
     if (own >= game.arrivalsFrom) return seenApart(solution, own)
     return own < TERMINALS ? null : takenApart(solution, bestAction(solution, own), own)
+  }
+  if (question.of === 'seen') {
+    const sights = sightsOf(solution, ownState(game, question.position))
+    const seen = sights.find(({ cue }) => cueId(game, cue) === question.cue)
+    return seen ? takenApart(solution, bestAction(solution, seen.state), seen.state) : null
   }
   if (question.of === 'move') {
     const move = game.meaning.index.moves.findIndex(({ record }) => record.id === question.move)

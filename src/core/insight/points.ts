@@ -9,6 +9,7 @@ import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
 import { Courses } from '../solve/courses'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
+import { sightsOf } from '../solve/sights'
 import { solve } from '../solve/solve'
 
 /** Expected numbers an exchange, for one of the two. */
@@ -156,8 +157,9 @@ class ScoringPass {
   private actAll(t: number, policy: Int32Array, at: number, after: (seconds: number) => number): number {
     const { game, chances, courses } = this
     const here = new Float64Array(WIDTH)
+    this.see(t)
     let all = 0
-    for (let state = TERMINALS; state < game.stateCount; state++) {
+    for (let state = TERMINALS; state < game.arrivalsFrom; state++) {
       const from = this.at(t, state)
       if (chances[from] === 0) continue
       here.set(chances.subarray(from, from + WIDTH))
@@ -171,6 +173,20 @@ class ScoringPass {
       courses.forEachWay(state, (outcome, to, share) => this.go(here, a, outcome, to, share, left))
     }
     return all
+  }
+
+  /** Deals what is seen to those who have just come to a position; coming there has scored already. */
+  private see(t: number): void {
+    const { game, chances } = this
+    for (let state = game.arrivalsFrom; state < game.stateCount; state++) {
+      const from = this.at(t, state)
+      if (chances[from] === 0) continue
+      for (const { state: seen, share } of sightsOf(this.solution, state, t)) {
+        const to = this.at(t, seen)
+        for (let k = 0; k < WIDTH; k++) chances[to + k] = sure(chances[to + k]) + share * sure(chances[from + k])
+      }
+      chances.fill(0, from, from + WIDTH)
+    }
   }
 
   /** Adds the seconds of control during an action, or until it is broken off. */

@@ -148,6 +148,7 @@ class Names {
   title(asked: Question): string {
     if (asked.of === 'position') return this.place(asked.position)
     if (asked.of === 'move') return this.move(asked.move)
+    if (asked.of === 'seen') return `${this.place(asked.position)}: ${sayCue(this.chart, asked.cue)}`
     const by = asked.move === null ? 'while we hold still' : `to ${this.move(asked.move)}`
     const head = `${this.reaction(asked.reaction)}, ${by}`
     if (asked.of === 'net') return `Net: ${head}`

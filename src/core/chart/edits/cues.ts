@@ -2,16 +2,29 @@ import { idFromName } from '../../document/ids'
 import { NOTHING_SEEN } from '../cue'
 import { toCueId, type CueId, type MoveId, type PositionId } from '../ids'
 import type { Chart } from '../chart'
-import { idsIn, moveIn, positionIn } from './find'
+import { Gone, idsIn, moveIn, positionIn } from './find'
 
 /* What is seen on coming to a position, and which moves wait for it. */
 
-/** Charts a cue and lets it be seen in a position, in `count` of ten times. */
+/** Ten times, of which nothing in particular is seen at first where no cue is. */
+const TEN = 10
+
+/** Charts a cue and lets it be seen in a position, in `count` of the times at which nothing in particular was. */
 export function addCue(chart: Chart, position: PositionId, name: string, count: number): CueId {
   const id = toCueId(idFromName(name, new Set([...idsIn(chart.cues ?? []), NOTHING_SEEN])))
   chart.cues = [...(chart.cues ?? []), { id, name }]
+  const record = positionIn(chart, position)
+  const { [NOTHING_SEEN]: nothing = 0, ...others } = record.seen ?? { [NOTHING_SEEN]: TEN }
+  record.seen = { ...others, [NOTHING_SEEN]: Math.max(0, nothing - count) }
   setSeen(chart, position, id, count)
   return id
+}
+
+/** Calls a cue otherwise, wherever it is seen. Throws `Gone` where it is not charted. */
+export function renameCue(chart: Chart, id: CueId, name: string): void {
+  const cue = chart.cues?.find((one) => one.id === id)
+  if (!cue) throw new Gone('cue', id)
+  cue.name = name
 }
 
 /** How often of ten a cue, or nothing in particular, is seen on coming to a position. */
@@ -39,6 +52,14 @@ export function setWhen(chart: Chart, id: MoveId, cue: CueId, waits: boolean): v
   const when = waits ? [...others, cue] : others
   if (when.length) move.when = when
   else delete move.when
+}
+
+/** Another position that a move is tried from; it waits only for what is seen there, too. */
+export function setOrigin(chart: Chart, id: MoveId, from: PositionId): void {
+  const move = moveIn(chart, id)
+  const { seen } = positionIn(chart, from)
+  move.from = from
+  for (const cue of move.when ?? []) if (seen?.[cue] === undefined) setWhen(chart, id, cue, false)
 }
 
 /** Where no cue is left nothing is seen; where none has a count, nothing in particular is all that is. */

@@ -10,6 +10,7 @@ import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import SecondsField from '../../../components/SecondsField.vue'
+import { setOrigin } from '../../../core/chart/edits/cues'
 import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
 import { setKind, setLanding, setReply } from '../../../core/chart/edits/records'
@@ -82,7 +83,7 @@ function setList(field: HoldField['field'], ids: string[]) {
 
 async function setFrom(from: string) {
   const { id, name } = props.move
-  charts.edit(t('common.moveName', { name }), (draft) => setField(draft, 'moves', id, 'from', toPositionId(from)))
+  charts.edit(t('common.moveName', { name }), (draft) => setOrigin(draft, id, toPositionId(from)))
   await router.push({ path: `/worksheet/${from}`, query: { move: id } })
 }
 

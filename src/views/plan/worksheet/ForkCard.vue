@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Close } from '@element-plus/icons-vue'
 import IconButton from '../../../components/IconButton.vue'
-import { toReactionId } from '../../../core/chart/ids'
 import { present } from '../../../core/sure'
 import { computed, nextTick, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
@@ -14,7 +13,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
 import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
-import { triesOf } from '../../../core/chart/tries'
+import { reactionsMet, triesOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -37,7 +36,7 @@ const card = ref<HTMLElement>()
 const figure = computed(() => store.figures?.moves[props.move.id])
 const best = computed(() => store.figures?.positions[present(position.value).id])
 const isBest = computed(() => best.value?.best === props.move.id)
-const reactions = computed(() => Object.keys(props.move.tries?.reactions ?? {}).map(toReactionId))
+const reactions = computed(() => reactionsMet(props.move))
 /** Why it is not tried: the rules in force do not allow it, or we do it another way; empty where it is. */
 const forbidden = computed(() => {
   const otherWay = charts.chart?.settings?.ways?.find(({ aside }) => aside.includes(props.move.id))
@@ -59,6 +58,8 @@ const first = computed(() =>
     .filter((id) => !position.value?.holds?.includes(id))
     .map((id) => lookUp(chart.value.holds, id)?.name),
 )
+/** What must be seen for it to be tried. */
+const cues = computed(() => (props.move.when ?? []).flatMap((id) => lookUp(chart.value.cues ?? [], id)?.name ?? []))
 const guess = computed(() => sayGuess(chart.value, props.move.id, props.move.tries))
 /** What it answers. */
 const inReplyTo = computed(() => {
@@ -139,6 +140,7 @@ function onKey(event: KeyboardEvent) {
       }}</span>
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
       <span v-if="move.reply" class="small muted">{{ t('worksheet.onlyInReplyInReplyTo', { inReplyTo }) }}</span>
+      <span v-if="cues.length" class="small">{{ t('worksheet.onlyWhenWeSeeCues', { cues: cues.join('”, “') }) }}</span>
       <span v-if="first.length" class="small muted">{{
         t('worksheet.needsFirstFirst', { first: first.join(', ') })
       }}</span>

@@ -12,7 +12,7 @@ import { useParts } from '../../parts/layout/parts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
-const emit = defineEmits<{ say: []; theirs: [] }>()
+const emit = defineEmits<{ say: []; theirs: []; see: [] }>()
 const { position, moves, letters, select } = useWorksheet()
 const { show } = useParts()
 const charts = useCharts()
@@ -59,6 +59,8 @@ function setName(name: string) {
         <el-button link @click="emit('say')">{{ t('worksheet.move') }}</el-button>
         ·
         <el-button link @click="emit('theirs')">{{ t('common.whatTheyDo') }}</el-button>
+        ·
+        <el-button link @click="emit('see')">{{ t('worksheet.addWhatWeSee') }}</el-button>
         ·
         <el-button link @click="printScreen">{{ t('worksheet.print') }}</el-button>
         ·

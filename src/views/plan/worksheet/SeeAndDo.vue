@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { Close } from '@element-plus/icons-vue'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref } from 'vue'
+import { valueOf } from '../../../components/events'
+import IconButton from '../../../components/IconButton.vue'
+import InlineText from '../../../components/InlineText.vue'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { NOTHING_SEEN } from '../../../core/chart/cue'
+import { addCue, renameCue, setSeen, unsee } from '../../../core/chart/edits/cues'
+import { toCueId, type CueId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { useWorksheet } from '../../parts/inspectors/sheet'
+import { t } from '../../../words'
+import WaitingMoves from './WaitingMoves.vue'
+
+/** What one sees on coming to the position, how often of ten, what is done then and what it is worth: the worst first. */
+const { chart, position } = useWorksheet()
+const charts = useCharts()
+const store = useFigures()
+/** Of ten times, where a coach has only named what is seen. */
+const USUAL = 3
+
+const place = computed(() => present(position.value))
+const rows = computed(() => {
+  const figures = store.figures?.positions[place.value.id]?.seen ?? []
+  const { [NOTHING_SEEN]: nothing = 0, ...named } = place.value.seen ?? {}
+  const cues = Object.entries(named).map(([id, count]) => ({
+    ...{ id: toCueId(id), count, name: lookUp(chart.value.cues ?? [], id)?.name ?? id },
+    figure: figures.find(({ cue }) => cue === id),
+  }))
+  const rest = { id: NOTHING_SEEN, count: nothing, name: t('worksheet.nothingInParticular') } as const
+  const all = [...cues, { ...rest, figure: figures.find(({ cue }) => cue === NOTHING_SEEN) }]
+  return all.toSorted((a, b) => (a.figure?.value ?? 2) - (b.figure?.value ?? 2))
+})
+const bestOf = (best: string | null | undefined) =>
+  best === 'wait' ? t('worksheet.holdStill') : (lookUp(chart.value.moves, best ?? undefined)?.name ?? '')
+
+function setCount(cue: CueId | typeof NOTHING_SEEN, name: string, event: Event) {
+  const count = Number(valueOf(event))
+  const { id } = place.value
+  charts.edit(t('worksheet.howOftenWeSeeName', { name }), (draft) => setSeen(draft, id, cue, count))
+}
+
+const renameSeen = (cue: string, name: string) =>
+  charts.edit(t('worksheet.renameToName', { name }), (draft) => renameCue(draft, toCueId(cue), name))
+
+function remove(cue: string, name: string) {
+  const { id } = place.value
+  charts.edit(t('common.removeName', { name }), (draft) => unsee(draft, id, toCueId(cue)))
+  charts.tell(t('worksheet.nameIsNoLongerSeenHere', { name }), 'info', 'undo')
+}
+
+const typed = ref('')
+const field = ref<{ focus: () => void }>()
+function add() {
+  const name = typed.value.trim()
+  if (!name) return
+  const { id } = place.value
+  charts.edit(t('worksheet.weSeeName', { name }), (draft) => void addCue(draft, id, name, USUAL))
+  typed.value = ''
+}
+defineExpose({
+  focus: async () => {
+    await nextTick()
+    field.value?.focus()
+  },
+})
+
+/* A line that moves to its new place must not take the focus from who is typing in it. */
+let focused: Element | null = null
+onBeforeUpdate(() => (focused = document.activeElement))
+onUpdated(() => {
+  if (document.activeElement === document.body && focused instanceof HTMLElement && focused.isConnected) focused.focus()
+})
+</script>
+
+<template>
+  <article class="panel see" :aria-label="t('worksheet.seeAndDo')">
+    <h2>
+      {{ t('worksheet.seeAndDo') }}
+      <span class="muted small">{{ t('worksheet.whatWeSeeOnComingHere') }}</span>
+    </h2>
+    <ul v-if="place.seen">
+      <li v-for="row in rows" :key="row.id" :aria-label="t('worksheet.weSeeName', { name: row.name })">
+        <InlineText
+          v-if="row.id !== NOTHING_SEEN"
+          class="cue"
+          :value="row.name"
+          :label="t('worksheet.whatWeSee')"
+          required
+          @change="(name) => renameSeen(row.id, name)"
+        />
+        <span v-else class="cue muted">{{ row.name }}</span>
+        <label class="count muted small">
+          <SteadyInput
+            type="number"
+            min="0"
+            max="1000"
+            :aria-label="t('worksheet.nameOfTenTimes', { name: row.name })"
+            :value="row.count"
+            @change="(event) => setCount(row.id, row.name, event)"
+          />
+          {{ t('worksheet.ofTen') }}
+        </label>
+        <span class="then">
+          <WaitingMoves v-if="row.id !== NOTHING_SEEN" :cue="row.id" :name="row.name" />
+          <span v-if="row.figure" class="does">{{ t('worksheet.thenBest', { best: bestOf(row.figure.best) }) }}</span>
+        </span>
+        <AskedFigure
+          v-if="row.figure"
+          class="worth"
+          :value="row.figure.value"
+          :asked="{ of: 'seen', position: place.id, cue: row.id }"
+          :label="t('worksheet.worthWhenWeSeeName', { name: row.name })"
+        />
+        <IconButton
+          v-if="row.id !== NOTHING_SEEN"
+          class="off-paper"
+          :icon="Close"
+          :name="t('common.removeName', { name: row.name })"
+          @click="remove(row.id, row.name)"
+        />
+      </li>
+    </ul>
+    <form class="off-paper" @submit.prevent="add">
+      <el-input
+        ref="field"
+        v-model="typed"
+        maxlength="200"
+        :aria-label="t('worksheet.whatWeSee')"
+        :placeholder="t('worksheet.theirFarHandAtOurNeck')"
+        @keydown.stop
+      />
+      <el-button native-type="submit">{{ t('worksheet.weSeeIt') }}</el-button>
+    </form>
+  </article>
+</template>
+
+<style scoped>
+.see {
+  display: grid;
+  gap: var(--space-8);
+  padding: var(--space-12) var(--space-12) var(--space-8) var(--space-16);
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 112px minmax(0, 1.4fr) 40px 34px;
+  gap: var(--space-4) var(--space-8);
+  align-items: center;
+  min-height: var(--control);
+  padding: var(--space-4) 0;
+  border-top: 1px dotted var(--strong-line);
+}
+
+.cue {
+  font: var(--weight-strong) var(--type-lead) / 1.25 var(--label);
+}
+
+.count {
+  display: flex;
+  gap: var(--space-4);
+  align-items: center;
+  white-space: nowrap;
+}
+
+.count .el-input {
+  width: 64px;
+}
+
+.then {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-4) var(--space-8);
+  align-items: center;
+}
+
+.worth {
+  justify-self: end;
+}
+
+form .el-button {
+  flex: none;
+}
+
+form {
+  display: flex;
+  gap: var(--space-8);
+  max-width: 480px;
+}
+
+@media (width < 1440px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) 112px 40px 34px;
+  }
+
+  .then {
+    grid-row: 2;
+    grid-column: 1 / -1;
+  }
+}
+</style>
