@@ -111,6 +111,31 @@ describe('solve', () => {
     expect(finish + caught + ahead + even + behind).toBeCloseTo(1, 7)
   })
 
+  it('reports what is seen on coming to a position, what is best then, and how often they make us see it', () => {
+    type Seen = Record<string, { value: number; best: string; share: number }>
+    interface WithSeen {
+      [field: string]: unknown
+      positions: Record<string, { seen?: Seen }>
+    }
+    const fourth = JSON.parse(readFileSync(cases + 'expected-fourth.json', 'utf8')) as WithSeen[]
+    const run = fourth.find(({ chart, positions, seconds }) => chart === '9-seen.json' && positions && seconds)!
+    const { out } = ataque(
+      ...['solve', cases + run.chart, '--start', String(run.start), '--seconds', String(run.seconds), '--json'],
+      ...['--sharpness', String(run.sharpness), '--objective', String(run.objective), '--slips', String(run.slips)],
+      ...['--break-up', String(run.breakUp ?? 'never'), '--repeat', String(run.repeat)],
+    )
+    const report = JSON.parse(out) as WithSeen
+    const seen = Object.entries(run.positions).filter(([, wanted]) => wanted.seen)
+    expect(seen.length).toBeGreaterThan(0)
+    for (const [id, wanted] of seen) {
+      expect(report.positions[id]).toMatchObject({ best: null })
+      for (const [cue, { value, best, share }] of Object.entries(wanted.seen!))
+        expect(report.positions[id].seen![cue]).toEqual({
+          ...{ best, value: expect.closeTo(value, 9), share: expect.closeTo(share, 9) },
+        })
+    }
+  })
+
   it('reports bounds without a clock and costs of loose ends', () => {
     const chart = soundChart()
     chart.answers = []
