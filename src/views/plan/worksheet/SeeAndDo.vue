@@ -17,7 +17,7 @@ import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 import WaitingMoves from './WaitingMoves.vue'
 
-/** What one sees on coming to the position, how often of ten, what is done then and what it is worth: the worst first. */
+/** What one sees on coming to the position, how often, what is done then and what it is worth: the worst first. */
 const { chart, position } = useWorksheet()
 const charts = useCharts()
 const store = useFigures()
