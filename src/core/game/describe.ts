@@ -36,6 +36,18 @@ export function statesSeen(game: Game, state: number): number[] {
   return [...new Set(usual.map((s) => sure(game.sightState[s])))]
 }
 
+/**
+ * An action of a state, as `pick` finds it in a group; where one chooses by what is seen, of the most usual of those
+ * that have it. NONE where none has.
+ */
+export function actionSeen(game: Game, state: number, pick: (group: number) => number): number {
+  for (const seen of statesSeen(game, state)) {
+    const action = pick(sure(game.stateGroup[seen]))
+    if (action !== NONE) return action
+  }
+  return NONE
+}
+
 /** What of a game says which records it was made from. */
 type Named = Pick<Game, 'meaning'>
 

@@ -1,6 +1,6 @@
 import { sure } from '../sure'
 import type { Run } from '../chart/run'
-import { actionOfAnswer, actionOfMove, statesSeen } from '../game/describe'
+import { actionOfAnswer, actionOfMove, actionSeen } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import type { Solution } from '../solve/solution'
 
@@ -24,9 +24,8 @@ export function worthsAlong(
 
 function next(game: Game, state: number, step: Run['steps'][number]): number {
   if (state < TERMINALS) return NONE
-  const actions = statesSeen(game, state).map((seen) => actionOf(game, sure(game.stateGroup[seen]), step))
-  const a = actions.find((one) => one !== NONE)
-  if (a === undefined) return NONE
+  const a = actionSeen(game, state, (group) => actionOf(game, group, step))
+  if (a === NONE) return NONE
   const wanted = step.reaction
     ? OUTCOME.reaction
     : step.elsewhere

@@ -1,7 +1,7 @@
 import { present, sure } from '../sure'
 import type { NOTHING_SEEN } from '../chart/cue'
 import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
-import { actionName, actionOfMove, cueId, isProbe, positionId, reactionId, statesSeen } from '../game/describe'
+import { actionName, actionOfMove, actionSeen, cueId, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { endsOfGroup, overSeconds } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
@@ -101,12 +101,10 @@ function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
   const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
-  const actions = statesSeen(game, own).map((state) => {
-    const group = sure(game.stateGroup[state])
-    return move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m)
-  })
-  const a = actions.find((one) => one !== NONE)
-  if (a === undefined) return null
+  const a = actionSeen(game, own, (group) =>
+    move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m),
+  )
+  if (a === NONE) return null
   for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
     if (reactionId(game, sure(game.meaning.outcomeReaction[o])) !== reaction) continue
     return { state: sure(game.outcomeState[o]), against: move === null ? own : sure(game.meaning.stalledState[m]) }

@@ -1,6 +1,6 @@
 import { sure } from '../sure'
 import type { MoveId, ReactionId } from '../chart/ids'
-import { actionName, actionOfMove, moveId, reactionId, statesSeen } from '../game/describe'
+import { actionName, actionOfMove, actionSeen, moveId, reactionId } from '../game/describe'
 import { NONE, TERMINALS, type Game } from '../game/game'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
 
@@ -34,9 +34,8 @@ export function netsOf(solution: Solution): Net[] {
     const own = sure(game.meaning.ownState[move.from])
     if (move.probeOf !== undefined || move.isReply || own === NONE || own < TERMINALS) return []
     // What they do in reply is the same whatever is seen.
-    const actions = statesSeen(game, own).map((state) => actionOfMove(game, sure(game.stateGroup[state]), m))
-    const action = actions.find((one) => one !== NONE)
-    return action === undefined ? [] : netsOfAction(solution, m, action)
+    const action = actionSeen(game, own, (group) => actionOfMove(game, group, m))
+    return action === NONE ? [] : netsOfAction(solution, m, action)
   })
 }
 

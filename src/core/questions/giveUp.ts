@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId } from '../chart/ids'
 import { totalOf, wholeOf, withTallies, type Whole } from '../chart/tries'
 import { lookUp } from '../chart/lookUp'
-import { actionOfMove, statesSeen } from '../game/describe'
+import { actionOfMove, actionSeen } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { VariantSolver } from '../insight/variantSolver'
@@ -101,8 +101,7 @@ function wrongOf({ game, values }: Solution, id: MoveId): Wrong {
   const { index, ownState, stalledState, outcomeKind, outcomeReaction, groupPlace } = game.meaning
   const m = index.moves.findIndex(({ record }) => record.id === id)
   const own = sure(ownState[sure(index.moves[m]).from])
-  const actions = statesSeen(game, own).map((state) => actionOfMove(game, sure(game.stateGroup[state]), m))
-  const a = actions.find((one) => one !== NONE) ?? NONE
+  const a = actionSeen(game, own, (group) => actionOfMove(game, group, m))
   const level = sure(values[sure(stalledState[m])])
   const reactions = new Set<string>()
   const elsewhere = new Set<string>()

@@ -12,9 +12,10 @@ import { NEW_ANSWER } from '../../../core/chart/guesses'
 import { answerRefAt, type AnswerRef } from '../../../core/chart/edits/find'
 import { borrowTries, setTries } from '../../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
-import { talliedRounds } from '../../../core/chart/tries'
+import { isOwn, talliedRounds } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
+import { sayRace } from '../../../core/say/race'
 import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
@@ -35,7 +36,9 @@ const move = computed(() => present(lookUp(chart.value.moves, props.answer.move)
 const place = computed(() => answerRefAt(present(charts.chart), props.index))
 const name = computed(() => t('worksheet.moveInAnswer', { move: move.value.name }))
 /** The tries by which it goes: its own, or those of its move. */
-const guess = computed(() => sayGuess(chart.value, props.answer.move, props.answer.tries ?? move.value.tries))
+const guess = computed(() =>
+  sayGuess(chart.value, props.answer.move, isOwn(props.answer) ? props.answer.tries : move.value.tries),
+)
 const rounds = computed(() => talliedRounds(props.answer.tries ?? {}))
 
 /**
@@ -92,12 +95,18 @@ function onKey(event: KeyboardEvent) {
       :name="name"
       @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
     />
-    <RowButton v-else class="cold muted small" :data-tip="t('worksheet.giveItTriesOfItsOwn')" @click="own">
+    <span v-if="answer.race" class="muted small">{{ sayRace(answer.race) }}</span>
+    <RowButton
+      v-if="!isOwn(answer)"
+      class="cold muted small"
+      :data-tip="t('worksheet.giveItTriesOfItsOwn')"
+      @click="own"
+    >
       {{ t('worksheet.asWhenWeBeginWithIt') }}
     </RowButton>
     <span class="tools">
       <RowButton
-        v-if="answer.tries && move.tries"
+        v-if="isOwn(answer) && isOwn(move)"
         :data-tip="t('worksheet.goesAsWhenWeBeginWith')"
         :aria-label="t('worksheet.nameAsWhenWeBeginWith', { name })"
         @click="borrow"

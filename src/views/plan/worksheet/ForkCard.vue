@@ -11,6 +11,7 @@ import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
+import { sayRace } from '../../../core/say/race'
 import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
 import { reactionsMet, triesOf } from '../../../core/chart/tries'
@@ -185,6 +186,7 @@ function onKey(event: KeyboardEvent) {
       :name="move.name"
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
     />
+    <p v-if="move.race" class="muted small">{{ sayRace(move.race) }}</p>
     <p v-if="guess" class="muted small">{{ guess }}</p>
     <el-button v-if="move.reply" text class="cold" @click="tryCold">
       {{ t('worksheet.alsoTriedCold') }}
