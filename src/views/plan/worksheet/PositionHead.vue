@@ -64,9 +64,11 @@ function setName(name: string) {
         ·
         <el-button link @click="printScreen">{{ t('worksheet.print') }}</el-button>
         ·
-        <RouterLink :to="{ path: '/worksheet-paper', query: { of: position!.id } }">{{
-          t('worksheet.printSeveral')
-        }}</RouterLink>
+        <RouterLink
+          :to="{ path: '/worksheet-paper', query: { of: position!.id } }"
+          :aria-label="t('worksheet.printSeveral')"
+          >{{ t('worksheet.several') }}</RouterLink
+        >
       </p>
       <WhoIsAhead v-if="isGuess(position!, 'ahead')" :position="position!" />
     </div>
