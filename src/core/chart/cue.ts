@@ -5,6 +5,8 @@ import type { CueId } from './ids'
 
 /** In place of a cue: nothing in particular is seen. */
 export const NOTHING_SEEN = 'nothing'
+/** Times that we come to a position: what is seen is told of so many. */
+export const TEN = 10
 /** Cues that may be seen in one position, as many as anyone could tell apart on the mat. */
 export const MAX_SEEN = 12
 

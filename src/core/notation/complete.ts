@@ -1,9 +1,10 @@
 import { sure, present } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { PositionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
 import { nameKey, WORDS } from './fork'
 import { findReaction } from './names'
-import { bareOrQuoted } from './writeFork'
+import { bareOrQuoted } from './quoted'
 
 /** Offers for the caret. An option that is taken replaces the characters from index `from` up to the caret. */
 export interface Completion {
@@ -20,6 +21,13 @@ export function completeFork(chart: Chart, position: PositionId, line: string, c
   if (!part) return { from: caret, options: [] }
   const before = typed.slice(0, typed.length - sure(part[1]).length).trimEnd()
   const sign = before.slice(-1)
+  const waits = /\swhen\s+([^,]*)$/i.exec(sure(part[1]))
+  if (waits || /\swhen\s[^:;>()]*,\s*$/i.test(before)) {
+    const begun = waits ? sure(waits[1]) : sure(part[1]).trimStart()
+    const here = lookUp(chart.positions, position)?.seen ?? {}
+    const cues = (chart.cues ?? []).filter(({ id }) => here[id] !== undefined)
+    return { from: caret - begun.length, options: list(cues.filter(matcher(begun)), 'word') }
+  }
   const counted = /^\s*\d+([.,]\d+)?(\s*%|\s+of\s+\d+)?\s+/.exec(sure(part[1]))
   const word = sure(part[1]).slice(counted?.[0].length ?? present(/^\s*/.exec(sure(part[1])))[0].length)
   const from = caret - word.length
@@ -70,6 +78,6 @@ function matcher(word: string): (record: Named) => boolean {
     [name, ...aliases].some((text) => nameKey(text).startsWith(key) || nameKey(text).includes(` ${key}`))
 }
 
-const list = (records: Named[], kind: 'move' | 'reaction' | 'position') =>
+const list = (records: Named[], kind: Completion['options'][number]['kind']) =>
   records.slice(0, MAX_OFFERS).map(({ name }) => ({ insert: bareOrQuoted(name), label: name, kind }))
 const wordOption = (text: string) => ({ insert: text, label: text, kind: 'word' as const })

@@ -13,6 +13,8 @@ export interface Fork {
   place?: Name
   /** It is tried only as an answer. */
   isReply?: boolean
+  /** The cues that it waits for; absent: none. */
+  when?: Name[]
   body: Body
 }
 
@@ -37,6 +39,27 @@ export interface ForkAnswer {
   place?: Name
   /** Absent: the answer uses the tries of its move. */
   tries?: Body
+}
+
+/**
+ * What is seen on coming to a position, as one line:
+ *
+ *   seen far hand: 4 at our neck, 3 to the hip, 3 between
+ *
+ * Of ten times, how often we see what; the cues are then called "Far hand at our neck" and so on. What is not said is
+ * nothing in particular. A move that waits for a cue says so before its colon: "Americana when at our neck: 4 land".
+ */
+export interface SeenLine {
+  subject?: Name
+  cues: { count: number; name: Name }[]
+  /** Absent where the line does not say it. */
+  nothing?: number
+}
+
+/** A record that a line made. */
+export interface Created {
+  kind: 'position' | 'move' | 'reaction' | 'cue'
+  name: string
 }
 
 /** A name in the line, at indices `at` (included) to `end` (excluded); `byId`: written as #id. */
@@ -64,9 +87,17 @@ export const WORDS = {
   over: 'over',
   finish: 'finish',
   reply: 'only in reply',
+  when: 'when',
+  seen: 'seen',
 } as const
 /** Characters that a name may contain only in quotes. */
 export const SIGNS = ':;>,()[]?"#'
+
+/** The name of a new record: with a capital first letter. */
+export function asTitle(name: string): string {
+  const clean = name.trim().replace(/\s+/g, ' ')
+  return clean.charAt(0).toUpperCase() + clean.slice(1)
+}
 
 /** The form in which names are compared: lower case, single spaces. */
 export function nameKey(name: string): string {

@@ -1,8 +1,10 @@
 import type { Chart } from '../chart/chart'
+import { NOTHING_SEEN, type Cue } from '../chart/cue'
 import type { PositionId, ReactionId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
+import { lookUp } from '../chart/lookUp'
 import { nameKey, type Name } from './fork'
 import { reactionsMet } from '../chart/tries'
 
@@ -38,6 +40,27 @@ function find<R extends Named>(
 
 export function findPosition(chart: Chart, name: Name): Position | undefined {
   return find(chart.positions, name)
+}
+
+/** What is seen in a position, in the order of the chart. */
+const seenIn = (chart: Chart, position: PositionId): Cue[] => {
+  const { seen = {} } = lookUp(chart.positions, position) ?? {}
+  return (chart.cues ?? []).filter(({ id }) => id !== NOTHING_SEEN && seen[id] !== undefined)
+}
+
+/**
+ * The cue that is meant: one that is seen in the position before any other, by its name, by its name behind what the
+ * line says it is of ("far hand" and "at our neck"), and last by how it ends, where that tells it from the others here.
+ */
+export function findCue(chart: Chart, position: PositionId, name: Name, subject?: Name): Cue | undefined {
+  const here = seenIn(chart, position)
+  const whole = subject && { ...name, text: `${subject.text} ${name.text}` }
+  for (const cues of [here, chart.cues ?? []]) {
+    const found = (whole && !name.byId && find(cues, whole)) || find(cues, name)
+    if (found) return found
+  }
+  const ending = name.byId ? [] : here.filter((cue) => nameKey(cue.name).endsWith(` ${nameKey(name.text)}`))
+  return ending.length === 1 ? ending[0] : undefined
 }
 
 /** The move that a fork is about: among those tried from the position. */

@@ -1,10 +1,10 @@
 import { distance } from 'fastest-levenshtein'
 import type { Chart } from '../chart/chart'
-import { nameKey } from './fork'
+import { nameKey, type Created } from './fork'
 
 /** A name that is new to the chart but nearly one that it has. */
 export interface NearMiss {
-  kind: 'position' | 'move' | 'reaction'
+  kind: Created['kind']
   said: string
   /** The name or other name in the chart that may be meant. */
   meant: string
@@ -45,8 +45,8 @@ export function nearlyNamed(name: string, records: readonly Named[]): string | u
 }
 
 /** Of the records that a line would create, those whose names are nearly charted ones. */
-export function nearMisses(chart: Chart, created: readonly { kind: NearMiss['kind']; name: string }[]): NearMiss[] {
-  const records = { position: chart.positions, move: chart.moves, reaction: chart.reactions }
+export function nearMisses(chart: Chart, created: readonly Created[]): NearMiss[] {
+  const records = { position: chart.positions, move: chart.moves, reaction: chart.reactions, cue: chart.cues ?? [] }
   return created.flatMap(({ kind, name }) => {
     const meant = nearlyNamed(name, records[kind])
     return meant === undefined ? [] : [{ kind, said: name, meant }]

@@ -10,6 +10,7 @@ import {
   type ForkReaction,
   type ForkResult,
   type Name,
+  type SeenLine,
 } from './fork'
 import { scan, type Token } from './scan'
 
@@ -25,6 +26,20 @@ export function readFork(line: string): ForkResult<Fork> {
 export function readStill(line: string): ForkResult<ForkReaction[]> {
   return caught(() => new Reader(scan(line)).still())
 }
+
+/** Whether a line says what is seen, not a fork. */
+export function saysSeen(line: string): boolean {
+  const [first, second] = scan(line)
+  return first?.kind === 'name' && isSeen(first) && second?.kind === 'sign' && second.text === ':'
+}
+
+/** Parses what is seen on coming to a position. */
+export function readSeen(line: string): ForkResult<SeenLine> {
+  return caught(() => new Reader(scan(line)).seen())
+}
+
+const isSeen = ({ text, quoted, byId }: { text: string; quoted: boolean; byId: boolean }) =>
+  !quoted && !byId && /^seen\b/i.test(text)
 
 /** How many tries there are where nobody says another number. */
 const TRIES = 10
@@ -51,15 +66,61 @@ class Reader {
   constructor(private readonly tokens: Token[]) {}
 
   fork(): Fork {
-    const move = this.name('begin with the name of a move')
+    const { move, when: before } = withoutWhen(this.peek(), this.name('begin with the name of a move'))
+    const waits = before && this.more(before)
     const place = this.place()
-    const isReply = this.takeWord(WORDS.reply)
+    const { isReply, when = waits } = this.manner()
     if (!this.takeSign(':') && this.peek().kind !== 'number') {
       this.fail('say how ten tries go, such as "4 of 10"')
     }
     const body = this.body()
     if (this.peek().kind !== 'end') this.fail('expected a semicolon before this, or the end of the line')
-    return { move, ...(place ? { place } : {}), ...(isReply ? { isReply } : {}), body }
+    return { move, ...(place ? { place } : {}), ...(isReply ? { isReply } : {}), ...(when ? { when } : {}), body }
+  }
+
+  seen(): SeenLine {
+    const { text, at, end } = this.name('begin with "seen"')
+    const subject = text.slice(WORDS.seen.length).trim()
+    this.expect(':', 'say how often of ten we see what, such as "seen far hand: 4 at our neck, 3 to the hip"')
+    const line: SeenLine = {
+      ...(subject ? { subject: { text: subject, at: end - subject.length, end } } : {}),
+      cues: [],
+    }
+    do {
+      if (this.peek().kind === 'end') break
+      const { count } = this.share('say how many of ten first, such as "4 at our neck"', TRIES)
+      if (this.takeWord(WORDS.nothing)) line.nothing = (line.nothing ?? 0) + count
+      else line.cues.push({ count, name: this.name('say what we see') })
+    } while (this.takeSign(',') || this.takeSign(';'))
+    if (this.peek().kind !== 'end') this.fail('expected a comma before this, or the end of the line')
+    if (!line.cues.length) this.failAt(at, end, 'say what we see, such as "seen far hand: 4 at our neck"')
+    return line
+  }
+
+  /** Whether it is only in reply, and the cues that it waits for: "only in reply when at our neck". */
+  private manner(): { isReply: boolean; when?: Name[] } {
+    const token = this.peek()
+    const isBare = token.kind === 'name' && !token.quoted && !token.byId
+    const said = isBare ? /^(only in reply)?\s*(when\b)?\s*(.*)$/i.exec(token.text) : null
+    const [, reply, when, cue = ''] = said ?? []
+    if ((!reply && !when) || (!when && cue)) return { isReply: false }
+    this.next++
+    const isReply = Boolean(reply)
+    if (!when) return { isReply }
+    const { end } = token
+    return { isReply, when: cue ? this.more({ text: cue, at: end - cue.length, end }) : this.names() }
+  }
+
+  /** What is first said, and what stands behind commas. */
+  private more(first: Name): Name[] {
+    return this.takeSign(',') ? [first, ...this.names()] : [first]
+  }
+
+  private names(): Name[] {
+    const names: Name[] = []
+    do names.push(this.name('say what we see then'))
+    while (this.takeSign(','))
+    return names
   }
 
   /** What they do while we hold still: reactions alone, as in a fork. */
@@ -233,5 +294,17 @@ class Reader {
 
   private failAt(at: number, end: number, message: string): never {
     throw new Misread({ at, end, message })
+  }
+}
+
+/** A move and what it waits for, said in one: "Americana when at our neck". A name in quotes is left whole. */
+function withoutWhen(token: Token, move: Name): { move: Name; when?: Name } {
+  const said =
+    token.kind === 'name' && !token.quoted && !token.byId ? /^(.*\S)\s+when\s+(\S.*)$/i.exec(token.text) : null
+  if (!said) return { move }
+  const [, name = '', cue = ''] = said
+  return {
+    move: { ...move, text: name, end: move.at + name.length },
+    when: { text: cue, at: move.end - cue.length, end: move.end },
   }
 }

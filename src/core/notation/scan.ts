@@ -71,7 +71,8 @@ function bareName(rest: string, at: number, before: Token | undefined): Token {
   while (length < rest.length && !SIGNS.includes(sure(rest[length]))) length++
   const words = rest.slice(0, length)
   const isAnswer = before?.kind === 'sign' && (before.text === '>' || before.text === ',')
-  const tries = isAnswer ? OF_TEN_BEGUN.exec(words) : before ? null : OF_TEN.exec(words)
+  const isHead = !before || (before.kind === 'sign' && before.text === ')')
+  const tries = isAnswer ? OF_TEN_BEGUN.exec(words) : isHead ? OF_TEN.exec(words) : null
   const text = (tries ? words.slice(0, tries.index) : words).trimEnd()
   return { kind: 'name', text, quoted: false, byId: false, at, end: at + text.length }
 }

@@ -1,38 +1,39 @@
 import { present } from '../sure'
 import type { Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
-import { END_IDS, isEndId } from '../chart/ids'
+import { END_IDS, isEndId, type CueId, type PositionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Reaction } from '../chart/reaction'
 import { totalOf, triesOf, type Tries } from '../chart/tries'
-import { nameKey, SIGNS, WORDS, type Name } from './fork'
-import { findAnswer, findMove, findPosition, findReaction } from './names'
+import { nameKey, WORDS, type Name } from './fork'
+import { findAnswer, findCue, findMove, findPosition, findReaction } from './names'
+import { bareOrQuoted } from './quoted'
+import { subjectIn } from './writeSeen'
 
 /** A move's fork as one line. Applying that line again with `applyFork` changes nothing. */
 export function writeFork(chart: Chart, move: Move): string {
   const head = write(move, (name) => findMove(chart, move.from, name))
   const reply = move.reply ? ` ${WORDS.reply}` : ''
-  return `${head}${placed(chart, move.to)}${reply}: ${body(chart, triesOf(move), move, true)}`.trimEnd()
+  const when = move.when?.length
+    ? ` ${WORDS.when} ${move.when.map((id) => waitsFor(chart, move.from, id)).join(', ')}`
+    : ''
+  return `${head}${placed(chart, move.to)}${reply}${when}: ${body(chart, triesOf(move), move, true)}`.trimEnd()
+}
+
+/** The cue that a move waits for: as it ends, where that tells it from what else is seen in the position. */
+function waitsFor(chart: Chart, position: PositionId, id: CueId): string {
+  const cue = lookUp(chart.cues ?? [], id)
+  if (!cue) return `#${id}`
+  const short = cue.name.trim().slice(subjectIn(chart, position).length).trim()
+  const isTold = short && findCue(chart, position, { text: short, at: 0, end: 0 })?.id === id && !short.includes('"')
+  return isTold ? bareOrQuoted(short) : write(cue, (name) => findCue(chart, position, name))
 }
 
 /** The record's name, or its id as #id where `find` would take the name for another record. */
 function write<R extends { id: string; name: string }>(record: R, find: (name: Name) => R | undefined): string {
   const name = { text: record.name, at: 0, end: 0 }
   return find(name)?.id === record.id && !record.name.includes('"') ? bareOrQuoted(record.name) : `#${record.id}`
-}
-
-const KEYWORD = /^(lands?|nothing|caught|over|ends in\b.*|of|finish|only in reply)$/i
-
-/** The name, in quotes where the parser would read it as something else. */
-export function bareOrQuoted(name: string): string {
-  const clean = name.trim()
-  const isPlain =
-    ![...SIGNS].some((sign) => clean.includes(sign)) &&
-    !/^\d/.test(clean) &&
-    !/\s\d+([.,]\d+)?(\s*%|\s+of(\s+\d+([.,]\d+)?)?)?(\s+lands?)?$/.test(clean) &&
-    !/\s{2}/.test(clean) &&
-    !KEYWORD.test(clean)
-  return isPlain ? clean : `"${clean}"`
 }
 
 const KEY_PLACES: readonly string[] = [WORDS.finish, ...END_IDS]

@@ -1,13 +1,10 @@
 import { idFromName } from '../../document/ids'
-import { NOTHING_SEEN } from '../cue'
+import { NOTHING_SEEN, TEN } from '../cue'
 import { toCueId, type CueId, type MoveId, type PositionId } from '../ids'
 import type { Chart } from '../chart'
 import { Gone, idsIn, moveIn, positionIn } from './find'
 
 /* What is seen on coming to a position, and which moves wait for it. */
-
-/** Ten times, of which nothing in particular is seen at first where no cue is. */
-const TEN = 10
 
 /** Charts a cue and lets it be seen in a position, in `count` of the times at which nothing in particular was. */
 export function addCue(chart: Chart, position: PositionId, name: string, count: number): CueId {

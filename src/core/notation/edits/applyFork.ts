@@ -3,6 +3,7 @@ import {
   toMoveId,
   toPositionId,
   toReactionId,
+  type CueId,
   type MoveId,
   type PositionId,
   type ReactionId,
@@ -20,9 +21,11 @@ import type { Reaction } from '../../chart/reaction'
 import type { Kind } from '../../chart/words'
 import { comesToSomething, isOwn, reactionsMet, totalOf, wholeOf, type Tries } from '../../chart/tries'
 import {
+  asTitle,
   nameKey,
   WORDS,
   type Body,
+  type Created,
   type Fork,
   type ForkAnswer,
   type ForkError,
@@ -30,12 +33,12 @@ import {
   type ForkResult,
   type Name,
 } from '../fork'
-import { findAnswer, findMove, findPosition, findReaction } from '../names'
+import { findAnswer, findCue, findMove, findPosition, findReaction } from '../names'
 
 /** What applying a fork made: the move, and the records that were created. */
 export interface Said {
   move: MoveId
-  created: { kind: 'position' | 'move' | 'reaction'; name: string }[]
+  created: Created[]
 }
 
 /**
@@ -64,14 +67,14 @@ export function applyStill(chart: Chart, position: PositionId, said: ForkReactio
 /** What saying what they do made: their reactions, and the records that were created. */
 export interface StillSaid {
   reactions: ReactionId[]
-  created: Said['created']
+  created: Created[]
 }
 
 /** Mean seconds until they do something while we hold still, until the coach says it. */
 const STILL_EVERY = 10
 
 /** Creates the move that a fork begins with, if it is new and the fork says where it leads; adds it to `created`. */
-export function nameHead(chart: Chart, position: PositionId, { move, place }: Fork, created: Said['created']): void {
+export function nameHead(chart: Chart, position: PositionId, { move, place }: Fork, created: Created[]): void {
   if (move.byId || !(place || finishesByName(move.text)) || findMove(chart, position, move)) return
   const speaker = new Speaker(chart, position)
   speaker.newMove(move, place, position)
@@ -91,25 +94,40 @@ interface Meeting {
 
 class Speaker {
   readonly errors: ForkError[] = []
-  readonly created: Said['created'] = []
+  readonly created: Created[] = []
 
   constructor(
     private readonly chart: Chart,
     private readonly position: PositionId,
   ) {}
 
-  say({ move: name, place, isReply, body }: Fork): MoveId {
+  say({ move: name, place, isReply, when = [], body }: Fork): MoveId {
     const known = findMove(this.chart, this.position, name)
     const move = known ?? this.newMove(name, place, this.position)
     if (known && place) move.to = this.landing(place)
     if (isReply) move.reply = true
     else delete move.reply
+    const cues = [...new Set(when.flatMap((cue) => this.cues(cue)))]
+    if (cues.length) move.when = cues
+    else delete move.when
     const tries = this.tries(body, move, known?.tries)
     if (comesToSomething(wholeOf({ ...move, tries }))) move.tries = tries
     else if (isReply && !totalOf(tries)) delete move.tries
     else this.fail(name, 'at least one try must land or meet a reaction')
     for (const said of body.reactions) if (said.answers) this.setAnswers(said, this.reaction(said, move))
     return move.id
+  }
+
+  /** What is meant by "at our neck", or by "at our neck or to the hip": only what is seen in the position. */
+  private cues(name: Name): CueId[] {
+    const { seen = {} } = positionIn(this.chart, this.position)
+    const parts = findCue(this.chart, this.position, name) ? [name.text] : name.text.split(/\s+or\s+/i)
+    return parts.flatMap((text) => {
+      const cue = findCue(this.chart, this.position, { ...name, text })
+      if (cue && seen[cue.id] !== undefined) return [cue.id]
+      this.fail(name, `"${text}" is not seen here: say first how often, such as "seen: 4 ${text}"`)
+      return []
+    })
   }
 
   sayStill(said: ForkReaction[]): ReactionId[] {
@@ -270,12 +288,6 @@ class Speaker {
 }
 
 const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id }) => id))
-
-/** The name of a new record: with a capital first letter. */
-function asTitle(name: string): string {
-  const clean = name.trim().replace(/\s+/g, ' ')
-  return sure(clean[0]).toUpperCase() + clean.slice(1)
-}
 
 function add(counts: Record<string, number>, id: string, n: number): void {
   if (n > 0) counts[id] = (counts[id] ?? 0) + n

@@ -1,47 +1,69 @@
 import { copyOf } from '../../typed'
 import type { Chart } from '../../chart/chart'
 import type { MoveId, PositionId } from '../../chart/ids'
-import { applyFork, applyStill, nameHead, type Said, type StillSaid } from './applyFork'
-import type { Fork, ForkError, ForkResult } from '../fork'
-import { readFork, readStill } from '../readFork'
+import { applyFork, applyStill, nameHead, type StillSaid } from './applyFork'
+import type { Created, Fork, ForkError, ForkResult, SeenLine } from '../fork'
+import { readFork, readSeen, readStill, saysSeen } from '../readFork'
+import { applySeen } from './applySeen'
 
 export interface LineError extends ForkError {
   /** Index of the line, from 0. */
   line: number
 }
 
-export type SayResult =
-  { ok: true; value: { moves: MoveId[]; created: Said['created'] } } | { ok: false; errors: LineError[] }
+export type SayResult = { ok: true; value: SaidLines } | { ok: false; errors: LineError[] }
+
+export interface SaidLines {
+  moves: MoveId[]
+  created: Created[]
+  isSeenSaid: boolean
+}
 
 /**
- * Applies several forks of one position, one a line; blank lines are skipped. The moves that lines begin with are all
- * created before any answer is looked up, so the order of lines does not matter. If any line has an error, the chart is
- * not changed and the errors are returned.
+ * Applies several lines to one position: forks, and what is seen there; blank lines are skipped. What is seen comes
+ * first, and the moves that lines begin with are all created before any answer is looked up, so the order of lines does
+ * not matter. If any line has an error, the chart is not changed and the errors are returned.
  */
 export function sayLines(chart: Chart, position: PositionId, text: string): SayResult {
-  const errors: LineError[] = []
-  const forks: { line: number; fork: Fork }[] = []
-  text.split(/\r?\n/).forEach((line, i) => {
-    if (!line.trim()) return
-    const fork = readFork(line)
-    if (fork.ok) forks.push({ line: i, fork: fork.value })
-    else errors.push(...fork.errors.map((error) => ({ ...error, line: i })))
-  })
+  const { forks, seen, errors } = readLines(text)
+  if (errors.length) return { ok: false, errors }
   const copy = copyOf(chart)
-  const created: Said['created'] = []
-  const moves: MoveId[] = []
-  if (!errors.length) for (const { fork } of forks) nameHead(copy, position, fork, created)
-  for (const { line, fork } of errors.length ? [] : forks) {
-    const said = applyFork(copy, position, fork)
-    if (!said.ok) errors.push(...said.errors.map((error) => ({ ...error, line })))
-    else {
-      moves.push(said.value.move)
-      created.push(...said.value.created)
-    }
+  const value: SaidLines = { moves: [], created: [], isSeenSaid: seen.length > 0 }
+  for (const { line, said } of seen) take(applySeen(copy, position, said), line, ({ created }) => add(created))
+  for (const { said } of forks) nameHead(copy, position, said, value.created)
+  for (const { line, said } of forks) {
+    take(applyFork(copy, position, said), line, ({ move, created }) => {
+      value.moves.push(move)
+      add(created)
+    })
   }
   if (errors.length) return { ok: false, errors }
-  take(chart, copy)
-  return { ok: true, value: { moves, created } }
+  takeOver(chart, copy)
+  return { ok: true, value }
+
+  function add(created: Created[]) {
+    value.created.push(...created)
+  }
+
+  function take<T>(result: ForkResult<T>, line: number, then: (value: T) => void) {
+    if (result.ok) then(result.value)
+    else errors.push(...result.errors.map((error) => ({ ...error, line })))
+  }
+}
+
+/** What lines say, each with its index; with what is wrong with those that cannot be read. */
+function readLines(text: string) {
+  const forks: { line: number; said: Fork }[] = []
+  const seen: { line: number; said: SeenLine }[] = []
+  const errors: LineError[] = []
+  text.split(/\r?\n/).forEach((words, line) => {
+    if (!words.trim()) return
+    const read = saysSeen(words) ? readSeen(words) : readFork(words)
+    if (!read.ok) errors.push(...read.errors.map((error) => ({ ...error, line })))
+    else if ('cues' in read.value) seen.push({ line, said: read.value })
+    else forks.push({ line, said: read.value })
+  })
+  return { forks, seen, errors }
 }
 
 /**
@@ -53,16 +75,17 @@ export function sayStill(chart: Chart, position: PositionId, line: string): Fork
   if (!read.ok) return read
   const copy = copyOf(chart)
   const said = applyStill(copy, position, read.value)
-  if (said.ok) take(chart, copy)
+  if (said.ok) takeOver(chart, copy)
   return said
 }
 
 /** Takes over what a copy of the chart says. */
-function take(chart: Chart, copy: Chart): void {
+function takeOver(chart: Chart, copy: Chart): void {
   chart.positions = keeping(chart.positions, copy.positions)
   chart.moves = keeping(chart.moves, copy.moves)
   chart.reactions = keeping(chart.reactions, copy.reactions)
   chart.answers = keeping(chart.answers, copy.answers)
+  if (copy.cues) chart.cues = keeping(chart.cues ?? [], copy.cues)
 }
 
 /** The copied records, with those that did not change replaced by the original objects. */

@@ -6,7 +6,12 @@ import { t } from '../../../words'
 
 /** What a text that is being typed would make: the tries drawn, and what is new to the chart. */
 const props = defineProps<{ preview: Preview }>()
-const KINDS = { position: t('frame.position'), move: t('frame.move'), reaction: t('add.whatTheyDo') }
+const KINDS = {
+  position: t('frame.position'),
+  move: t('frame.move'),
+  reaction: t('add.whatTheyDo'),
+  cue: t('add.whatWeSee'),
+}
 const fresh = computed(() => {
   const seen = new Set<string>()
   return props.preview.created.filter(({ kind, name }) => !seen.has(`${kind} ${name}`) && seen.add(`${kind} ${name}`))
@@ -20,6 +25,9 @@ const fresh = computed(() => {
       <span class="strip" inert><TenTries :parts="parts" :name="name" small /></span>
       <span class="small">{{ text }}</span>
     </div>
+    <p v-if="preview.seen" class="small">
+      <b>{{ t('add.onComingHere') }}</b> {{ preview.seen }}
+    </p>
     <p v-if="fresh.length" class="small">
       <span class="muted">{{ t('add.new') }}</span>
       <span v-for="{ kind, name } in fresh" :key="`${kind} ${name}`" class="new"

@@ -5,10 +5,10 @@ import type { Chart } from '../../../core/chart/chart'
 import type { PositionId, ReactionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { triesOf } from '../../../core/chart/tries'
-import type { Said } from '../../../core/notation/edits/applyFork'
 import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
-import type { ForkError } from '../../../core/notation/fork'
+import type { Created, ForkError } from '../../../core/notation/fork'
 import { nearMisses, type NearMiss } from '../../../core/notation/near'
+import { writeSeen } from '../../../core/notation/writeSeen'
 import { placeName } from '../../../core/chart/placeNames'
 import { lowerFirst } from '../../../core/say/speech'
 import { useWorksheet, stripIn } from '../inspectors/sheet'
@@ -18,7 +18,9 @@ import { t } from '../../../words'
 export interface Preview {
   /** Of each move that is said: its tries drawn, and where it leads. */
   strips: { name: string; leads: string; parts: TryPart[]; text: string }[]
-  created: Said['created']
+  /** What is seen on coming here, as a line; absent where nothing of it is said. */
+  seen?: string
+  created: Created[]
   near: NearMiss[]
   errors: ForkError[]
 }
@@ -41,7 +43,7 @@ export function previewOf(chart: Chart, position: PositionId, text: string): Pre
   const next = { ...chart }
   const said = sayLines(next, position, text)
   if (!said.ok) return { strips: [], created: [], near: [], errors: said.errors }
-  const { created, moves } = said.value
+  const { created, moves, isSeenSaid } = said.value
   const strips = moves.flatMap((id) => {
     const move = lookUp(next.moves, id)
     if (!move) return []
@@ -56,7 +58,8 @@ export function previewOf(chart: Chart, position: PositionId, text: string): Pre
           : placeName(next.positions, move.to)
     return [{ name: move.name, leads, parts, text: inWords(parts) }]
   })
-  return { strips, created, near: nearMisses(chart, created), errors: [] }
+  const seen = isSeenSaid ? { seen: writeSeen(next, position) } : {}
+  return { strips, ...seen, created, near: nearMisses(chart, created), errors: [] }
 }
 
 /** What saying what they do while we hold still would do: the records that it makes, and what is wrong with it. */

@@ -1,8 +1,9 @@
 import { useStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
-import type { PositionId } from '../../../core/chart/ids'
+import type { MoveId, PositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
+import type { Created } from '../../../core/notation/fork'
 import type { LineError } from '../../../core/notation/edits/sayLines'
 import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
 import { present, sure } from '../../../core/sure'
@@ -22,18 +23,11 @@ export function useSaying() {
     const { id } = present(position.value)
     const trial = sayLines({ ...chart.value }, id, text)
     error.value = trial.ok ? null : sure(trial.errors[0])
-    if (!trial.ok || !trial.value.moves.length) return false
+    if (!trial.ok || !(trial.value.moves.length || trial.value.isSeenSaid)) return false
     const { moves, created } = trial.value
-    const name = lookUp(chart.value.moves, sure(moves[0]))?.name ?? created[0]?.name ?? t('add.aMove')
-    edit(
-      moves.length > 1
-        ? t('common.sayMoves', { moves: t('count.move', moves.length) })
-        : t('common.sayMoves', { moves: name }),
-      (draft) => {
-        sayLines(draft, id, text)
-      },
-    )
-    select(sure(moves[0]))
+    edit(labelOf(moves, created), (draft) => void sayLines(draft, id, text))
+    const [first] = moves
+    if (first) select(first)
     return true
   }
 
@@ -46,6 +40,13 @@ export function useSaying() {
     edit(t('add.whatTheyDoInName', { name }), (draft) => void sayStill(draft, id, line))
     select(undefined, sure(trial.value.reactions[0]))
     return true
+  }
+
+  /** What the lines are called in what can be taken back. */
+  function labelOf([first, ...others]: MoveId[], created: Created[]): string {
+    if (!first) return t('add.whatIsSeenInName', { name: present(position.value).name })
+    const name = lookUp(chart.value.moves, first)?.name ?? created[0]?.name ?? t('add.aMove')
+    return t('common.sayMoves', { moves: others.length ? t('count.move', others.length + 1) : name })
   }
 
   function edit(label: string, change: (draft: Chart) => void) {

@@ -9,10 +9,12 @@ import { NOTHING_SEEN } from '../../../core/chart/cue'
 import { addCue, renameCue, setSeen, unsee } from '../../../core/chart/edits/cues'
 import { toCueId, type CueId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
+import { saysSeen } from '../../../core/notation/readFork'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
+import { useSaying } from '../../parts/add/saying'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 import WaitingMoves from './WaitingMoves.vue'
@@ -55,12 +57,15 @@ function remove(cue: string, name: string) {
 }
 
 const typed = ref('')
+const { error, say } = useSaying()
 const field = ref<{ focus: () => void }>()
 function add() {
   const name = typed.value.trim()
   if (!name) return
   const { id } = place.value
-  charts.edit(t('worksheet.weSeeName', { name }), (draft) => void addCue(draft, id, name, USUAL))
+  if (saysSeen(name)) {
+    if (!say(name)) return
+  } else charts.edit(t('worksheet.weSeeName', { name }), (draft) => void addCue(draft, id, name, USUAL))
   typed.value = ''
 }
 defineExpose({
@@ -137,6 +142,7 @@ onUpdated(() => {
       />
       <el-button native-type="submit">{{ t('worksheet.weSeeIt') }}</el-button>
     </form>
+    <p v-if="error" class="warn small" role="alert">{{ error.message }}</p>
   </article>
 </template>
 
