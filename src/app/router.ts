@@ -32,6 +32,11 @@ const routes: RouteRecordRaw[] = [
     component: () => import('../views/plan/worksheet/WorksheetPaper.vue'),
   },
   {
+    path: '/see-and-do',
+    meta: ofChart('worksheet.seeAndDoCards'),
+    component: () => import('../views/plan/worksheet/SeeCards.vue'),
+  },
+  {
     path: '/holds/:position?',
     meta: ofChart('common.holds'),
     component: () => import('../views/plan/holds/HoldsSheet.vue'),

@@ -1,6 +1,7 @@
-import { sure, present } from '../sure'
+import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import type { ReactionId } from '../chart/ids'
+import type { Move } from '../chart/move'
 import { isOwn } from '../chart/tries'
 import type { Scenario } from '../game/scenario'
 import { unansweredOf } from '../insight/looseEnds'
@@ -12,12 +13,15 @@ import { promiseOfMet } from './shortlist'
 import type { MetWhere } from '../insight/looseEnds'
 import { allMet, keyOfMet, timesPossible, withUsedMore, withUsedMoreEverywhere } from './met'
 import type { Job } from '../job'
+import { allPlaced, keyOfPlaced, placesPossible, promiseOfPlaced, withPlacedMore, type SeenWhere } from './placed'
 import { solved, startWorth } from './solved'
+import type { DrillTarget } from './target'
 
-/**
- * One reaction that they use twice as often, and what that costs the start’s value once we play our best against it.
- */
-export interface Blow extends MetWhere {
+/** One thing that they may do more often: a reaction where it is met, or where they put what we look for. */
+export type Way = MetWhere | SeenWhere
+
+/** One of them twice as often, and what that costs the start’s value once we play our best against it. */
+export type Blow = Way & {
   cost: number
   /** The start's value afterwards. */
   worth: number
@@ -50,7 +54,7 @@ const TRIED = 6
 const LEAST = 0.0005
 
 /**
- * The three reactions that cost us most if used twice as often, each on top of the ones before, with our plan solved
+ * The three things of theirs that cost us most if done twice as often, each on top of the ones before, with our plan solved
  * anew each time; then the one repair that brings back most. Null where the chart cannot be computed.
  */
 export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> {
@@ -63,17 +67,18 @@ export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> 
   const steps = BLOWS * (TRIED + 1) + 2 * BLOWS + 1
   for (let blow = 0; blow < BLOWS && solution; blow++) {
     const near = new VariantSolver(now, solution.game)
-    let worst: { met: MetWhere; chart: Chart; worth: number } | null = null
-    for (const met of shortlisted(now, solution, blows)) {
-      const other = withUsedMore(now, met, TIMES)
+    let worst: { way: Way; chart: Chart; worth: number } | null = null
+    for (const way of shortlisted(now, solution, blows)) {
+      const other = withMore(now, way, TIMES)
       const left = near.startWorth(other)
       yield Math.min(0.99, ++done / steps)
-      if (left !== null && (!worst || left < worst.worth)) worst = { met, chart: other, worth: left }
+      if (left !== null && (!worst || left < worst.worth)) worst = { way, chart: other, worth: left }
     }
     const before = blows.at(-1)?.worth ?? worth
     if (!worst || before - worst.worth < LEAST) break
-    const times = timesPossible(now, worst.met, TIMES)
-    blows.push({ ...worst.met, cost: before - worst.worth, worth: worst.worth, times })
+    const { way } = worst
+    const times = isPlaced(way) ? placesPossible(now, way, TIMES) : timesPossible(now, way, TIMES)
+    blows.push({ ...way, cost: before - worst.worth, worth: worst.worth, times })
     now = worst.chart
     solution = solved(now, scenario, { everySecond: true })
     yield Math.min(0.99, ++done / steps)
@@ -103,18 +108,28 @@ function* worstShift(chart: Chart, scenario: Scenario, worth: number, done: numb
   return worst
 }
 
-function shortlisted(chart: Chart, solution: Solution, blows: readonly MetWhere[]): MetWhere[] {
-  const used = new Set(blows.map(keyOfMet))
-  const promise = promiseOfMet(solution, occupancyOf(solution))
-  return allMet(chart)
-    .filter((met) => !used.has(keyOfMet(met)) && (promise.get(keyOfMet(met)) ?? 0) > 0)
-    .sort((a, b) => present(promise.get(keyOfMet(b))) - present(promise.get(keyOfMet(a))))
+function shortlisted(chart: Chart, solution: Solution, blows: readonly Way[]): Way[] {
+  const used = new Set(blows.map(keyOfWay))
+  const occupancy = occupancyOf(solution)
+  const promises = new Map([...promiseOfMet(solution, occupancy), ...promiseOfPlaced(solution, occupancy)])
+  const promise = (way: Way) => promises.get(keyOfWay(way)) ?? 0
+  const ways: Way[] = [...allMet(chart), ...allPlaced(chart)]
+  return ways
+    .filter((way) => !used.has(keyOfWay(way)) && promise(way) > 0)
+    .sort((a, b) => promise(b) - promise(a))
     .slice(0, TRIED)
 }
 
+export const isPlaced = (way: Way): way is SeenWhere => 'cue' in way
+export const keyOfWay = (way: Way): string => (isPlaced(way) ? keyOfPlaced(way) : keyOfMet(way))
+
+/** The chart if they do one thing `times` as often. */
+export const withMore = (chart: Chart, way: Way, times: number): Chart =>
+  isPlaced(way) ? withPlacedMore(chart, way, times) : withUsedMore(chart, way, times)
+
 /**
- * The best repair: one more of ten for an answer that is there, or a new answer where there is none, measured while
- * they do all of it.
+ * The best repair: a drill step for an answer that is there or for what is done when we see it, or a new answer where
+ * there is none, measured while they do all of it.
  */
 function* bestRepair(
   chart: Chart,
@@ -128,13 +143,16 @@ function* bestRepair(
   if (!solution || worth === undefined) return null
   const open = new Set(unansweredOf(solution.game.meaning.index).map(keyOfMet))
   const repairs: [Chart, Gain][] = blows.flatMap((blow): [Chart, Gain][] => {
+    if (isPlaced(blow)) {
+      return actionsAt(chart, blow).map(({ id }) => drilled(chart, { of: 'move', move: id }))
+    }
     const { met, position, reaction } = blow
     const end = { met, position, reaction }
     if (open.has(keyOfMet(blow))) return [[withNewAnswer(chart, end), { of: 'new answer', end, visits: 0, gain: 0 }]]
     return chart.answers.flatMap((answer, i): [Chart, Gain][] => {
       if (answer.reaction !== reaction) return []
       const target = isOwn(answer) ? { of: 'answer' as const, answer: i } : { of: 'move' as const, move: answer.move }
-      return [[withDrilled(chart, target), { of: 'drill', target, uses: 0, gain: 0 }]]
+      return [drilled(chart, target)]
     })
   })
   const near = new VariantSolver(chart, solution.game)
@@ -145,4 +163,16 @@ function* bestRepair(
     if (repaired !== null && repaired - worth > (best?.gain ?? 0)) best = { ...gain, gain: repaired - worth }
   }
   return best
+}
+
+const drilled = (chart: Chart, target: DrillTarget): [Chart, Gain] => [
+  withDrilled(chart, target),
+  { of: 'drill', target, uses: 0, gain: 0 },
+]
+
+/** The moves that wait for what they place, or where none does, what may be tried whatever is seen. */
+function actionsAt(chart: Chart, { position, cue }: SeenWhere): Move[] {
+  const here = chart.moves.filter(({ from, reply }) => from === position && !reply)
+  const waiting = here.filter(({ when = [] }) => when.some((one) => one === cue))
+  return waiting.length ? waiting : here.filter(({ when = [] }) => !when.length)
 }

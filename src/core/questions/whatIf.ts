@@ -8,6 +8,7 @@ import type { Scenario } from '../game/scenario'
 import { figuresOf, type Figures } from '../insight/figures'
 import type { MetWhere } from '../insight/looseEnds'
 import { withUsedMore } from './met'
+import { withPlacedMore, type SeenWhere } from './placed'
 import { withShare, type TriesPart } from './shifted'
 import { withTries, type DrillTarget } from './target'
 import type { Job } from '../job'
@@ -16,6 +17,8 @@ import type { Job } from '../job'
 export interface Ifs {
   /** They use a reaction `times` as often wherever `met` says; Infinity: whenever they can choose. */
   often?: { met: MetWhere[]; times: number }[]
+  /** They let us see something `times` as often; Infinity: always. */
+  placed?: { where: SeenWhere; times: number }[]
   /** A capability that they do not have. */
   theyCannot?: string
   /** A limb of ours that cannot hold anything. */
@@ -57,15 +60,16 @@ export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Job<IfResul
 
 /** The chart and the scenario as they are supposed to be. */
 export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: Chart; scenario: Scenario } {
-  const { often = [], tries = [], theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
+  const { often = [], placed = [], tries = [], theyCannot, weCannot, sharpness = scenario.sharpness } = ifs
   const guessed = tries.reduce(withGuess, chart)
   const used = often.reduce(
     (now, { met, times }) => met.reduce((one, where) => withUsedMore(one, where, Math.min(times, ALWAYS)), now),
     guessed,
   )
+  const seen = placed.reduce((now, { where, times }) => withPlacedMore(now, where, times), used)
   const strikes = theyCannot ? [...scenario.strikes, { uses: theyCannot, says: '', left: 0 }] : scenario.strikes
   const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
-  const without = weCannot ? withoutLimb(used, weCannot) : { chart: used, aside: [] }
+  const without = weCannot ? withoutLimb(seen, weCannot) : { chart: seen, aside: [] }
   const probe = ifs.probe === undefined ? scenario.probe : ifs.probe
   return {
     chart: without.chart,

@@ -1,10 +1,12 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
-import type { Beaten, Blow } from '../questions/beat'
+import { isPlaced, type Beaten, type Blow } from '../questions/beat'
 import type { Gain } from '../questions/gains'
 import type { MetWhere } from '../insight/looseEnds'
+import type { SeenWhere } from '../questions/placed'
 import { sayGain } from './gain'
+import { cueName } from './seen'
 import { inPlace, lowerFirst, whenThey } from './speech'
 
 /** Where a reaction is met: "against snap the head down", or "while we hold still in mount". */
@@ -44,7 +46,13 @@ export function sayBeaten(
 }
 
 const blowSaid = (chart: Chart, blow: Blow) =>
-  `${whenThey(nameOf(chart, blow.reaction))} ${timesText(blow.times)} ${whereMet(chart, blow)}`
+  isPlaced(blow)
+    ? `they show us “${lowerFirst(cueName(chart, blow.cue))}” ${timesText(blow.times)} ${whereSeen(chart, blow)}`
+    : `${whenThey(nameOf(chart, blow.reaction))} ${timesText(blow.times)} ${whereMet(chart, blow)}`
+
+/** Where something is seen: "in side control". */
+export const whereSeen = (chart: Chart, { position }: SeenWhere): string =>
+  inPlace(lookUp(chart.positions, position)?.name ?? '')
 
 const nameOf = (chart: Chart, reaction: string) => lookUp(chart.reactions, reaction)?.name ?? ''
 

@@ -255,7 +255,7 @@ export function watchOf({ checkpoints = [], hazard, notes = '' }: Move): string[
 }
 
 /** A checkpoint's words without the braces of its limbs. */
-const plain = (text: string) => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/, '')
+export const plain = (text: string): string => text.replace(/\{([^}]*)\}/g, '$1').replace(/\.$/, '')
 
 /** A loop of the plan in a sentence: what one cycles between, and how it ends for a hundred that come there. */
 export function sayLoop(chart: Chart, script: Script, loop: Loop): string {

@@ -1,11 +1,14 @@
-import { sure } from '../sure'
+import { present, sure } from '../sure'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import { reactionsMet, totalOf, wholeOf, writtenOut, type Tries } from '../chart/tries'
 import type { Figures } from '../insight/figures'
 import { NOTEWORTHY } from '../insight/nets'
 import { finishPlace } from '../slope/graph'
+import type { PositionId } from '../chart/ids'
 import type { Item } from '../slope/items'
+import { seeCard, waitsFor } from './seen'
+import { lowerFirst } from './speech'
 
 const hundred = (value: number) => String(Math.round(value * 100)).replace('-', 'minus ')
 
@@ -39,9 +42,19 @@ function sayPlace(chart: Chart, figures: Figures | null, place: string): string 
   const best = lookUp(chart.moves, figure?.best)
   return [
     `${position.name}${figure ? `, worth ${hundred(figure.value)}` : ''}, ${{ ours: 'ours', even: 'even', theirs: 'theirs' }[position.ahead]}.`,
+    ...(position.seen ? [seenHere(chart, figures, position.id)] : []),
     moves === 0 ? 'Nothing is tried here.' : moves === 1 ? 'One move.' : `${moves} moves.`,
     ...(best ? [`Best: ${best.name}.`] : figure?.best === 'wait' ? ['Best: hold still.'] : []),
   ].join(' ')
+}
+
+/** "3 things are told apart here; the worst is far hand at our neck, worth 20: armbar." */
+function seenHere(chart: Chart, figures: Figures | null, position: PositionId): string {
+  const { lines } = present(seeCard(chart, figures, position))
+  const { name, does, worth } = sure(lines[0])
+  const worst =
+    worth === null ? '' : ` The worst to see is ${lowerFirst(name)}, worth ${hundred(worth)}: ${lowerFirst(does)}.`
+  return `${lines.length === 1 ? 'One thing is' : `${lines.length} things are`} told apart on coming here.${worst}`
 }
 
 function sayMove(chart: Chart, figures: Figures | null, id: string): string {
@@ -54,6 +67,7 @@ function sayMove(chart: Chart, figures: Figures | null, id: string): string {
   const worth = figure ? (figure.value === null ? ', which cannot be tried' : `, worth ${hundred(figure.value)}`) : ''
   return [
     `${move.name} from ${placeName(chart, move.from)}${worth}${used}.`,
+    ...(move.when?.length ? [`Only when we see it ${waitsFor(chart, move)}.`] : []),
     `${ofTries(tries, tries.lands ?? 0)} land in ${placeName(chart, move.to)}.`,
     reactions ? `They have ${reactions === 1 ? 'one reaction' : `${reactions} reactions`}.` : 'No reaction is charted.',
   ].join(' ')

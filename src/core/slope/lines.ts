@@ -13,6 +13,8 @@ export const ON_PLAN = 0.005
 export interface MoveLine {
   move: MoveId
   name: string
+  /** Whether it is tried only while something is seen. */
+  waits: boolean
   from: string
   to: string
   points: Point[]
@@ -56,7 +58,14 @@ export function moveLines(
     .map((move): MoveLine => {
       const uses = usesOf(move.id)
       return {
-        ...{ move: move.id, name: move.name, from: move.from, to: landingOf(move), uses },
+        ...{
+          move: move.id,
+          name: move.name,
+          waits: Boolean(move.when?.length),
+          from: move.from,
+          to: landingOf(move),
+          uses,
+        },
         points: present(points.get(move.id)),
         width: uses < ON_PLAN ? THIN : THIN + 1 + (THICKEST - THIN - 1) * (uses / most) ** 0.7,
       }

@@ -3,9 +3,10 @@ import type { MoveId, PositionId, ReactionId } from '../../../src/core/chart/ids
 import { totalOf, triesOf } from '../../../src/core/chart/tries'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
-import { beatenBy, type Beaten } from '../../../src/core/questions/beat'
+import { beatenBy, isPlaced, keyOfWay, withMore, type Beaten } from '../../../src/core/questions/beat'
 import { withDrilled, withNewAnswer } from '../../../src/core/questions/gains'
 import { allMet, keyOfMet, usedMore, withUsedMore, timesPossible } from '../../../src/core/questions/met'
+import { allPlaced } from '../../../src/core/questions/placed'
 import type { MetWhere } from '../../../src/core/insight/looseEnds'
 import { sayBeaten } from '../../../src/core/say/beaten'
 import { solve } from '../../../src/core/solve/solve'
@@ -50,11 +51,11 @@ describe('a reaction that is used more', () => {
   })
 })
 
-/** What each reaction costs when it is used twice as often, all of them solved one by one. */
+/** What each reaction and each place costs when it is used twice as often, all of them solved one by one. */
 const everyBlow = (chart: Chart, scenario: Scenario) =>
-  allMet(chart).map((met) => ({
-    key: keyOfMet(met),
-    cost: worth(chart, scenario) - worth(withUsedMore(chart, met, 2), scenario),
+  [...allMet(chart), ...allPlaced(chart)].map((way) => ({
+    key: keyOfWay(way),
+    cost: worth(chart, scenario) - worth(withMore(chart, way, 2), scenario),
   }))
 
 describe('how they would beat us', () => {
@@ -67,7 +68,7 @@ describe('how they would beat us', () => {
     expect(beaten.blows[0]?.cost ?? 0).toBeGreaterThanOrEqual(most - 5e-4)
     let [now, before] = [chart, beaten.worth]
     for (const blow of beaten.blows) {
-      now = withUsedMore(now, blow, 2)
+      now = withMore(now, blow, 2)
       expect(blow.worth).toBeCloseTo(worth(now, scenario), 9)
       expect(blow.cost).toBeCloseTo(before - blow.worth, 12)
       before = blow.worth
@@ -77,9 +78,10 @@ describe('how they would beat us', () => {
   const beaten: Beaten = finished(beatenBy(demo, minute))!
 
   it('in the demo plan takes three different things, and names the repair that brings back most', () => {
-    expect(new Set(beaten.blows.map(keyOfMet)).size).toBe(3)
-    const attacked = beaten.blows.reduce((chart, blow) => withUsedMore(chart, blow, 2), demo)
-    const repairs = beaten.blows.flatMap((blow) => [
+    expect(new Set(beaten.blows.map(keyOfWay)).size).toBe(3)
+    const attacked = beaten.blows.reduce((chart, blow) => withMore(chart, blow, 2), demo)
+    const met = beaten.blows.flatMap((blow) => (isPlaced(blow) ? [] : [blow]))
+    const repairs = met.flatMap((blow) => [
       withNewAnswer(attacked, blow),
       ...attacked.answers.flatMap((answer, i) =>
         answer.reaction === blow.reaction

@@ -6,7 +6,7 @@ import { GUESSED } from '../words'
 import { Gone } from './find'
 
 /** The lists whose records have ids. */
-type WithIds = 'positions' | 'holds' | 'moves' | 'reactions' | 'runs' | 'cards'
+type WithIds = 'positions' | 'holds' | 'moves' | 'reactions' | 'runs' | 'cards' | 'cues'
 type RecordOf<L extends WithIds> = NonNullable<Chart[L]>[number]
 
 const ONE_OF: Record<WithIds, string> = {
@@ -16,6 +16,7 @@ const ONE_OF: Record<WithIds, string> = {
   reactions: 'reaction',
   runs: 'run',
   cards: 'round',
+  cues: 'cue',
 }
 
 /** Nothing is said by nothing: an empty text or list is as if the field were absent. */

@@ -3,9 +3,10 @@ import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { costText } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
-import type { Blow } from '../../../core/questions/beat'
+import { isPlaced, keyOfWay, type Blow } from '../../../core/questions/beat'
 import { placeOfGain } from '../../../core/say/gain'
-import { sayBeaten, whereMet } from '../../../core/say/beaten'
+import { sayBeaten, whereMet, whereSeen } from '../../../core/say/beaten'
+import { cueName } from '../../../core/say/seen'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -28,7 +29,9 @@ const repair = computed(() => {
     query: { move, reaction, ...(gain.of === 'new answer' ? { answer: '1' } : {}) },
   }
 })
-const nameOf = ({ reaction }: Blow) => lookUp(chart.value.reactions, reaction)?.name ?? ''
+const nameOf = (blow: Blow) =>
+  isPlaced(blow) ? cueName(chart.value, blow.cue) : (lookUp(chart.value.reactions, blow.reaction)?.name ?? '')
+const whereOf = (blow: Blow) => (isPlaced(blow) ? whereSeen(chart.value, blow) : whereMet(chart.value, blow))
 const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map(({ cost }) => cost)))
 </script>
 
@@ -44,10 +47,10 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
     </p>
     <p v-if="sentences.length" class="said">{{ sentences.join(' ') }}</p>
     <ol v-if="answer?.blows.length">
-      <li v-for="blow in answer.blows" :key="`${blow.position} ${blow.reaction}`">
+      <li v-for="blow in answer.blows" :key="keyOfWay(blow)">
         <span class="what">
           <b>{{ nameOf(blow) }}</b>
-          <span class="muted">{{ ` ${whereMet(chart, blow)}` }}</span>
+          <span class="muted">{{ ` ${whereOf(blow)}` }}</span>
         </span>
         <span class="bar"><span :style="{ width: `${(100 * blow.cost) / most}%` }" /></span>
         <AskedFigure

@@ -12,8 +12,10 @@ import { holder } from '../../../core/chart/hold'
 import { capabilityWords, limbWords } from '../../../core/holds/limbWords'
 import type { MetWhere } from '../../../core/insight/looseEnds'
 import { allMet, keyOfMet, metByName } from '../../../core/questions/met'
-import { whereMet } from '../../../core/say/beaten'
+import { whereMet, whereSeen } from '../../../core/say/beaten'
+import { cueName } from '../../../core/say/seen'
 import { figuresOfTries, sayChange, sayWhatIf } from '../../../core/say/whatIf'
+import { allPlaced, keyOfPlaced } from '../../../core/questions/placed'
 import { planSupposed } from '../../../core/questions/edits/planSupposed'
 import type { Ifs } from '../../../core/questions/whatIf'
 import { useCharts } from '../../../stores/charts'
@@ -89,6 +91,13 @@ const reactions = computed(() => {
     .sort((a, b) => b.visits - a.visits)
     .map((one) => ({ ...one, label: `${one.says} (${onceIn(one.visits)})` }))
 })
+/** What they let us see: "his arm is always there". */
+const sights = computed(() =>
+  allPlaced(chart.value).map((where) => ({
+    ...{ value: keyOfPlaced(where), where },
+    label: t('runs.weSeeNameThere', { name: cueName(chart.value, where.cue), there: whereSeen(chart.value, where) }),
+  })),
+)
 const capabilities = computed(() =>
   [...new Set(chart.value.reactions.flatMap(({ uses = [], usesAny = [] }) => [...uses, ...usesAny]))].sort(),
 )
@@ -109,6 +118,10 @@ const ifs = computed((): Ifs => {
     const found = reactions.value.find(({ value }) => value === met)
     return found ? [{ met: found.met, times }] : []
   })
+  const placed = asked.often.flatMap(({ met, times }) => {
+    const found = sights.value.find(({ value }) => value === met)
+    return found ? [{ where: found.where, times }] : []
+  })
   const tries = asked.tries.flatMap(({ figure, ofTen }) => {
     const guess = guessOf(figure)
     return guess ? [{ target: guess.target, part: guess.part, share: ofTen / 10 }] : []
@@ -116,6 +129,7 @@ const ifs = computed((): Ifs => {
   return {
     ...(tries.length ? { tries } : {}),
     ...(often.length ? { often } : {}),
+    ...(placed.length ? { placed } : {}),
     ...(asked.theyCannot ? { theyCannot: asked.theyCannot } : {}),
     ...(asked.weCannot ? { weCannot: asked.weCannot } : {}),
     ...(asked.sharpness === null ? {} : { sharpness: asked.sharpness }),
@@ -152,7 +166,7 @@ const clear = () => Object.assign(asked, nothingAsked())
         v-for="(_, i) in asked.often"
         :key="`often ${i}`"
         v-model="asked.often[i]!"
-        :options="reactions"
+        :options="[...reactions, ...sights]"
         :number="i + 1"
       />
       <TriesRow

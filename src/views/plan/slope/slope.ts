@@ -11,6 +11,7 @@ import { itemKey, itemOf, type Item } from '../../../core/slope/items'
 import { ON_PLAN, type MoveLine } from '../../../core/slope/lines'
 import { drawScene, groundOf, type Scene } from '../../../core/slope/scene'
 import { useCharts } from '../../../stores/charts'
+import { waitsFor } from '../../../core/say/seen'
 import { useFigures } from '../../../stores/figures'
 import { useSteadyChart } from '../../parts/inspectors/sheet'
 import { focusQuery, readFocus } from './focusQuery'
@@ -78,7 +79,7 @@ export function provideSlope(): Slope {
   )
   const scene = computed((): Scene | null => {
     if (!ground.value) return null
-    const words = wordsOf(escapes.value, seen.value)
+    const words = wordsOf(chart.value, escapes.value, seen.value)
     const task = { ground: ground.value, figures: store.figures, escapes: escapes.value, detail: detail.value }
     return drawScene({ ...task, ...words, measure: measureText })
   })
@@ -112,7 +113,7 @@ function useSettledCosts() {
 }
 
 /** The items that are named and drawn in full: those in focus, or else those that weigh most. */
-function wordsOf(escapes: readonly Escape[], seen: InFocus | null) {
+function wordsOf(chart: Chart, escapes: readonly Escape[], seen: InFocus | null) {
   const most = new Set(
     (['loose', 'leak', 'trap'] as const).flatMap((kind) =>
       escapes
@@ -133,6 +134,10 @@ function wordsOf(escapes: readonly Escape[], seen: InFocus | null) {
       const net = says && escape.kind !== 'loose' ? signed(escape.net) : ''
       return [...(isNamed(escape) ? [`${escape.name} ${net}`.trim()] : []), ...(net ? [net] : [])]
     },
-    lineText: ({ name, uses }: MoveLine) => (uses >= ON_PLAN ? `${name} ${hundred(uses)}` : name),
+    lineText: ({ move, name, waits, uses }: MoveLine) => {
+      const record = waits ? lookUp(chart.moves, move) : undefined
+      const said = record ? `${name} (${waitsFor(chart, record)})` : name
+      return uses >= ON_PLAN ? `${said} ${hundred(uses)}` : said
+    },
   }
 }

@@ -7,6 +7,7 @@ import InlineText from '../../../components/InlineText.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { NOTHING_SEEN } from '../../../core/chart/cue'
 import { addCue, renameCue, setSeen, unsee } from '../../../core/chart/edits/cues'
+import { setField } from '../../../core/chart/edits/fields'
 import { toCueId, type CueId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { saysSeen } from '../../../core/notation/readFork'
@@ -16,6 +17,7 @@ import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useSaying } from '../../parts/add/saying'
 import { useWorksheet } from '../../parts/inspectors/sheet'
+import UsesField from '../../parts/inspectors/UsesField.vue'
 import { t } from '../../../words'
 import WaitingMoves from './WaitingMoves.vue'
 
@@ -32,9 +34,10 @@ const rows = computed(() => {
   const { [NOTHING_SEEN]: nothing = 0, ...named } = place.value.seen ?? {}
   const cues = Object.entries(named).map(([id, count]) => ({
     ...{ id: toCueId(id), count, name: lookUp(chart.value.cues ?? [], id)?.name ?? id },
+    uses: lookUp(chart.value.cues ?? [], id)?.uses ?? [],
     figure: figures.find(({ cue }) => cue === id),
   }))
-  const rest = { id: NOTHING_SEEN, count: nothing, name: t('worksheet.nothingInParticular') } as const
+  const rest = { id: NOTHING_SEEN, count: nothing, name: t('worksheet.nothingInParticular'), uses: [] } as const
   const all = [...cues, { ...rest, figure: figures.find(({ cue }) => cue === NOTHING_SEEN) }]
   return all.toSorted((a, b) => (a.figure?.value ?? 2) - (b.figure?.value ?? 2))
 })
@@ -49,6 +52,10 @@ function setCount(cue: CueId | typeof NOTHING_SEEN, name: string, event: Event) 
 
 const renameSeen = (cue: string, name: string) =>
   charts.edit(t('worksheet.renameToName', { name }), (draft) => renameCue(draft, toCueId(cue), name))
+
+/** What they need in order to put it there: a hold of ours that takes it away makes it rarer. */
+const setUses = (cue: string, name: string, uses: string[]) =>
+  charts.edit(t('worksheet.whatNameUses', { name }), (draft) => setField(draft, 'cues', cue, 'uses', uses))
 
 function remove(cue: string, name: string) {
   const { id } = place.value
@@ -88,6 +95,9 @@ onUpdated(() => {
     <h2>
       {{ t('worksheet.seeAndDo') }}
       <span class="muted small">{{ t('worksheet.whatWeSeeOnComingHere') }}</span>
+      <RouterLink v-if="place.seen" class="small off-paper" :to="{ path: '/see-and-do', query: { of: place.id } }">{{
+        t('worksheet.printAsACard')
+      }}</RouterLink>
     </h2>
     <ul v-if="place.seen">
       <li v-for="row in rows" :key="row.id" :aria-label="t('worksheet.weSeeName', { name: row.name })">
@@ -114,6 +124,12 @@ onUpdated(() => {
         <span class="then">
           <WaitingMoves v-if="row.id !== NOTHING_SEEN" :cue="row.id" :name="row.name" />
           <span v-if="row.figure" class="does">{{ t('worksheet.thenBest', { best: bestOf(row.figure.best) }) }}</span>
+          <UsesField
+            v-if="row.id !== NOTHING_SEEN"
+            class="off-paper"
+            :uses="row.uses"
+            @change="(uses) => setUses(row.id, row.name, uses)"
+          />
         </span>
         <AskedFigure
           v-if="row.figure"
@@ -161,6 +177,10 @@ li {
   min-height: var(--control);
   padding: var(--space-4) 0;
   border-top: 1px dotted var(--strong-line);
+}
+
+h2 .off-paper {
+  margin-left: var(--space-8);
 }
 
 .cue {
