@@ -179,6 +179,11 @@ function drag(event: PointerEvent) {
   background: var(--muted);
 }
 
+.race .pip {
+  border: 0;
+  background: linear-gradient(115deg, var(--ours) 48%, var(--panel) 48% 52%, var(--theirs) 52%);
+}
+
 .none .pip {
   opacity: 0.45;
 }

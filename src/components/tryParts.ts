@@ -1,7 +1,7 @@
 /** One part of a strip of tries, as it is shown. */
 export interface TryPart {
   key: string
-  kind: 'lands' | 'elsewhere' | 'reaction' | 'stalls'
+  kind: 'lands' | 'race' | 'elsewhere' | 'reaction' | 'stalls'
   label: string
   letter?: string
   count: number

@@ -16,6 +16,7 @@ import type { Job } from '../core/job'
 import { failure, success, type Result } from '../core/problem'
 import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
 import { beatenBy, type Beaten } from '../core/questions/beat'
+import { brakeWorths, type BrakeAsked, type BrakeWorth } from '../core/questions/brakes'
 import { dependsOn, type Dependences } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
@@ -58,6 +59,8 @@ interface Questions {
   layout: { asks: { task: LayoutTask }; part: never; answer: SlopeLayout }
   gains: { asks: { scenario: Scenario }; part: never; answer: Gain[] }
   beaten: { asks: { scenario: Scenario }; part: never; answer: Beaten | null }
+  /** What the holds that slow them in a race are worth. */
+  brakes: { asks: { scenario: Scenario; what: BrakeAsked }; part: never; answer: BrakeWorth[] }
   depends: { asks: { scenario: Scenario }; part: never; answer: Dependences }
   whatIf: { asks: { scenario: Scenario; ifs: Ifs }; part: never; answer: IfResult | null }
   limit: { asks: { scenario: Scenario; limit: number }; part: never; answer: Limited | null }
@@ -141,6 +144,7 @@ export const JOBS: JobTable = {
   },
   gains: (bench, { scenario }) => ofPlan(bench, (chart) => drillGains(chart, scenario)),
   beaten: (bench, { scenario }) => ofPlan(bench, (chart) => beatenBy(chart, scenario)),
+  brakes: (bench, { scenario, what }) => ofPlan(bench, (chart) => brakeWorths(chart, scenario, what)),
   depends: (bench, { scenario }) => ofPlan(bench, (chart) => dependsOn(chart, scenario)),
   whatIf: (bench, { scenario, ifs }) => ofPlan(bench, (chart) => whatIf(chart, scenario, ifs)),
   limit: (bench, { scenario, limit }) => ofPlan(bench, (chart) => limitBehind(chart, scenario, limit)),

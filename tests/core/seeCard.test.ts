@@ -35,9 +35,8 @@ describe('a see-and-do card', () => {
   it('carries the cautions of what it says to do, and what may not be let go', () => {
     const chart = demoPlan()
     const id = 'side-control-head-and-far-arm' as PositionId
-    taken(
-      sayLines(chart, id, 'seen far hand: 4 at our neck, 3 to the hip\nStep-around armbar when at our neck 6 of 10'),
-    )
+    const text = 'seen far hand: 4 at our neck, 3 to the hip\nStep-around armbar when at our neck 6 of 10'
+    expect(sayLines(chart, id, text).ok).toBe(true)
     const { figures } = taken(figuresOf(chart, scenarioOf(chart)))
     const { lines, cautions } = seeCard(chart, figures, id)!
     const neck = lines.find(({ name }) => name === 'Far hand at our neck')!

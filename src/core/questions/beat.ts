@@ -54,8 +54,8 @@ const TRIED = 6
 const LEAST = 0.0005
 
 /**
- * The three things of theirs that cost us most if done twice as often, each on top of the ones before, with our plan solved
- * anew each time; then the one repair that brings back most. Null where the chart cannot be computed.
+ * The three things of theirs that cost us most if done twice as often, each on top of the ones before, with our plan
+ * solved anew each time; then the one repair that brings back most. Null where the chart cannot be computed.
  */
 export function* beatenBy(chart: Chart, scenario: Scenario): Job<Beaten | null> {
   let solution = solved(chart, scenario, { everySecond: true })

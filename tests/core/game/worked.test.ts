@@ -8,7 +8,6 @@ import { indexChart } from '../../../src/core/game/chartIndex'
 import { sharesOf } from '../../../src/core/game/rules'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { Dealer } from '../../../src/core/solve/deal'
-import { sayRace } from '../../../src/core/say/race'
 import { solve } from '../../../src/core/solve/solve'
 import { normal as bySteps } from '../../reference/normal'
 import { taken } from '../../reference/taken'
@@ -45,8 +44,6 @@ describe('the worked examples', () => {
 
   it('a race', () => {
     expect(chanceFirst({ ours: 2.5, theirs: 2, spread: 0.3 })).toBeCloseTo(0.2995, 4)
-    const said = sayRace({ reaction: 'gets-up' as ReactionId, ours: 2.5, theirs: 2, tries: 4 })
-    expect(said).toBe('and in 4 a race, ours 2.5 s, theirs 2 s: we are first three times of ten')
     const triceps: Hold = { id: 'triceps' as HoldId, name: 'Triceps', limbs: ['left-hand'] }
     const race = { reaction: 'gets-up' as ReactionId, ours: 2.5, theirs: 2, tries: 10 }
     const getsUp = { id: race.reaction, name: 'Gets up', uses: ['stand'], endsIn: chart.positions[0].id }

@@ -12,7 +12,7 @@ import { Refusal } from '../../problem'
 import type { Chart } from '../chart'
 import { markGuess } from '../guesses'
 import type { Race } from '../race'
-import { comesToSomething, isOwn, wholeOf, withoutReaction, type Goes, type Tries } from '../tries'
+import { comesToSomething, isOwn, totalOf, wholeOf, withoutReaction, type Goes, type Whole } from '../tries'
 import { answerPlace, moveIn, positionIn, type AnswerRef } from './find'
 
 /** Whose tries are meant: a move's, or an answer's own. */
@@ -24,31 +24,40 @@ export type Part =
   | { part: 'stalls' }
   | { part: 'elsewhere'; place: PlaceId }
   | { part: 'reaction'; reaction: ReactionId }
+  | { part: 'race' }
 
 /**
  * The tries with a part set to `count`; a part of 0 stays, so that its place in the strip does. What the coach has set
  * is the coach's own, and counts for what it says.
  */
-export function withPart(before: Tries, part: Part, count: number): Tries {
+export function withPart(before: Whole, part: Part, count: number): Whole {
   const tries = { ...before }
   delete tries.weight
   if (part.part === 'lands') return { ...tries, lands: count }
   if (part.part === 'stalls') return { ...tries, stalls: count }
+  if (part.part === 'race') return withRaced(tries, count)
   if (part.part === 'elsewhere') return { ...tries, elsewhere: { ...tries.elsewhere, [part.place]: count } }
   return { ...tries, reactions: { ...tries.reactions, [part.reaction]: count } }
 }
 
-export function partCount(tries: Tries, part: Part): number {
+/** The tries with so many of them a race; a race in which nobody starts is none. */
+function withRaced({ race, ...tries }: Whole, count: number): Whole {
+  return race && count > 0 ? { ...tries, race: { ...race, tries: count } } : tries
+}
+
+export function partCount(tries: Whole, part: Part): number {
   if (part.part === 'lands') return tries.lands ?? 0
   if (part.part === 'stalls') return tries.stalls ?? 0
+  if (part.part === 'race') return tries.race?.tries ?? 0
   if (part.part === 'elsewhere') return tries.elsewhere?.[part.place] ?? 0
   return tries.reactions?.[part.reaction] ?? 0
 }
 
-/** All parts, in the order of the strip: what lands, what may come of it else, what they do, what comes to nothing. */
-export function partsOf(tries: Tries): Part[] {
+/** All parts, in the order of the strip: what lands, a race, what may come of it else, what they do, nothing. */
+export function partsOf(tries: Whole): Part[] {
   return [
     { part: 'lands' },
+    ...(tries.race ? [{ part: 'race' } as const] : []),
     ...Object.keys(tries.elsewhere ?? {}).map((place): Part => ({
       part: 'elsewhere',
       place: isEndId(place) ? place : toPositionId(place),
@@ -59,8 +68,11 @@ export function partsOf(tries: Tries): Part[] {
 }
 
 /** Sets the tries; an answer gets its own. */
-export function setTries(chart: Chart, owner: TriesOwner, tries: Tries): void {
-  ownerIn(chart, owner).tries = tries
+export function setTries(chart: Chart, owner: TriesOwner, { race, ...tries }: Whole): void {
+  const record = ownerIn(chart, owner)
+  if (totalOf(tries) > 0 || record.tries || !race) record.tries = tries
+  if (race) record.race = race
+  else delete record.race
 }
 
 /** Whose tries and race an edit is about. */

@@ -9,7 +9,7 @@ import type { MoveId, ReactionId } from '../../../core/chart/ids'
 import type { Move } from '../../../core/chart/move'
 import type { Position } from '../../../core/chart/position'
 import type { Reaction } from '../../../core/chart/reaction'
-import { comesToSomething, type Tries } from '../../../core/chart/tries'
+import { comesToSomething, reactionsMet, type Whole } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { placeName } from '../../../core/chart/placeNames'
 import { useCharts } from '../../../stores/charts'
@@ -27,8 +27,8 @@ interface Worksheet {
   timesMet: ComputedRef<Map<string, number>>
   nameOf: (place: string) => string
   select: (move?: MoveId, reaction?: ReactionId, picksAnswer?: boolean) => void
-  setCounts: (owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) => void
-  stripOf: (tries: Tries) => TryPart[]
+  setCounts: (owner: TriesOwner, tries: Whole, counts: Record<string, number>, label: string, join?: string) => void
+  stripOf: (tries: Whole) => TryPart[]
 }
 
 const KEY: InjectionKey<Worksheet> = Symbol('worksheet')
@@ -83,25 +83,22 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
   const { select } = looksAt
 
   const letters = computed(() => {
-    const met = [
-      ...moves.value.flatMap(({ tries }) => Object.keys(tries?.reactions ?? {})),
-      ...Object.keys(position.value?.unprompted?.reactions ?? {}),
-    ]
+    const met = [...moves.value.flatMap(reactionsMet), ...Object.keys(position.value?.unprompted?.reactions ?? {})]
     return new Map([...new Set(met)].map((id, i) => [id, letterOf(i)]))
   })
 
   const timesMet = computed(() => {
     const times = new Map<string, number>()
-    for (const { tries } of chart.value.moves) {
-      for (const id in tries?.reactions) times.set(id, (times.get(id) ?? 0) + 1)
+    for (const move of chart.value.moves) {
+      for (const id of reactionsMet(move)) times.set(id, (times.get(id) ?? 0) + 1)
     }
     return times
   })
 
   const nameOf = (place: string) => placeName(chart.value.positions, place)
-  const stripOf = (tries: Tries) => stripIn(chart.value, tries, letters.value)
+  const stripOf = (tries: Whole) => stripIn(chart.value, tries, letters.value)
 
-  function setCounts(owner: TriesOwner, tries: Tries, counts: Record<string, number>, label: string, join?: string) {
+  function setCounts(owner: TriesOwner, tries: Whole, counts: Record<string, number>, label: string, join?: string) {
     const parts = new Map(partsOf(tries).map((part) => [keyOf(part), part]))
     const next = Object.entries(counts).reduce(
       (all, [key, count]) => withPart(all, present(parts.get(key)), count),
@@ -122,10 +119,11 @@ export function provideSheet(looksAt: LooksAt): Worksheet {
 }
 
 /** The parts of tries as they are shown, with the letters of their reactions. */
-export function stripIn(chart: Chart, tries: Tries, letters: ReadonlyMap<string, string>): TryPart[] {
+export function stripIn(chart: Chart, tries: Whole, letters: ReadonlyMap<string, string>): TryPart[] {
   const named = (part: Part): { label: string; letter?: string } => {
     if (part.part === 'lands') return { label: t('common.lands') }
     if (part.part === 'stalls') return { label: t('common.nothing') }
+    if (part.part === 'race') return { label: t('common.aRace') }
     if (part.part === 'elsewhere')
       return { label: t('common.endsInEndsIn', { endsIn: placeName(chart.positions, part.place) }) }
     const label = lookUp(chart.reactions, part.reaction)?.name ?? part.reaction

@@ -12,14 +12,15 @@ import { NEW_ANSWER } from '../../../core/chart/guesses'
 import { answerRefAt, type AnswerRef } from '../../../core/chart/edits/find'
 import { borrowTries, setTries } from '../../../core/chart/edits/tries'
 import type { MoveId, PositionId, ReactionId } from '../../../core/chart/ids'
-import { isOwn, talliedRounds } from '../../../core/chart/tries'
+import { isOwn, talliedRounds, wholeOf } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
-import { sayRace } from '../../../core/say/race'
 import { useCharts } from '../../../stores/charts'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
+import { useNewRace } from './newRace'
+import RaceLine from './RaceLine.vue'
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
 const props = defineProps<{
@@ -63,6 +64,9 @@ const own = () =>
   )
 const borrow = () => edit(t('worksheet.moveAsWhenWeBeginWith', { move: move.value.name }), borrowTries)
 
+const newRace = useNewRace()
+const race = () => newRace(move.value, { of: 'answer', answer: place.value })
+
 function onKey(event: KeyboardEvent) {
   if (event.altKey && event.key === 'ArrowUp') shift(-1)
   else if (event.altKey && event.key === 'ArrowDown') shift(1)
@@ -88,14 +92,13 @@ function onKey(event: KeyboardEvent) {
     </span>
     <span v-if="guess" class="muted small" :data-tip="guess">{{ t('worksheet.guess') }}</span>
     <TenTries
-      v-if="answer.tries"
+      v-if="isOwn(answer)"
       class="strip"
       small
-      :parts="stripOf(answer.tries)"
+      :parts="stripOf(wholeOf(answer))"
       :name="name"
-      @set="(counts, join) => setCounts({ of: 'answer', answer: place }, answer.tries!, counts, name, join)"
+      @set="(counts, join) => setCounts({ of: 'answer', answer: place }, wholeOf(answer), counts, name, join)"
     />
-    <span v-if="answer.race" class="muted small">{{ sayRace(answer.race) }}</span>
     <RowButton
       v-if="!isOwn(answer)"
       class="cold muted small"
@@ -113,6 +116,9 @@ function onKey(event: KeyboardEvent) {
       >
         {{ t('worksheet.asFirst') }}
       </RowButton>
+      <RowButton v-if="!answer.race" :data-tip="t('worksheet.someOfItIsARace')" @click="race">
+        {{ t('worksheet.addARace') }}
+      </RowButton>
       <IconButton :icon="ArrowUp" :name="t('worksheet.nameUp', { name })" @click="shift(-1)" />
       <IconButton :icon="Close" :name="t('common.removeName', { name })" @click="remove" />
     </span>
@@ -124,6 +130,7 @@ function onKey(event: KeyboardEvent) {
       :label="t('worksheet.worthOfAnsweringWithMove', { move: move.name })"
     />
   </span>
+  <RaceLine v-if="answer.race" :move="move" :race="answer.race" :owner="{ of: 'answer', answer: place }" />
 </template>
 
 <style scoped>

@@ -11,16 +11,17 @@ import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
-import { sayRace } from '../../../core/say/race'
 import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
-import { reactionsMet, triesOf } from '../../../core/chart/tries'
+import { isOwn, reactionsMet, wholeOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import AddReaction from '../../parts/add/AddReaction.vue'
 import ForkLine from './ForkLine.vue'
+import RaceLine from './RaceLine.vue'
 import ReactionRow from './ReactionRow.vue'
+import { useNewRace } from './newRace'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
 import { t } from '../../../words'
@@ -76,6 +77,9 @@ async function tryCold() {
   await nextTick()
   card.value?.querySelector<HTMLElement>('[role="spinbutton"]')?.focus()
 }
+
+const newRace = useNewRace()
+const race = () => newRace(props.move, { of: 'move', move: props.move.id })
 
 const isSelected = computed(() => selected.value.move?.id === props.move.id)
 
@@ -154,6 +158,9 @@ function onKey(event: KeyboardEvent) {
         <el-button text :data-tip="t('worksheet.writeItAsALineL')" @click="isSaying = !isSaying">
           {{ t('worksheet.asALine') }}
         </el-button>
+        <el-button v-if="!move.race" text :data-tip="t('worksheet.someOfItIsARace')" @click="race">
+          {{ t('worksheet.addARace') }}
+        </el-button>
         <IconButton
           :icon="ArrowUp"
           :name="t('common.runUp', { run: move.name })"
@@ -181,12 +188,12 @@ function onKey(event: KeyboardEvent) {
     </header>
     <ForkLine v-if="isSaying" :move="move" @close="isSaying = false" />
     <TenTries
-      v-if="move.tries"
-      :parts="stripOf(move.tries)"
+      v-if="isOwn(move)"
+      :parts="stripOf(wholeOf(move))"
       :name="move.name"
-      @set="(counts, join) => setCounts({ of: 'move', move: move.id }, triesOf(move), counts, move.name, join)"
+      @set="(counts, join) => setCounts({ of: 'move', move: move.id }, wholeOf(move), counts, move.name, join)"
     />
-    <p v-if="move.race" class="muted small">{{ sayRace(move.race) }}</p>
+    <RaceLine v-if="move.race" :move="move" :race="move.race" :owner="{ of: 'move', move: move.id }" />
     <p v-if="guess" class="muted small">{{ guess }}</p>
     <el-button v-if="move.reply" text class="cold" @click="tryCold">
       {{ t('worksheet.alsoTriedCold') }}
