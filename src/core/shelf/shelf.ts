@@ -1,8 +1,15 @@
-import type { Answer } from '../chart/answer'
 import { CHART_FORMAT, CHART_VERSION, type Chart } from '../chart/chart'
 import type { Cue } from '../chart/cue'
 import type { Hold } from '../chart/hold'
-import type { Caution, DecisionRule, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
+import type {
+  Caution,
+  DecisionRule,
+  ShelfAnswer,
+  ShelfMove,
+  ShelfPosition,
+  ShelfReaction,
+  Variant,
+} from './shelfRecords'
 
 /** A part of the Shelf, as it is kept in a file of its own. */
 export interface ShelfRegion {
@@ -13,7 +20,7 @@ export interface ShelfRegion {
   cues?: Cue[]
   moves: ShelfMove[]
   reactions: ShelfReaction[]
-  answers: Answer[]
+  answers: ShelfAnswer[]
   rules: DecisionRule[]
   variants: Variant[]
   cautions: Caution[]
@@ -26,7 +33,7 @@ export interface Shelf {
   cues: Cue[]
   moves: ShelfMove[]
   reactions: ShelfReaction[]
-  answers: Answer[]
+  answers: ShelfAnswer[]
   /** The region of every position, move and reaction, by its id. */
   regionOf: Map<string, ShelfRegion>
 }

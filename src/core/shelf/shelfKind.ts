@@ -1,5 +1,4 @@
 import { Equals, IsString } from 'class-validator'
-import { Answer } from '../chart/answer'
 import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey, MAX_CHAIN } from '../chart/chainRecords'
 import { Cue } from '../chart/cue'
 import { Hold } from '../chart/hold'
@@ -8,7 +7,7 @@ import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
 import { SHELF_FILE } from './shelfFile'
-import { Caution, DecisionRule, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
+import { Caution, DecisionRule, ShelfAnswer, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
 
 const { format: SHELF_FORMAT, version: SHELF_VERSION } = SHELF_FILE
 
@@ -23,7 +22,7 @@ class Shelf {
   @Optional() @Records(() => Cue) cues?: Cue[]
   @Records(() => ShelfMove) moves!: ShelfMove[]
   @Records(() => ShelfReaction) reactions!: ShelfReaction[]
-  @Records(() => Answer) answers!: Answer[]
+  @Records(() => ShelfAnswer) answers!: ShelfAnswer[]
   @Records(() => DecisionRule) rules!: DecisionRule[]
   @Records(() => Variant) variants!: Variant[]
   @Records(() => Caution) cautions!: Caution[]
@@ -49,7 +48,7 @@ export const SHELF_KIND: DocumentKind<OwnShelf> = {
   ...SHELF_FILE,
   root: Shelf,
   lists: {
-    ...{ ...CHAIN_LISTS, positions: ShelfPosition, moves: ShelfMove, reactions: ShelfReaction },
+    ...{ ...CHAIN_LISTS, positions: ShelfPosition, moves: ShelfMove, reactions: ShelfReaction, answers: ShelfAnswer },
     ...{ rules: DecisionRule, variants: Variant, cautions: Caution },
   },
   most: { ...MAX_CHAIN, rules: 5_000, variants: 1_000, cautions: 1_000 },

@@ -1,9 +1,11 @@
-import { IsArray, IsBoolean, IsString } from 'class-validator'
+import { IsArray, IsBoolean, IsIn, IsString } from 'class-validator'
+import { Answer } from '../chart/answer'
 import type { MoveId, PositionId } from '../chart/ids'
 import { Move } from '../chart/move'
 import { Position } from '../chart/position'
 import { Reaction } from '../chart/reaction'
 import { IsRecordId, Optional, Records } from '../document/constraints'
+import { REASON_IDS, type Reason } from './reasons'
 
 /*
  * What the Shelf has beside a chart's records. `check` on an entry: inferred or doubtful, check with your coach;
@@ -17,11 +19,15 @@ export class ShelfPosition extends Position {
   @Optional() @IsArray() @IsString({ each: true }) made?: string[]
   @Optional() @IsString() takes?: string
   @Optional() @IsString() leaves?: string
+  /** One begins here: nothing need lead to it. */
+  @Optional() @IsBoolean() begins?: boolean
 }
 
 export class ShelfMove extends Move {
   @Optional() @IsBoolean() check?: boolean
   @Optional() @IsString() catalogue?: string
+  /** Why it lands as often as it does. */
+  @Optional() @IsIn(REASON_IDS) reason?: Reason
   /** When to go. */
   @Optional() @IsString() cue?: string
   /** The holds that must be on, in words. */
@@ -38,6 +44,13 @@ export class ShelfReaction extends Reaction {
   /** What it opens for us, and how often it is met. */
   @Optional() @IsString() opens?: string
   @Optional() @IsString() common?: string
+  /** Nobody has an answer yet, and that is known. */
+  @Optional() @IsBoolean() open?: boolean
+}
+
+export class ShelfAnswer extends Answer {
+  /** Why it lands as often as it does. */
+  @Optional() @IsIn(REASON_IDS) reason?: Reason
 }
 
 /** When, what, and why; where practitioners agree. */

@@ -7,6 +7,7 @@ import { placeName } from '../../../core/chart/placeNames'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf } from '../../../core/shelf/shelf'
 import { principlesOf } from '../../../core/shelf/principles'
+import { REASONS } from '../../../core/shelf/reasons'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
@@ -33,6 +34,12 @@ const reaction = computed(() =>
 const record = computed(() => position.value ?? move.value ?? reaction.value)
 const hazard = computed(() => move.value?.hazard)
 
+/** How many of ten land, and why: "6 land: only our own movement". */
+const tries = computed(() => {
+  const { tries: ten, reason, race } = move.value ?? {}
+  if (!reason) return ''
+  return race ? REASONS[reason].says : t('shelf.landsBecause', { lands: ten?.lands ?? 0, why: REASONS[reason].says })
+})
 const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
 
 /** What one can go on to from here, by what it is. */
@@ -121,6 +128,9 @@ const wanted = computed(() => {
     </el-button>
     <p v-if="move?.cue">
       <span class="muted">{{ t('shelf.goWhen') }}</span> {{ move.cue }}
+    </p>
+    <p v-if="move?.reason">
+      <span class="muted">{{ t('shelf.ofTenTries') }}</span> {{ tries }}
     </p>
     <p v-if="move?.holdsFirst">
       <span class="muted">{{ t('shelf.weHoldAlready2') }}</span> {{ move.holdsFirst }}
