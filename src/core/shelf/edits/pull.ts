@@ -6,15 +6,16 @@ import {
   toMoveId,
   toPositionId,
   toReactionId,
+  type HoldId,
   type MoveId,
   type PlaceId,
 } from '../../chart/ids'
 import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
-import { positionIn } from '../../chart/edits/find'
+import { moveIn, positionIn } from '../../chart/edits/find'
 import { guessOut } from '../../chart/guesses'
 import { lookUp } from '../../chart/lookUp'
-import type { Move } from '../../chart/move'
+import type { Checkpoint, Move } from '../../chart/move'
 import type { Tries } from '../../chart/tries'
 import { bare } from '../bare'
 import { inChart } from '../search'
@@ -64,6 +65,7 @@ class Pull {
     for (const id of new Set(moves)) this.move(id, onward)
     for (const id of reactions) this.reaction(id)
     this.answers()
+    this.needs()
     this.mirrors()
     return this.came
   }
@@ -86,6 +88,8 @@ class Pull {
     }
     if (!position.unprompted) guessOut(position)
     this.chart.positions.push(position)
+    // What they do there may end where we are: the position has to be in the chart by then.
+    if (position.unprompted) position.unprompted.reactions = this.met(position.unprompted.reactions)
     return id
   }
 
@@ -95,6 +99,31 @@ class Pull {
     if (own) return own.id
     this.chart.holds = [...(this.chart.holds ?? []), copyOf(record)]
     return id
+  }
+
+  /** The counts of reactions, by the chart's ids. */
+  private met(counts: Record<string, number>): Record<string, number> {
+    return Object.fromEntries(Object.entries(counts).map(([id, n]) => [this.reaction(id), n]))
+  }
+
+  /** The lists of holds of a record, each with the chart's ids. */
+  private lists<K extends 'needs' | 'adds' | 'drops' | 'keeps' | 'strips'>(
+    record: Partial<Record<K, HoldId[]>>,
+    names: readonly K[],
+  ): Partial<Record<K, HoldId[]>> {
+    const found: Partial<Record<K, HoldId[]>> = {}
+    for (const name of names) {
+      const ids = record[name]
+      if (ids) found[name] = ids.map((hold) => toHoldId(this.hold(hold)))
+    }
+    return found
+  }
+
+  private gated(checkpoint: Checkpoint): Checkpoint {
+    const { gate } = checkpoint
+    const copy = copyOf(checkpoint)
+    if (!gate) return copy
+    return { ...copy, gate: { hold: toHoldId(this.hold(gate.hold)), next: toHoldId(this.hold(gate.next)) } }
   }
 
   private cue(id: string): string {
@@ -118,7 +147,7 @@ class Pull {
     const own = this.ownReaction(id, endsIn)
     this.ids.set(`r ${id}`, own ?? id)
     if (own) return own
-    this.chart.reactions.push({ ...bare(record), endsIn })
+    this.chart.reactions.push({ ...bare(record), endsIn, ...this.lists(record, ['adds', 'strips']) })
     return id
   }
 
@@ -136,12 +165,10 @@ class Pull {
     if (own) return
     const leads = lookUp(this.shelf.positions, record.to)
     const isNew = leads && !inChart(this.chart.positions, leads)
-    const met = Object.entries(record.tries?.reactions ?? {}).map(
-      ([reaction, n]) => [this.reaction(reaction), n] as const,
-    )
+    const met = this.met(record.tries?.reactions ?? {})
     const tries = record.tries && {
       ...guessed(record.tries),
-      ...(met.length ? { reactions: Object.fromEntries(met) } : {}),
+      ...(Object.keys(met).length ? { reactions: met } : {}),
     }
     const race = record.race && { ...record.race, reaction: toReactionId(this.reaction(record.race.reaction)) }
     // A position that the chart had before may not show what the move waits for: then it waits for nothing.
@@ -155,6 +182,8 @@ class Pull {
       to: record.to === 'finish' ? record.to : toPositionId(this.position(record.to)),
       ...(tries ? { tries } : {}),
       ...(race ? { race } : {}),
+      ...this.lists(record, ['needs', 'adds', 'drops', 'keeps', 'strips']),
+      ...(record.checkpoints ? { checkpoints: record.checkpoints.map((one) => this.gated(one)) } : {}),
     })
     this.came.push(id)
     leaveUpdate(this.chart, record)
@@ -163,6 +192,29 @@ class Pull {
 
   private onward(position: string, onward: number): void {
     for (const { id, from } of this.shelf.moves) if (from === position) this.move(id, onward)
+  }
+
+  /**
+   * A position that the chart had before may not have what a move needs: what nothing puts on there is no need then,
+   * and stands in the notes of the move.
+   */
+  private needs(): void {
+    const { positions, moves, holds } = this.chart
+    for (const id of this.came) {
+      const move = moveIn(this.chart, toMoveId(id))
+      const on = new Set<string>(positionIn(this.chart, move.from).holds)
+      for (const into of moves) {
+        if (into.to !== move.from) continue
+        for (const hold of [...(into.adds ?? []), ...(lookUp(positions, into.from)?.holds ?? [])]) on.add(hold)
+      }
+      const lacking = (move.needs ?? []).filter((hold) => !on.has(hold))
+      if (!lacking.length) continue
+      const names = lacking.flatMap((hold) => lookUp(holds, hold)?.name ?? []).join(', ')
+      move.notes = [move.notes, `First: ${names}.`].filter(Boolean).join(' ')
+      const left = (move.needs ?? []).filter((hold) => on.has(hold))
+      if (left.length) move.needs = left
+      else delete move.needs
+    }
   }
 
   private mirrors(): void {
@@ -183,7 +235,8 @@ class Pull {
       const { race: raced } = answer
       const race = raced ? { race: { ...raced, reaction: toReactionId(this.reaction(raced.reaction)) } } : {}
       const ids = { reaction: toReactionId(reaction), move: toMoveId(move) }
-      this.chart.answers.push({ ...copyOf(answer), ...tries, ...race, ...ids })
+      const { reason: _, ...own } = copyOf(answer)
+      this.chart.answers.push({ ...own, ...tries, ...race, ...ids })
     }
     const known = new Set(this.chart.moves.flatMap(({ checkpoints }) => (checkpoints ?? []).map(({ id }) => id)))
     for (const reaction of this.chart.reactions) {
