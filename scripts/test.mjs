@@ -1,4 +1,4 @@
-// Runs every check there is and counts them: each of types, lint, styles, layers and dead code is one, then the tests.
+// Runs every check there is and counts them: each of types, lint, styles, layers, dead code and the Shelf is one, then the tests.
 import { spawn } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 
@@ -39,7 +39,7 @@ async function suite(script, passed, failed) {
 }
 
 // Each of these keeps one core busy; the runners of tests take two.
-await Promise.all([checks('lint'), checks('typecheck', 'styles', 'layers', 'dead')])
+await Promise.all([checks('lint'), checks('typecheck', 'styles', 'layers', 'dead', 'shelf-check')])
 await suite('unit', /^Tests:.*?(\d+) passed/gm, /^Tests:\s+(\d+) failed/gm)
 await checks('build')
 await suite('e2e', /^\s+(\d+) passed/gm, /^\s+(\d+) failed/gm)
