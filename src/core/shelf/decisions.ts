@@ -1,5 +1,6 @@
 import { sure, present } from '../sure'
 import type { Chart, Way } from '../chart/chart'
+import { NOTHING_SEEN } from '../chart/cue'
 import type { MoveId, PositionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { inChart } from './search'
@@ -88,7 +89,8 @@ function namesOf({ moves }: Chart): Map<string, MoveId[]> {
 }
 
 /**
- * Compares the moves as tried from the position and as answers to the same reaction there; takes the larger difference.
+ * Compares the moves as tried from the position, those only that may be tried while the same is seen, and as answers to
+ * the same reaction there; takes the larger difference.
  */
 function compare(
   chart: Chart,
@@ -97,20 +99,27 @@ function compare(
   prefer: MoveId[],
   over: MoveId[],
 ): Judged['compared'] {
-  const asMoves = new Map<MoveId, number>()
-  for (const { id, from } of chart.moves) {
-    const value = from === position ? valued.moves[id]?.value : null
-    if (typeof value === 'number') asMoves.set(id, value)
-  }
+  const seen = Object.keys(lookUp(chart.positions, position)?.seen ?? { [NOTHING_SEEN]: 1 })
+  const asMoves = seen.map((cue) => {
+    const here = chart.moves.filter(({ from, when }) => from === position && (!when?.length || isIn(when, cue)))
+    return new Map(
+      here.flatMap(({ id }): [MoveId, number][] => {
+        const value = valued.moves[id]?.value
+        return typeof value === 'number' ? [[id, value]] : []
+      }),
+    )
+  })
   const asAnswers = valued.met
     .filter((met) => met.position === position)
     .map(({ answers }) => new Map(answers.map(({ answer, value }) => [sure(chart.answers[answer]).move, value])))
-  const found = [asMoves, ...asAnswers].flatMap((values) => apart(values, prefer, over) ?? [])
+  const found = [...asMoves, ...asAnswers].flatMap((values) => apart(values, prefer, over) ?? [])
   const best = found.sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]
   if (!best) return undefined
   const says = best.by <= -DIFFERS ? 'the other way' : best.by >= DIFFERS ? 'as the rule' : 'no difference'
   return { ...best, says }
 }
+
+const isIn = (cues: readonly string[], cue: string) => cues.includes(cue)
 
 function apart(values: Map<MoveId, number>, prefer: MoveId[], over: MoveId[]) {
   const best = (ids: MoveId[]) =>

@@ -38,7 +38,9 @@ describe('bringing in', () => {
     const { after } = pulled(emptyChart('new', 'New'), wantedOfRegion(shelf, 'side-control'))
     const { figures } = taken(figuresOf(after, scenarioOf(after, { start: 'side-standard' as never })))
     expect(figures.value).toBeGreaterThan(0.3)
-    expect(figures.best).not.toBeNull()
+    const seen = figures.positions['side-standard' as never]!.seen!
+    expect(seen.length).toBeGreaterThan(2)
+    for (const { best } of seen) expect(best).not.toBeNull()
     expect(figures.met.some(({ net }) => net >= 0.03)).toBe(true)
     expect(figures.looseEnds.length).toBeGreaterThan(0)
   })
