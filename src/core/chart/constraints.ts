@@ -129,3 +129,13 @@ export const IsPlaceMap = constraint(
   'must be an object of places, each with a whole "row" and a number "x"',
   (map) => isMapOf(map, (place) => isRecord(place) && Number.isInteger(place.row) && isNumber(place.x)),
 )
+
+/** Remarks on build for one move or reaction: as many as anyone reads. */
+export const MAX_FIT = 12
+
+export const IsFitList = constraint(
+  'isFitList',
+  `must have at most ${MAX_FIT} remarks on build`,
+  (value) => !Array.isArray(value) || value.length <= MAX_FIT,
+  { code: 'too-many' },
+)

@@ -10,3 +10,6 @@ export class Fit {
   @IsWorth() per!: number
   @Optional() @IsString() says?: string
 }
+
+/** What is said of builds, each sentence once. */
+export const buildsOf = (fit: readonly Fit[] = []): string[] => [...new Set(fit.flatMap(({ says }) => says ?? []))]

@@ -1,6 +1,6 @@
 import { IsArray, IsBoolean, IsIn, IsObject, IsString } from 'class-validator'
 import { IsFraction, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
-import { IsSeconds } from './constraints'
+import { IsFitList, IsSeconds } from './constraints'
 import { Fit } from './fit'
 import { Hazard } from './hazard'
 import type { CueId, HoldId, MoveId, PlaceId, PositionId } from './ids'
@@ -70,7 +70,7 @@ export class Move {
   @Optional() @Records(() => Checkpoint) checkpoints?: Checkpoint[]
   @Optional() @IsArray() @IsWord({ each: true }) tags?: string[]
   @Optional() @OneRecord(() => Hazard) hazard?: Hazard
-  @Optional() @Records(() => Fit) fit?: Fit[]
+  @Optional() @IsFitList() @Records(() => Fit) fit?: Fit[]
   /** The fields that nobody has set: what stands there is the product's guess. */
   @Optional() @IsArray() @IsIn(GUESSED, { each: true }) guessed?: Guessed[]
   @Optional() @IsString() notes?: string

@@ -1,6 +1,6 @@
 import { IsArray, IsString } from 'class-validator'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
-import { IsSeconds } from './constraints'
+import { IsFitList, IsSeconds } from './constraints'
 import { Fit } from './fit'
 import type { HoldId, MoveId, PlaceId, ReactionId } from './ids'
 
@@ -23,6 +23,6 @@ export class Reaction {
   @IsWord() endsIn!: PlaceId
   @Optional() @IsSeconds() seconds?: number
   @Optional() @IsRecordId() mirror?: MoveId
-  @Optional() @Records(() => Fit) fit?: Fit[]
+  @Optional() @IsFitList() @Records(() => Fit) fit?: Fit[]
   @Optional() @IsString() notes?: string
 }

@@ -3,6 +3,8 @@ import type { Chart } from '../chart/chart'
 import { alsoSaid } from '../sides/vocabulary'
 import { lookUp } from '../chart/lookUp'
 import type { Shelf } from './shelf'
+import { symptomsOf } from './symptoms'
+import { term } from './terms'
 
 /** An entry of the Shelf as a result of a search. */
 export interface Found {
@@ -14,6 +16,8 @@ interface Entry extends Found {
   key: string
   name: string
   cue: string
+  /** What one feels or sees when it goes wrong. */
+  felt: string
   text: string
 }
 
@@ -22,78 +26,14 @@ export interface ShelfIndex {
   search: (text: string) => Found[]
 }
 
-/** Words that a search ignores, and words that it treats as the same. */
-const EMPTY = new Set([
-  'the',
-  'a',
-  'an',
-  'of',
-  'to',
-  'on',
-  'in',
-  'is',
-  'our',
-  'us',
-  'we',
-  'my',
-  'me',
-  'i',
-  'and',
-  'or',
-  'with',
-  'it',
-  'his',
-  'he',
-  'she',
-  'they',
-  'them',
-  'their',
-  'at',
-  'by',
-  'for',
-  'from',
-  'into',
-  'across',
-])
-const SAME: Record<string, string> = {
-  ...{ folded: 'bent', tap: 'finish', submission: 'finish', choke: 'strangle', blood: 'strangle', takeback: 'back' },
-  ...{ pushes: 'push', pushed: 'push', pushing: 'push', turns: 'turn', turned: 'turn', turning: 'turn', rolls: 'roll' },
-  ...{
-    bridges: 'bridge',
-    bridging: 'bridge',
-    grabs: 'grab',
-    holds: 'hold',
-    held: 'hold',
-    posts: 'post',
-    posted: 'post',
-  },
-  ...{
-    hands: 'hand',
-    arms: 'arm',
-    legs: 'leg',
-    knees: 'knee',
-    hips: 'hip',
-    elbows: 'elbow',
-    wrists: 'wrist',
-    feet: 'foot',
-  },
-  ...{ floor: 'mat', ground: 'mat', shin: 'knee', hides: 'hide', hidden: 'hide', tucked: 'hide', clasps: 'clasp' },
-  ...{ clasped: 'clasp', joins: 'clasp', joined: 'clasp', locked: 'clasp', tucks: 'tuck', straightens: 'straight' },
-}
-
-const term = (word: string): string | null => {
-  const low = word.toLowerCase()
-  return EMPTY.has(low) ? null : (SAME[low] ?? low)
-}
-
 export function indexShelf(shelf: Shelf): ShelfIndex {
   const index = new MiniSearch<Entry>({
     idField: 'key',
-    fields: ['name', 'cue', 'text'],
+    fields: ['name', 'cue', 'felt', 'text'],
     storeFields: ['kind', 'id'],
     processTerm: term,
     searchOptions: {
-      boost: { name: 3, cue: 2 },
+      boost: { name: 3, cue: 2, felt: 1.5 },
       prefix: (one) => one.length > 2,
       fuzzy: (one) => (one.length > 4 ? 0.2 : false),
     },
@@ -108,8 +48,15 @@ export function indexShelf(shelf: Shelf): ShelfIndex {
 function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): Entry[] {
   const names = (name: string, aliases: readonly string[] = []) =>
     [name, ...aliases].flatMap((one) => [one, ...alsoSaid(one)]).join('. ')
-  const entry = (kind: Found['kind'], id: string, name: string, cue: string, text: (string | undefined)[]): Entry => ({
-    ...{ kind, id, key: `${kind} ${id}`, name, cue },
+  const entry = (
+    kind: Found['kind'],
+    id: string,
+    name: string,
+    cue: string,
+    text: (string | undefined)[],
+    felt = '',
+  ): Entry => ({
+    ...{ kind, id, key: `${kind} ${id}`, name, cue, felt },
     text: [...text, regionOf.get(id)?.title].filter(Boolean).join('. '),
   })
   const answering = new Map<string, string[]>()
@@ -122,13 +69,16 @@ function entriesOf({ positions, moves, reactions, answers, regionOf }: Shelf): E
       entry('position', id, names(name, aliases), notes ?? '', [...made, takes, leaves]),
     ),
     ...moves.map(({ id, name, aliases, cue, notes, holdsFirst, checkpoints = [], hazard, kind }) =>
-      entry('move', id, names(name, aliases), `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`, [
-        notes,
-        holdsFirst,
-        kind,
-        hazard?.part ?? '',
-        ...checkpoints.map(({ text }) => text),
-      ]),
+      entry(
+        'move',
+        id,
+        names(name, aliases),
+        `${cue ?? ''}. ${answering.get(id)?.join('. ') ?? ''}`,
+        [notes, holdsFirst, kind, hazard?.part ?? '', ...checkpoints.map(({ text }) => text)],
+        symptomsOf({ checkpoints })
+          .map(({ felt, because }) => `${felt}. ${because}`)
+          .join('. '),
+      ),
     ),
     ...reactions.map(({ id, name, notes, opens }) => entry('reaction', id, name, notes ?? '', [opens])),
   ]

@@ -72,6 +72,17 @@ describe('what a record may not say', () => {
   it.each<[string, () => string[], string]>([
     ['a move that stalls nowhere', () => move({ stallsIn: 'moon' }), 'moves[0].stallsIn'],
     ['a move into being caught', () => move({ to: 'caught' }), 'moves[0].to'],
+    [
+      'a build that changes more than all',
+      () => move({ fit: [{ trait: 'arms', of: 'ours', per: 1.2 }] }),
+      'moves[0].fit[0].per',
+    ],
+    ['a build of nobody', () => move({ fit: [{ trait: 'arms', of: 'both', per: 0.2 }] }), 'moves[0].fit[0].of'],
+    [
+      'thirteen remarks on build',
+      () => move({ fit: Array.from({ length: 13 }, () => ({ trait: 'arms', of: 'ours', per: 0.1 })) }),
+      'moves[0].fit',
+    ],
     ['a move that needs their hold', () => move({ needs: ['frame'] }), 'moves[0].needs[0]'],
     ['a move that strips our hold', () => move({ strips: ['cross'] }), 'moves[0].strips[0]'],
     ['tries that end nowhere', () => move({ tries: { elsewhere: { moon: 1 } } }), 'moves[0].tries.elsewhere.moon'],

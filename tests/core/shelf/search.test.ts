@@ -1,8 +1,11 @@
+import { lookUp } from '../../../src/core/chart/lookUp'
 import { indexShelf } from '../../../src/core/shelf/search'
 import { joinRegions } from '../../../src/core/shelf/shelf'
+import { symptomMeant, symptomsOf } from '../../../src/core/shelf/symptoms'
 import { readRegions } from '../../../scripts/shelfDoc'
 
-const index = indexShelf(joinRegions(readRegions()))
+const shelf = joinRegions(readRegions())
+const index = indexShelf(shelf)
 
 /** What a coach sees or says, and what is meant: one of these is among the first five. */
 const CUES: [cue: string, meant: string[]][] = [
@@ -65,4 +68,30 @@ test('a few letters, another word for it, and nothing at all', () => {
   expect(index.search('strong side').map(({ id }) => id)).toContain('back-over-side')
   expect(index.search('')).toEqual([])
   expect(index.search('qqqqzzzz')).toEqual([])
+})
+
+describe('what goes wrong', () => {
+  it.each([
+    ['hurts their throat', 'rear-triangle-to-armbar', 'throat crush'],
+    ['he pops his head out', 'ride-their-pushing', 'head pops out'],
+    ['arm slips out', 'trap-lock-leave', 'arm slips out'],
+  ])('is found by what one feels: %s', (text, id, felt) => {
+    expect(index.search(text).slice(0, 8)).toContainEqual({ kind: 'move', id })
+    expect(symptomMeant(lookUp(shelf.moves, id)!, text)).toMatchObject({ felt, cure: expect.stringMatching(/\w+ \w+/) })
+  })
+
+  it('names the step at which it was lost, as the move has it', () => {
+    for (const { checkpoints = [], ...move } of shelf.moves) {
+      const symptoms = symptomsOf({ ...move, checkpoints })
+      expect(symptoms.length).toBe(checkpoints.filter(({ fault }) => fault).length)
+      for (const { step, cure, because } of symptoms)
+        expect(checkpoints[step - 1].fault).toMatchObject({ fix: cure, mistake: because })
+    }
+  })
+
+  it('is not said where too little of it is meant', () => {
+    const move = lookUp(shelf.moves, 'trap-lock-leave')!
+    expect(symptomMeant(move, 'wet mats on a tuesday')).toBeUndefined()
+    expect(symptomMeant(move, '')).toBeUndefined()
+  })
 })

@@ -7,6 +7,8 @@ import { keptFrom } from '../../../core/chart/rules/ruleSets'
 import { needsOf } from '../../../core/shelf/needs'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf } from '../../../core/shelf/shelf'
+import { symptomMeant } from '../../../core/shelf/symptoms'
+import { lowerFirst } from '../../../core/say/speech'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
@@ -52,11 +54,14 @@ const rows = computed(() =>
     const move = kind === 'move' ? lookUp(props.shelf.moves, id) : undefined
     const record =
       move ?? present(kind === 'position' ? lookUp(props.shelf.positions, id) : lookUp(props.shelf.reactions, id))
-    const hint = move
-      ? t('common.fromFrom', { from: lookUp(props.shelf.positions, move.from)?.name })
-      : kind === 'reaction'
-        ? t('shelf.theyDo')
-        : (props.shelf.regionOf.get(id)?.title ?? '')
+    const wrong = move && place.value.text.trim() ? symptomMeant(move, place.value.text) : undefined
+    const hint = wrong
+      ? t('shelf.feltAtStepDoCure', { felt: wrong.felt, step: wrong.step, cure: lowerFirst(wrong.cure) })
+      : move
+        ? t('common.fromFrom', { from: lookUp(props.shelf.positions, move.from)?.name })
+        : kind === 'reaction'
+          ? t('shelf.theyDo')
+          : (props.shelf.regionOf.get(id)?.title ?? '')
     return {
       ...one,
       key: keyOf(one),

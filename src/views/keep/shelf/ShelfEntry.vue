@@ -2,6 +2,7 @@
 import { sure } from '../../../core/sure'
 import { computed } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
+import { buildsOf } from '../../../core/chart/fit'
 import { lookUp } from '../../../core/chart/lookUp'
 import { placeName } from '../../../core/chart/placeNames'
 import type { Found } from '../../../core/shelf/search'
@@ -12,6 +13,7 @@ import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
 import OtherChair from './OtherChair.vue'
+import SymptomTable from './SymptomTable.vue'
 import PrincipleList from '../../parts/shelf/PrincipleList.vue'
 import { usePulling } from '../../parts/shelf/pulling'
 import PrintButton from '../../parts/print/PrintButton.vue'
@@ -40,6 +42,8 @@ const tries = computed(() => {
   if (!reason) return ''
   return race ? REASONS[reason].says : t('shelf.landsBecause', { lands: ten?.lands ?? 0, why: REASONS[reason].says })
 })
+/** For which build, each remark once. */
+const builds = computed(() => buildsOf(move.value?.fit))
 const governing = computed(() => (move.value ? principlesOf(props.shelf, store.principles, move.value) : []))
 
 /** What one can go on to from here, by what it is. */
@@ -154,14 +158,10 @@ const wanted = computed(() => {
         <div>
           {{ one.text }}
           <p v-if="one.until" class="small until">{{ one.until }}</p>
-          <p v-if="one.fault" class="small muted">
-            {{ t('shelf.mistakeMistake', { mistake: one.fault.mistake })
-            }}<template v-if="one.fault.result">{{ t('shelf.thenResult', { result: one.fault.result }) }}</template
-            ><template v-if="one.fault.fix">{{ t('shelf.fixFix', { fix: one.fault.fix }) }}</template>
-          </p>
         </div>
       </li>
     </ol>
+    <SymptomTable v-if="move" :move="move" />
     <PrincipleList :governing="governing" />
     <p v-if="reaction?.opens">
       <span class="muted">{{ t('shelf.itOpens') }}</span> {{ reaction.opens }}
@@ -181,6 +181,9 @@ const wanted = computed(() => {
         </ul>
       </template>
     </section>
+    <p v-for="says in builds" :key="says" class="small">
+      <span class="muted">{{ t('shelf.build') }}</span> {{ says }}
+    </p>
     <p v-if="move?.size" class="small">
       <span class="muted">{{ t('shelf.build') }}</span> {{ move.size }}
     </p>

@@ -14,6 +14,7 @@ import { setOrigin } from '../../../core/chart/edits/cues'
 import { setField } from '../../../core/chart/edits/fields'
 import { setHolds } from '../../../core/chart/edits/holds'
 import { setKind, setLanding, setReply } from '../../../core/chart/edits/records'
+import { buildsOf } from '../../../core/chart/fit'
 import { isGuess } from '../../../core/chart/guesses'
 import { holder } from '../../../core/chart/hold'
 import { DEFAULT_MOVE_SECONDS, type Move } from '../../../core/chart/move'
@@ -194,6 +195,9 @@ function setAliases(text: string) {
           {{ says }}</el-checkbox
         >
       </details>
+      <p v-for="says in buildsOf(move.fit)" :key="says" class="across small">
+        <span class="label">{{ t('shelf.build') }}</span> {{ says }}
+      </p>
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />
     </div>
