@@ -1,5 +1,6 @@
 import { comesToSomething, reactionsMet, totalOf, wholeOf } from '../../src/core/chart/tries'
 import { lookUp } from '../../src/core/chart/lookUp'
+import { flowHolds } from '../../src/core/shelf/flows'
 import { REASONS } from '../../src/core/shelf/reasons'
 import type { Shelf } from '../../src/core/shelf/shelf'
 import type { ShelfAnswer, ShelfMove } from '../../src/core/shelf/shelfRecords'
@@ -104,6 +105,21 @@ export const STRUCTURE: readonly Row[] = [
           return mirror && (!other || other.mirror !== id || (other.ahead === ahead && ahead !== 'even'))
         })
         .map(({ id }) => id),
+  },
+  {
+    what: 'flow drills that do not go round',
+    find: ({ flows, moves }) => flows.filter((flow) => !flowHolds(flow, moves)).map(({ id }) => id),
+  },
+  {
+    what: 'gates on a hold that cannot be on, or that wait for one which is not put on',
+    find: ({ moves, positions }) =>
+      moves.flatMap(({ from, to, needs = [], adds = [], checkpoints = [] }) => {
+        const on = [...needs, ...(lookUp(positions, from)?.holds ?? [])]
+        const then = [...adds, ...(to === 'finish' ? [] : (lookUp(positions, to)?.holds ?? []))]
+        return checkpoints
+          .filter(({ gate }) => gate && !(on.includes(gate.hold) && then.includes(gate.next)))
+          .map(({ id }) => id)
+      }),
   },
   {
     what: 'texts with leftovers',

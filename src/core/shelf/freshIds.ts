@@ -3,7 +3,7 @@ import { present } from '../sure'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
 import type { Shelf, ShelfRegion } from './shelf'
-import type { ShelfMove } from './shelfRecords'
+import type { FlowDrill, ShelfMove } from './shelfRecords'
 
 type Renamed = ReadonlyMap<string, string>
 
@@ -60,6 +60,7 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
         mirror: one.mirror && of(moves, one.mirror),
       }),
     })),
+    ...defined({ flows: region.flows?.map((one) => renamedFlow(one, places, moves)) }),
     answers: region.answers.map((one) => ({
       ...one,
       ...{ reaction: of(reactions, one.reaction), move: of(moves, one.move) },
@@ -68,6 +69,16 @@ export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): S
     })),
   }
 }
+
+/** The steps of a flow by their new ids; its own id is used nowhere else. */
+const renamedFlow = (flow: FlowDrill, places: Renamed, moves: Renamed): FlowDrill => ({
+  ...flow,
+  steps: flow.steps.map((step) => ({
+    ...step,
+    position: (places.get(step.position) ?? step.position) as typeof step.position,
+    move: (moves.get(step.move) ?? step.move) as typeof step.move,
+  })),
+})
 
 /** Chooses an id for each record: its own where that is free. */
 function freshen(records: readonly { id: string; name: string }[], used: Set<string>): Renamed {

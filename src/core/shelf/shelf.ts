@@ -4,6 +4,7 @@ import type { Hold } from '../chart/hold'
 import type {
   Caution,
   DecisionRule,
+  FlowDrill,
   ShelfAnswer,
   ShelfMove,
   ShelfPosition,
@@ -24,6 +25,7 @@ export interface ShelfRegion {
   rules: DecisionRule[]
   variants: Variant[]
   cautions: Caution[]
+  flows?: FlowDrill[]
 }
 
 export interface Shelf {
@@ -34,6 +36,7 @@ export interface Shelf {
   moves: ShelfMove[]
   reactions: ShelfReaction[]
   answers: ShelfAnswer[]
+  flows: FlowDrill[]
   /** The region of every position, move and reaction, by its id. */
   regionOf: Map<string, ShelfRegion>
 }
@@ -52,6 +55,7 @@ export function joinRegions(regions: readonly ShelfRegion[]): Shelf {
     moves: regions.flatMap((region) => region.moves),
     reactions: regions.flatMap((region) => region.reactions),
     answers: regions.flatMap((region) => region.answers),
+    flows: regions.flatMap((region) => region.flows ?? []),
     regionOf,
   }
 }

@@ -6,8 +6,18 @@ import { checkReferences } from '../chart/references'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { DocumentKind, Normaliser } from '../document/kind'
 import { joinRegions, shelfAsChart, type ShelfRegion } from './shelf'
+import { checkFlows } from './flows'
 import { SHELF_FILE } from './shelfFile'
-import { Caution, DecisionRule, ShelfAnswer, ShelfMove, ShelfPosition, ShelfReaction, Variant } from './shelfRecords'
+import {
+  Caution,
+  DecisionRule,
+  FlowDrill,
+  ShelfAnswer,
+  ShelfMove,
+  ShelfPosition,
+  ShelfReaction,
+  Variant,
+} from './shelfRecords'
 
 const { format: SHELF_FORMAT, version: SHELF_VERSION } = SHELF_FILE
 
@@ -26,6 +36,7 @@ class Shelf {
   @Records(() => DecisionRule) rules!: DecisionRule[]
   @Records(() => Variant) variants!: Variant[]
   @Records(() => Caution) cautions!: Caution[]
+  @Optional() @Records(() => FlowDrill) flows?: FlowDrill[]
   @Optional() @IsString() notes?: string
 }
 
@@ -49,12 +60,12 @@ export const SHELF_KIND: DocumentKind<OwnShelf> = {
   root: Shelf,
   lists: {
     ...{ ...CHAIN_LISTS, positions: ShelfPosition, moves: ShelfMove, reactions: ShelfReaction, answers: ShelfAnswer },
-    ...{ rules: DecisionRule, variants: Variant, cautions: Caution },
+    ...{ rules: DecisionRule, variants: Variant, cautions: Caution, flows: FlowDrill },
   },
-  most: { ...MAX_CHAIN, rules: 5_000, variants: 1_000, cautions: 1_000 },
+  most: { ...MAX_CHAIN, rules: 5_000, variants: 1_000, cautions: 1_000, flows: 1_000 },
   keyOf: chainKey,
   migrations: [],
   normalisers: [COMPLETE, ...CHAIN_NORMALISERS],
-  checkReferences: (shelf) => checkReferences(shelfAsChart(joinRegions([shelf]))),
+  checkReferences: (shelf) => [...checkReferences(shelfAsChart(joinRegions([shelf]))), ...checkFlows(shelf)],
   sizeOf: ({ positions }) => positions.length,
 }

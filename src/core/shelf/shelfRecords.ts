@@ -4,7 +4,7 @@ import type { MoveId, PositionId } from '../chart/ids'
 import { Move } from '../chart/move'
 import { Position } from '../chart/position'
 import { Reaction } from '../chart/reaction'
-import { IsRecordId, Optional, Records } from '../document/constraints'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import { REASON_IDS, type Reason } from './reasons'
 
 /*
@@ -85,6 +85,22 @@ export class Variant {
   @IsArray() @IsRecordId({ each: true }) on!: string[]
   @IsString() question!: string
   @Records(() => View) views!: View[]
+}
+
+/** A step of a flow drill: where we are, what they do, and what we do; the next step is where that lands. */
+export class FlowStep {
+  @IsRecordId() position!: PositionId
+  @IsString() calls!: string
+  @IsRecordId() move!: MoveId
+}
+
+/** A loop of positions that is gone round without finishing: what each thing that they do calls for. */
+export class FlowDrill {
+  @IsRecordId() id!: string
+  @IsWord() name!: string
+  @Optional() @IsBoolean() check?: boolean
+  @Records(() => FlowStep) steps!: FlowStep[]
+  @Optional() @IsString() notes?: string
 }
 
 export class Caution {

@@ -3,12 +3,16 @@ import { lookUp } from '../../../core/chart/lookUp'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf, ShelfRegion } from '../../../core/shelf/shelf'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
+import { useCharts } from '../../../stores/charts'
+import { usePulling } from '../../parts/shelf/pulling'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
 import { t } from '../../../words'
 
-/** What practitioners say of a region: the rules that they decide by, where they differ, and what is dangerous. */
+/** What practitioners say of a region: its flow drills, what they decide by, where they differ, what is dangerous. */
 defineProps<{ shelf: Shelf; region: ShelfRegion }>()
 const emit = defineEmits<{ open: [found: Found] }>()
+const charts = useCharts()
+const { pull } = usePulling()
 </script>
 
 <template>
@@ -18,6 +22,25 @@ const emit = defineEmits<{ open: [found: Found] }>()
       <ul>
         <li v-for="one in region.cautions" :key="one.id">{{ one.text }}</li>
       </ul>
+    </section>
+    <section v-for="flow in region.flows" :key="flow.id">
+      <h2>{{ t('shelf.flowDrill', { name: flow.name }) }}</h2>
+      <p v-if="flow.notes" class="muted small">{{ flow.notes }}</p>
+      <ol>
+        <li v-for="step in flow.steps" :key="step.move">
+          <el-button link @click="emit('open', { kind: 'position', id: step.position })">
+            {{ lookUp(shelf.positions, step.position)?.name }}
+          </el-button>
+          <span class="muted">{{ t('shelf.calls', { calls: step.calls }) }}</span>
+          <el-button link @click="emit('open', { kind: 'move', id: step.move })">
+            {{ lookUp(shelf.moves, step.move)?.name }}
+          </el-button>
+        </li>
+      </ol>
+      <p class="small muted">{{ t('shelf.andRoundAgain') }}</p>
+      <el-button v-if="charts.chart" @click="pull(flow.name, { moves: flow.steps.map(({ move }) => move) })">
+        {{ t('shelf.bringTheFlowIntoTheChart') }}
+      </el-button>
     </section>
     <section v-if="region.rules.length">
       <h2>{{ t('shelf.theyDecideBy') }}</h2>
