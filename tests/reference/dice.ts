@@ -7,6 +7,8 @@ export interface Heard {
   /** `again`: it was waited for, and still is. */
   tried?(action: number, again: boolean): void
   arrived?(state: number, action: number, outcome: number): void
+  /** What is seen on an arrival: the state of it. */
+  saw?(state: number): void
   second?(state: number): void
 }
 
@@ -30,6 +32,7 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
     if (state < TERMINALS) return ended(state)
     if (state >= game.arrivalsFrom && t > 0) {
       state = see(solution, state, t, random())
+      heard.saw?.(state)
       continue
     }
     const action = t > 0 ? evaluator.bestAction(t, state) : NONE

@@ -260,7 +260,7 @@ describe('a position in detail', () => {
     expect(charts.news).toMatchObject({
       action: 'undo',
       text: expect.stringMatching(
-        /^Removed Side control, hips low with \d+ moves, \d+ reactions and 1 answer on Cross-face and pass\. Undo takes that back\.$/,
+        /^Removed Side control, hips low with \d+ moves, \d+ reactions, 1 round and 1 answer on Cross-face and pass\. Undo takes that back\.$/,
       ),
     })
     charts.undo()

@@ -1,5 +1,5 @@
 import { sure } from '../sure'
-import type { NOTHING_SEEN } from '../chart/cue'
+import { NOTHING_SEEN } from '../chart/cue'
 import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { keysOf } from '../typed'
 import { cueId, isProbe, moveId, positionId, reactionId } from '../game/describe'
@@ -31,7 +31,7 @@ export interface ScriptStep {
   reach: number
   /** Chance that nothing breaks it off while it is done. */
   alive: number
-  /** The most frequent first. */
+  /** The most frequent first; nothing in particular is seen after what is. */
   ways: ScriptWay[]
 }
 
@@ -170,6 +170,7 @@ class Telling {
       .map(({ cue, state: to, share }): ScriptWay => ({
         ...{ kind: 'seen', cue: cueId(game, cue), share, to, position: positionOf(game, to) },
       }))
+      .sort((a, b) => Number(a.cue === NOTHING_SEEN) - Number(b.cue === NOTHING_SEEN) || b.share - a.share)
     const place = { key: state, position: positionOf(game, state) }
     const step: ScriptStep = { ...place, does: 'look', value: sure(values[state]), reach: 0, alive: 1, ways }
     this.told.set(state, { step, action: NONE })

@@ -15,7 +15,9 @@ import { demoPlan } from '../../fixtures/demoPlan'
 import { randomChart } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 
-const demo = demoPlan()
+/** The demo plan without the rounds that it comes with. */
+const demo: Chart = demoPlan()
+delete demo.cards
 const [underhook, sprawls, shoot] = ['underhook-head-clear', 'sprawls-on-us', 'shoot-the-high-crotch'] as [
   PositionId,
   ReactionId,

@@ -130,7 +130,8 @@ test('their crossed legs take two of our three ways out, and leave the third, by
   const run = { id: 'out', name: 'Out', start: 'they-have-our-back' as PositionId }
   const met = { move: 'walk-the-hips-high', reaction: 'crosses-the-legs' } as never
   const out = (move: string) => remarksOn(demo, { ...run, steps: [met, {}, { move } as never] })
-  expect(ways.map((move) => out(move).map(({ kind, step }) => `${kind} ${step}`))).toEqual([
+  const taken = (move: string) => out(move).filter(({ kind }) => kind === 'impossible')
+  expect(ways.map((move) => taken(move).map(({ kind, step }) => `${kind} ${step}`))).toEqual([
     ['impossible 3'],
     ['impossible 3'],
     [],

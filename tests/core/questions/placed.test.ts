@@ -80,7 +80,7 @@ describe('how they would beat us', () => {
 describe('drilling what waits for something seen', () => {
   it('is worth what solving it again says, on any chart', () => {
     let compared = 0
-    for (const seed of [2, 5, 9, 16, 23]) {
+    for (let seed = 1; seed <= 60; seed++) {
       const chart = randomChart(seed, seed % 2 === 0)
       const how = scenarioOf(chart, randomScenario(chart, seed, true))
       const waits = new Set(chart.moves.flatMap(({ id, when }) => (when?.length ? [id] : [])))

@@ -32,10 +32,13 @@ describe('the plan as a script', () => {
       value: figures.value,
     })
     expect(script.steps[0].reach).toBeGreaterThanOrEqual(1)
-    expect(script.covered).toBeGreaterThanOrEqual(0.8)
+    // Sixty things are told at most.
+    if (script.steps.length < 60) expect(script.covered).toBeGreaterThanOrEqual(0.8)
+    expect(script.covered).toBeGreaterThan(0.7)
     for (const { ways } of script.steps) {
       if (ways.length) expect(ways.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
-      expect([...ways].sort((a, b) => b.share - a.share)).toEqual(ways)
+      const last = (cue?: string) => Number(cue === 'nothing')
+      expect([...ways].sort((a, b) => last(a.cue) - last(b.cue) || b.share - a.share)).toEqual(ways)
     }
   })
 
@@ -96,6 +99,10 @@ describe('the plan as a script', () => {
         arrived: (next) => {
           state = next
           if (next >= TERMINALS && !does.has(next)) stays = false
+        },
+        saw: (next) => {
+          state = next
+          if (!does.has(next)) stays = false
         },
       })
       if (stays) inside++
@@ -194,7 +201,7 @@ describe('a move that is only shown', () => {
     const shown = sayScript(demo, scriptOf(start, 0.9, { probe }))
     const spin = shown.find(({ says }) => says[0].includes('only begin to clock the collar'))!
     expect(spin.says[0]).toBe(
-      'In turtle, at the flank, once the other came to nothing, only begin to clock the collar and expect that they turn in under us.',
+      'In turtle, at the flank, only begin to clock the collar and expect that they turn in under us.',
     )
     expect(shown.flatMap(({ says }) => says).filter((said) => /^Otherwise .*expect that/.test(said))).toEqual([])
     expect(spin.says).toContainEqual(

@@ -2,7 +2,7 @@ import { produce } from 'immer'
 import type { Chart } from '../../../src/core/chart/chart'
 import { holder } from '../../../src/core/chart/hold'
 import { lookUp } from '../../../src/core/chart/lookUp'
-import { totalOf, type Tries } from '../../../src/core/chart/tries'
+import { totalOf, wholeOf, type Tries } from '../../../src/core/chart/tries'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
@@ -173,8 +173,8 @@ describe('what if', () => {
     expect(answer({ tries: [figure] }).then).toBeCloseTo(answer({}).now, 12)
     for (const { target, part } of figuresOfTries(demo)) {
       const set = supposed(demo, minute, { tries: [{ target, part, share: 0.25 }] }).chart
-      const of = target.of === 'move' ? lookUp(set.moves, target.move)!.tries : set.answers[target.answer].tries!
-      expect(shareOf(of!, part)).toBeCloseTo(0.25, 9)
+      const of = target.of === 'move' ? lookUp(set.moves, target.move)! : set.answers[target.answer]
+      expect(shareOf(wholeOf(of), part)).toBeCloseTo(0.25, 9)
     }
   })
 

@@ -1,11 +1,17 @@
 import { readChart } from '../../../core/files/chartFile'
 import { useCharts } from '../../../stores/charts'
 
-/** Opens the demo plan: the one that is kept already, or else as it ships. */
-export async function openDemo(): Promise<void> {
+/** The plans that ship: an attacker's, and one for an evening of escapes. */
+const DEMOS = {
+  plan: () => import('../../../../demo/tern-street.ataque.json'),
+  wayOut: () => import('../../../../demo/the-way-out.ataque.json'),
+}
+
+/** Opens a demo: the one that is kept already, or else as it ships. */
+export async function openDemo(which: keyof typeof DEMOS = 'plan'): Promise<void> {
   const charts = useCharts()
   await charts.start()
-  const { default: data } = await import('../../../../demo/tern-street.ataque.json')
+  const { default: data } = await DEMOS[which]()
   const demo = readChart(data)
   if (!demo.ok) throw new Error('the demo plan is broken')
   const entry = charts.entries.find(({ id }) => id === demo.value.id)
