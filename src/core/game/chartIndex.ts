@@ -3,12 +3,12 @@ import type { Answer } from '../chart/answer'
 import { NOTHING_SEEN, type Cue } from '../chart/cue'
 import type { Chart } from '../chart/chart'
 import type { Move } from '../chart/move'
-import type { Position } from '../chart/position'
+import type { Position, Threat } from '../chart/position'
 import type { Reaction } from '../chart/reaction'
 import { DEFAULT_MOVE_SECONDS } from '../chart/move'
 import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
 import { probeOf, type ProbeFactors } from '../chart/probe'
-import { strikeChangesOf } from '../chart/rules/ruleSets'
+import { strikeChangesOf, struckIn } from '../chart/rules/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import { NONE } from './none'
 import type { Scenario } from './scenario'
@@ -66,6 +66,8 @@ export interface IndexedPosition {
   own: HoldSet
   moves: number[]
   unprompted: [reaction: number, count: number][]
+  /** Being hit here, where the rules allow strikes. */
+  struck: Threat | undefined
   /** What is seen on coming here: cues in the chart's order, `NONE` for nothing in particular last; or nothing is. */
   seen: { cue: number; count: number; record: Cue | null }[]
 }
@@ -81,10 +83,13 @@ export interface ChartIndex {
 }
 
 /** The parts of a scenario that decide which records enter the game. */
-export type Allowed = Pick<Scenario, 'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'probe' | 'slips'>
+export type Allowed = Pick<
+  Scenario,
+  'holds' | 'aside' | 'forbids' | 'noFinish' | 'strikes' | 'struck' | 'probe' | 'slips'
+>
 
 const EVERYTHING: Allowed = {
-  ...{ holds: true, aside: [], forbids: [], noFinish: false, strikes: [], probe: null, slips: 0 },
+  ...{ holds: true, aside: [], forbids: [], noFinish: false, strikes: [], struck: [], probe: null, slips: 0 },
 }
 
 /** Resolves the ids of a checked chart to indices. With `holds: false` every list of holds is taken as empty. */
@@ -142,6 +147,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
     own: setOf(position.holds),
     moves: [],
     unprompted: counter.reactions(position.unprompted?.reactions),
+    struck: struckIn(position, allowed.struck),
     seen: seenOf(position, chart.cues ?? []),
   }))
   addProbes(moves, reactions, allowed)

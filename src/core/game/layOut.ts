@@ -115,7 +115,8 @@ function groupRows(groups: readonly DraftGroup[], index: ChartIndex, scenario: S
     rows.groupIsBehind[g] = Number(worth < 0)
     rows.groupBreak[g] = breakUp === null ? 0 : 1 / breakUp
     const everySecond = (what: Threat | undefined) => (what ? index.holds.left(what, holds, 'ours') / what.every : 0)
-    rows.groupThreat[g] = everySecond(record?.threat)
+    const struck = position < 0 ? undefined : sure(index.positions[position]).struck
+    rows.groupThreat[g] = 1 - (1 - everySecond(record?.threat)) * (1 - everySecond(struck))
     rows.groupOut[g] = everySecond(record?.out)
   })
   return rows

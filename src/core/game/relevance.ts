@@ -1,6 +1,6 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, without, type HoldSet } from '../holds/holdTable'
-import type { Position } from '../chart/position'
+import type { Position, Threat } from '../chart/position'
 import type { Person } from '../chart/words'
 import type { ChartIndex, IndexedMove, IndexedPosition } from './chartIndex'
 import { NONE } from './game'
@@ -53,6 +53,9 @@ function noneRelevant({ positions, reactions }: ChartIndex): Relevance {
   const noHolds = positions.map(() => NO_HOLDS)
   return { position: noHolds, arrival: noHolds, reaction: { home: none, away: none } }
 }
+
+/** What may end an exchange in a position by what they can do. */
+type Ends = Partial<Pick<Position, 'threat' | 'out'>> & { struck?: Threat | undefined }
 
 class Passages {
   private readonly passages: Passage[] = []
@@ -191,8 +194,8 @@ class Passages {
   private askedFor(node: number, on: HoldSet): HoldSet {
     const places = this.index.positions.length
     if (node < places) {
-      const { moves, unprompted, record } = sure(this.index.positions[node])
-      let asked = this.hinderingEnds(record, on)
+      const { moves, unprompted, record, struck } = sure(this.index.positions[node])
+      let asked = this.hinderingEnds({ ...record, struck }, on)
       for (const [r] of unprompted) asked |= this.denying(sure(this.index.reactions[r]).record, 'ours', on)
       for (const m of moves) asked |= this.askedBy(sure(this.index.moves[m]), sure(this.index.moves[m]).tries, on)
       return asked
@@ -200,16 +203,16 @@ class Passages {
     const seen = this.arrivals.indexOf(node)
     if (seen >= 0) return this.hinderingCues(sure(this.index.positions[seen]), on)
     const { endsIn, answers } = sure(this.index.reactions[(node - places) >> 1])
-    const ends = endsIn < 0 ? {} : sure(this.index.positions[endsIn]).record
+    const { record, struck } = endsIn < 0 ? {} : sure(this.index.positions[endsIn])
     return answers.reduce(
       (asked, answer) => asked | this.askedBy(sure(this.index.moves[answer.move]), answer.tries, on),
-      this.hinderingEnds(ends, on),
+      this.hinderingEnds({ ...record, struck }, on),
     )
   }
 
-  /** What hinders them in finishing us, or in getting away. */
-  private hinderingEnds({ threat, out }: Pick<Position, 'threat' | 'out'>, on: HoldSet): HoldSet {
-    return this.denying(threat ?? {}, 'ours', on) | this.denying(out ?? {}, 'ours', on)
+  /** What hinders them in finishing us, in hitting us, or in getting away. */
+  private hinderingEnds({ threat, out, struck }: Ends, on: HoldSet): HoldSet {
+    return [threat, out, struck].reduce((all, one) => all | this.denying(one ?? {}, 'ours', on), NO_HOLDS)
   }
 
   private hinderingCues({ seen }: IndexedPosition, on: HoldSet): HoldSet {

@@ -8,7 +8,7 @@ import {
   type Settings,
 } from '../chart/chart'
 import { PROBE, probeOf, type ProbeFactors } from '../chart/probe'
-import type { RuleSet, StrikeChange } from '../chart/rules/ruleSet'
+import type { RuleSet, StrikeChange, Struck } from '../chart/rules/ruleSet'
 import { keptFrom, ruleSetOf } from '../chart/rules/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
@@ -46,6 +46,8 @@ export interface Scenario {
   noFinish: boolean
   /** What strikes change of their reactions, where the rules allow them. */
   strikes: readonly StrikeChange[]
+  /** What being hit costs us, where the rules allow strikes. */
+  struck: readonly Struck[]
   /** Factors on tries of moves that are only shown; null: moves are tried in full or not at all. */
   probe: ProbeFactors | null
 }
@@ -92,6 +94,7 @@ function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings
     forbids: [...new Set([...(rules?.forbids ?? []), ...keptFrom(group, shownBecause)])],
     noFinish: rules?.noFinish ?? false,
     strikes: rules?.strikes ?? [],
+    struck: rules?.struck ?? [],
   }
 }
 
@@ -99,7 +102,7 @@ function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings
 export function underRules(
   chart: Chart,
   rules: string | null,
-): Pick<Scenario, 'rules' | 'forbids' | 'noFinish' | 'strikes'> {
+): Pick<Scenario, 'rules' | 'forbids' | 'noFinish' | 'strikes' | 'struck'> {
   const { settings = {} } = chart
   return allowedBy(ruleSetOf(rules, settings.ruleSets), settings)
 }

@@ -1,4 +1,4 @@
-import type { RuleSet, StrikeChange } from './ruleSet'
+import type { RuleSet, StrikeChange, Struck } from './ruleSet'
 
 /** Every built-in set is generic: events differ. */
 const CHECK = 'Generic: check your event’s own book.'
@@ -12,6 +12,21 @@ const STRIKES: StrikeChange[] = [
   { uses: 'turn-away', says: 'Who turns away no longer sees the strike.', left: 0.8 },
   { uses: 'sit-up', says: 'Sitting up brings the head into range.', left: 0.8 },
   { uses: 'stand', says: 'The head comes up through the range of knees and hands.', left: 0.8 },
+]
+
+/** Guesses: how soon strikes end it against who is under them, or in reach of them. */
+const STRUCK: Struck[] = [
+  { family: 'crucifix', ahead: 'theirs', every: 15 },
+  { family: 'mount', ahead: 'theirs', every: 25 },
+  { family: 'back', ahead: 'theirs', every: 35 },
+  { family: 'turtle', ahead: 'theirs', every: 40 },
+  { family: 'headlock', ahead: 'theirs', every: 45 },
+  { family: 'guard', ahead: 'theirs', every: 240 },
+  { ahead: 'theirs', every: 60 },
+  { family: 'half-guard', ahead: 'even', every: 90 },
+  { family: 'guard', ahead: 'even', every: 120 },
+  { ahead: 'even', every: 180 },
+  { family: 'guard', ahead: 'ours', every: 300 },
 ]
 
 export const BUILT_IN_RULES: readonly RuleSet[] = [
@@ -52,7 +67,8 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     rounds: { count: 3, seconds: 300 },
     forbids: ['lapel-grip'],
     strikes: STRIKES,
-    notes: `How much less they push and post under strikes is a guess. ${CHECK}`,
+    struck: STRUCK,
+    notes: `How much less they push and post under strikes, and how soon strikes end it, are guesses. ${CHECK}`,
   },
   {
     id: 'first-year',

@@ -1,6 +1,7 @@
-import { IsArray, IsBoolean, IsInt, IsString, Max, Min } from 'class-validator'
+import { IsArray, IsBoolean, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
 import { IsFraction, IsRecordId, IsWord, OneRecord, Optional, Records } from '../../document/constraints'
-import { IsPointMap, IsPoints, IsSeconds } from '../constraints'
+import { IsMeanSeconds, IsPointMap, IsPoints, IsSeconds } from '../constraints'
+import { AHEAD, type Ahead } from '../words'
 
 /** What a move may be that some rules forbid, by tag. */
 export const RULE_TAGS = {
@@ -49,6 +50,13 @@ export class StrikeChange {
   @IsFraction() left!: number
 }
 
+/** What being hit costs: in positions of a family, or of all, the mean seconds until strikes end it against us. */
+export class Struck {
+  @Optional() @IsWord() family?: string
+  @IsIn(AHEAD) ahead!: Ahead
+  @IsMeanSeconds() every!: number
+}
+
 /** What an event allows and what it scores. Data: a chart may bring its own. */
 export class RuleSet {
   @IsRecordId() id!: string
@@ -62,5 +70,7 @@ export class RuleSet {
   /** No finish is tried at all: control is the goal. */
   @Optional() @IsBoolean() noFinish?: boolean
   @Optional() @Records(() => StrikeChange) strikes?: StrikeChange[]
+  /** The first that fits a position holds there. */
+  @Optional() @Records(() => Struck) struck?: Struck[]
   @Optional() @IsString() notes?: string
 }

@@ -1,6 +1,7 @@
 import { present } from '../../sure'
 import { BUILT_IN_RULES } from './builtInRules'
-import type { RuleSet, StrikeChange } from './ruleSet'
+import type { Position } from '../position'
+import type { RuleSet, StrikeChange, Struck } from './ruleSet'
 
 /** The set with an id: the chart's own, else a built-in one. */
 export const ruleSetOf = (id: string | null | undefined, own: readonly RuleSet[] = []): RuleSet | undefined =>
@@ -13,6 +14,15 @@ export const scores = ({ points, controlTime }: RuleSet): boolean =>
 /** What strikes change of a reaction under the rules. */
 export function strikeChangesOf(uses: readonly string[], changes: readonly StrikeChange[]): StrikeChange[] {
   return changes.filter((change) => uses.some((one) => one === change.uses || one.endsWith(`-${change.uses}`)))
+}
+
+/** What they need in order to hit: a hand that is free. */
+const HITS = { usesAny: ['left-hand', 'right-hand'] }
+
+/** Being hit in a position, as something that ends it against us; undefined where nothing of it is said. */
+export function struckIn({ family, ahead }: Pick<Position, 'family' | 'ahead'>, struck: readonly Struck[]) {
+  const found = struck.find((one) => one.ahead === ahead && (one.family ?? family) === family)
+  return found && { ...HITS, every: found.every }
 }
 
 /** Who trains with a chart, where they need protection, and the rules that hold for them whatever the event allows. */
