@@ -122,6 +122,17 @@ export const STRUCTURE: readonly Row[] = [
       }),
   },
   {
+    what: 'moves that only what they do gives, and that are tried cold where something else can be',
+    find: ({ moves, answers }) => {
+      const answering = new Set<string>(answers.map(({ move }) => move))
+      const cold = (from: string) => moves.filter((one) => one.from === from && !one.reply).length
+      return moves
+        .filter(({ reason, reply, when }) => (reason === 'given' || reason === 'on-the-way') && !reply && !when?.length)
+        .filter(({ id, from }) => answering.has(id) && cold(from) > 1 && !SAT_UP.has(from))
+        .map(({ id }) => id)
+    },
+  },
+  {
     what: 'texts with leftovers',
     find: (shelf) =>
       [...shelf.positions, ...shelf.moves, ...shelf.reactions, ...shelf.holds]
@@ -130,4 +141,6 @@ export const STRUCTURE: readonly Row[] = [
   },
 ]
 
+/** Here there are only such moves: which of them, they decide. */
+const SAT_UP = new Set<string>(['guard-sit-up-overhook'])
 const HOLDING = new Set(['back', 'crucifix', 'headlock', 'mount'])

@@ -13,7 +13,7 @@ const VERBS = new Set(
   jump keep kick lay lean leave lengthen let lie lift lock lower make meet mount move open overhook palm parry peel pin place plant
   pop post press pull pummel punch push put race raise reach refuse release retreat rip rise roll rotate run scoop scrape
   set settle shake shelve shift shoot show shrimp sink sit slide slip smother snap sneak spin split sprawl square stack stand
-  stay step stop straighten strip sweep swim swing switch take tap threaten throw tip track trap triangle try tuck turn turtle
+  stay step stop straighten stretch squeeze strip sweep swim swing switch take tap threaten throw tip track trap triangle try tuck turn turtle
   use wait walk wedge whip whizzer win withdraw work wrap wriggle yank`.split(/\s+/),
 )
 
