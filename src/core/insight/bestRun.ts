@@ -4,7 +4,10 @@ import { lookUp } from '../chart/lookUp'
 import type { RunStep } from '../chart/run'
 import type { Figures } from './figures'
 
-/** The best plan from a position as if every move landed, up to a finish or a position that it has been in. */
+/**
+ * The best plan from a position as if every move landed, up to a finish or a position that it has been in. Where one
+ * chooses by what is seen: what is best while that is seen which is seen most.
+ */
 export function bestRunFrom(chart: Chart, figures: Figures, start: PositionId): RunStep[] {
   const steps: RunStep[] = []
   const been = new Set<string>([start])
@@ -18,4 +21,8 @@ export function bestRunFrom(chart: Chart, figures: Figures, start: PositionId): 
   return steps
 }
 
-const bestIn = (chart: Chart, figures: Figures, at: PositionId) => lookUp(chart.moves, figures.positions[at]?.best)
+function bestIn(chart: Chart, figures: Figures, at: PositionId) {
+  const { best, seen = [] } = figures.positions[at] ?? {}
+  const [usual] = seen.toSorted((a, b) => b.share - a.share)
+  return lookUp(chart.moves, best ?? usual?.best ?? undefined)
+}

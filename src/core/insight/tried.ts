@@ -47,3 +47,7 @@ export function bestIn(solution: Solution, state: number): { best: string | null
   if (action === NONE) return { best: null }
   return { best: actionName(game, action), ...(isProbe(game, action) ? { isShown: true } : {}) }
 }
+
+/** The best action as of `bestIn`; where one chooses by what is seen, while that is seen which is seen most. */
+export const usualBestIn = (solution: Solution, state: number): string | null =>
+  state < TERMINALS ? null : bestIn(solution, sure(statesSeen(solution.game, state)[0])).best

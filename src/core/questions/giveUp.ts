@@ -7,7 +7,7 @@ import { actionOfMove, actionSeen } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { VariantSolver } from '../insight/variantSolver'
-import { bestIn } from '../insight/tried'
+import { usualBestIn } from '../insight/tried'
 import { occupancyOf } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { mostVisited } from './shortlist'
@@ -93,8 +93,10 @@ function bestWith(
 }
 
 const bestAt = (solution: Solution, position: PositionId): string | null =>
-  bestIn(solution, sure(solution.game.meaning.ownState[present(solution.game.meaning.index.positionOf.get(position))]))
-    .best
+  usualBestIn(
+    solution,
+    sure(solution.game.meaning.ownState[present(solution.game.meaning.index.positionOf.get(position))]),
+  )
 
 /** Which outcomes of a move, tried from its own position, are worth less than if nothing had come of it. */
 function wrongOf({ game, values }: Solution, id: MoveId): Wrong {

@@ -4,7 +4,7 @@ import type { PositionId } from '../chart/ids'
 import { NONE, TERMINALS } from '../game/game'
 import { Refill } from '../game/refill'
 import type { Scenario } from '../game/scenario'
-import { bestIn } from '../insight/tried'
+import { usualBestIn } from '../insight/tried'
 import { makeBatches } from '../solve/batches'
 import { KeptPlan } from '../solve/keptPlan'
 import { solve } from '../solve/solve'
@@ -65,7 +65,7 @@ export function* sampleRange(
     result.best.push(sure(solution.value.values[start]))
     result.kept.push(plan.worthIn(game))
     for (const { position, best } of result.choices) {
-      const does = bestIn(solution.value, stateOf(position)).best ?? 'wait'
+      const does = usualBestIn(solution.value, stateOf(position)) ?? 'wait'
       best[does] = (best[does] ?? 0) + 1
     }
   }

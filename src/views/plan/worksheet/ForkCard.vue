@@ -158,9 +158,6 @@ function onKey(event: KeyboardEvent) {
         <el-button text :data-tip="t('worksheet.writeItAsALineL')" @click="isSaying = !isSaying">
           {{ t('worksheet.asALine') }}
         </el-button>
-        <el-button v-if="!move.race" text :data-tip="t('worksheet.someOfItIsARace')" @click="race">
-          {{ t('worksheet.addARace') }}
-        </el-button>
         <IconButton
           :icon="ArrowUp"
           :name="t('common.runUp', { run: move.name })"
@@ -201,7 +198,12 @@ function onKey(event: KeyboardEvent) {
     <ul>
       <ReactionRow v-for="id in reactions" :key="id" :reaction-id="id" :move="move" />
     </ul>
-    <AddReaction v-if="!move.reply" :move="move" />
+    <div class="add">
+      <AddReaction v-if="!move.reply" :move="move" />
+      <el-button v-if="!move.race" text class="cold" :data-tip="t('worksheet.someOfItIsARace')" @click="race">
+        {{ t('worksheet.addARace') }}
+      </el-button>
+    </div>
   </article>
 </template>
 
@@ -237,6 +239,13 @@ function onKey(event: KeyboardEvent) {
   margin-left: calc(-1 * var(--space-8));
   padding: 0 var(--space-8);
   font-size: var(--type-small);
+}
+
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-16);
+  align-items: end;
 }
 
 .selected {
