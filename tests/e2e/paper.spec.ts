@@ -10,6 +10,7 @@ const SHEETS = [
   { path: '/slope', says: 'Side control, hips low', isWide: true },
   { path: '/worksheet/side-control-head-and-far-arm?move=americana', says: 'Americana' },
   { path: '/worksheet-paper?of=knee-on-belly,side-control-hips-low', says: 'Knee on belly' },
+  { path: '/see-and-do', says: 'They sit to a hip' },
   { path: '/holds/side-control-hips-low', says: 'Their hips' },
   { path: '/score/two-arms-then-the-choke', says: 'Cross the wrists', isWide: true },
   { path: '/runs', says: 'The chain from Underhook, head clear' },

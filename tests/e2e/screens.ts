@@ -8,6 +8,8 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'worksheet', path: '/worksheet/side-control-head-and-far-arm?move=americana' },
   { name: 'worksheet-list', path: '/worksheet/side-control-head-and-far-arm?part=list' },
   { name: 'worksheet-about', path: '/worksheet/side-control-head-and-far-arm?move=americana&part=about' },
+  { name: 'seen', path: '/worksheet/turtle-at-the-flank' },
+  { name: 'cards', path: '/see-and-do' },
   { name: 'holds', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
   { name: 'holds-about', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip&part=about' },
   { name: 'score', path: '/score/two-arms-then-the-choke' },
@@ -34,7 +36,11 @@ export const SIZES = [
   { width: 360, height: 640 },
 ] as const
 
-const TITLES: Record<string, string> = { score: 'Limb score', 'worksheet-paper': 'Positions on paper' }
+const TITLES: Record<string, string> = {
+  score: 'Limb score',
+  'worksheet-paper': 'Positions on paper',
+  'see-and-do': 'See-and-do',
+}
 
 /** Goes to a screen and waits until it is drawn with its figures. */
 export async function open(page: Page, path: string): Promise<void> {
