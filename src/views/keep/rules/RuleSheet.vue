@@ -221,21 +221,20 @@ function remove() {
     <section v-if="set.struck?.length" :aria-label="t('rules.whatBeingHitCosts')">
       <h3>{{ t('rules.whatBeingHitCosts') }}</h3>
       <p class="muted small">{{ t('rules.aGuessOfHowSoon') }}</p>
-      <ul>
-        <li v-for="one in set.struck" :key="`${one.ahead} ${one.family ?? ''}`" class="struck">
+      <fieldset :disabled="!isOwn">
+        <div v-for="one in set.struck" :key="`${one.ahead} ${one.family ?? ''}`" class="struck">
           <span>{{ where(one) }}</span>
           <label class="small">
             <SteadyInput
               class="tiny"
-              :disabled="!isOwn"
               :value="one.every"
               :aria-label="t('rules.secondsUntilStoppedWhere', { where: where(one) })"
               @change="setStruck(one, numberIn($event))"
             />
             s
           </label>
-        </li>
-      </ul>
+        </div>
+      </fieldset>
     </section>
   </section>
 </template>
