@@ -10,12 +10,12 @@ import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { removeRuleSet, setPoints, setRule } from '../../../core/chart/edits/ruleSets'
-import { familyName } from '../../../core/chart/placeNames'
-import { SCORING_ACTIONS, type RuleSet, type ScoringAction, type Struck } from '../../../core/chart/rules/ruleSet'
+import { SCORING_ACTIONS, type RuleSet, type ScoringAction } from '../../../core/chart/rules/ruleSet'
 import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import RuleTags from './RuleTags.vue'
+import StruckTable from './StruckTable.vue'
 import ScoredTable from './ScoredTable.vue'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
@@ -60,16 +60,6 @@ function setLength(event: Event) {
 
 function setControl(points: number, every: number) {
   change(t('rules.controlTime'), 'controlTime', points === 0 ? undefined : { every, points })
-}
-
-/** Where a line of what being hit costs applies: "mount, they are ahead". */
-const where = ({ family, ahead }: Struck) =>
-  t('rules.familyAhead', { family: family ? familyName(family) : t('rules.anywhereElse'), ahead: AHEAD_SAYS[ahead] })
-const AHEAD_SAYS = { ours: t('rules.weAreAhead'), even: t('rules.nobodyIsAhead'), theirs: t('rules.theyAreAhead') }
-
-function setStruck(one: Struck, every: number) {
-  const struck = (props.set.struck ?? []).map((other) => (other === one ? { ...one, every } : other))
-  change(t('rules.whatBeingHitCosts'), 'struck', struck)
 }
 
 function remove() {
@@ -218,24 +208,11 @@ function remove() {
         </li>
       </ul>
     </section>
-    <section v-if="set.struck?.length" :aria-label="t('rules.whatBeingHitCosts')">
-      <h3>{{ t('rules.whatBeingHitCosts') }}</h3>
-      <p class="muted small">{{ t('rules.aGuessOfHowSoon') }}</p>
-      <fieldset :disabled="!isOwn">
-        <div v-for="one in set.struck" :key="`${one.ahead} ${one.family ?? ''}`" class="struck">
-          <span>{{ where(one) }}</span>
-          <label class="small">
-            <SteadyInput
-              class="tiny"
-              :value="one.every"
-              :aria-label="t('rules.secondsUntilStoppedWhere', { where: where(one) })"
-              @change="setStruck(one, numberIn($event))"
-            />
-            s
-          </label>
-        </div>
-      </fieldset>
-    </section>
+    <StruckTable
+      :set="set"
+      :is-own="isOwn"
+      @change="(struck) => change(t('rules.whatBeingHitCosts'), 'struck', struck)"
+    />
   </section>
 </template>
 
@@ -255,14 +232,6 @@ header {
   display: inline-flex;
   gap: var(--space-8);
   margin-left: auto;
-}
-
-.struck {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: var(--space-8);
-  align-items: center;
-  max-width: 420px;
 }
 
 .notes {
