@@ -44,6 +44,11 @@ function setEvery(one: Struck, event: Event) {
 </template>
 
 <style scoped>
+h3 {
+  margin-top: var(--space-16);
+  color: var(--ink);
+}
+
 fieldset {
   margin: 0;
   padding: 0;

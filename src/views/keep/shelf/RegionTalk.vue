@@ -27,7 +27,7 @@ const { pull } = usePulling()
       <h2>{{ t('shelf.flowDrill', { name: flow.name }) }}</h2>
       <p v-if="flow.notes" class="muted small">{{ flow.notes }}</p>
       <ol>
-        <li v-for="step in flow.steps" :key="step.move">
+        <li v-for="step in flow.steps" :key="step.move" class="moves">
           <el-button link @click="emit('open', { kind: 'position', id: step.position })">
             {{ lookUp(shelf.positions, step.position)?.name }}
           </el-button>
