@@ -12,7 +12,7 @@ const sum = (map: Record<string, number> | undefined) => Object.values(map ?? {}
  * lose, as far as they go; landing and elsewhere are not theirs to choose.
  */
 export function usedMore(guess: Whole, reaction: string, times: number): Whole {
-  const tries = guess.tallies ? withTallies(guess) : guess
+  const tries = counted(guess)
   const { stalls = 0, reactions = {} } = tries
   const now = reactions[reaction] ?? 0
   const others = stalls + sum(reactions) - now
@@ -25,6 +25,9 @@ export function usedMore(guess: Whole, reaction: string, times: number): Whole {
   return { ...tries, stalls: stalls * keep - (others > 0 ? 0 : more), reactions: scaled }
 }
 
+/** The tries as the plan counts them, with the rounds that were tallied. */
+const counted = (guess: Whole): Whole => (guess.tallies ? withTallies(guess) : guess)
+
 /** How often at most they can use a reaction more, where it is met: less than `times` where nothing else is left. */
 export function timesPossible(chart: Chart, { met, position, reaction }: MetWhere, times: number): number {
   if (met.by === 'unprompted') {
@@ -32,10 +35,11 @@ export function timesPossible(chart: Chart, { met, position, reaction }: MetWher
     const now = reactions[reaction] ?? 0
     return Math.min(times, 1 + ((every - 1) * sum(reactions)) / now)
   }
-  const tries =
-    met.by === 'move' ? chart.moves.find(({ id }) => id === met.move)?.tries : chart.answers[met.answer]?.tries
-  const now = present(tries).reactions?.[reaction] ?? 0
-  return (usedMore(present(tries), reaction, times).reactions?.[reaction] ?? 0) / now
+  const guess = present(
+    met.by === 'move' ? chart.moves.find(({ id }) => id === met.move)?.tries : chart.answers[met.answer]?.tries,
+  )
+  const now = counted(guess).reactions?.[reaction] ?? 0
+  return (usedMore(guess, reaction, times).reactions?.[reaction] ?? 0) / now
 }
 
 /** Everything of one name that they do, wherever it is met: "they turn in, whatever we do". */

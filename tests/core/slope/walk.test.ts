@@ -66,7 +66,7 @@ describe('walking along the chains', () => {
       /^Americana from Side control, head and far arm, worth 73.*\. 3 of 10 land in a finish\. They have 3 reactions\.$/,
     )
     expect(say({ kind: 'escape', ...at, reaction: 'bridges-over-us' as ReactionId })).toBe(
-      'They: Bridges over us, 1 of 10, into Under side control. A leak, minus 78. No answer yet.',
+      'They: Bridges over us, 1 of 10, into Under side control. A leak, minus 77. No answer yet.',
     )
     expect(say({ kind: 'place', place: 'finish kimura' })).toBe(
       'Kimura, a finish, from Side control, head and far arm.',
