@@ -122,7 +122,7 @@ label {
 }
 
 .lost {
-  flex: 1 1 200px;
+  flex: 1 1 340px;
   min-width: 0;
   white-space: nowrap;
 }

@@ -29,7 +29,6 @@ function set(picked: string[]) {
     :model-value="waiting"
     :options="options"
     multiple
-    collapse-tags
     :placeholder="t('worksheet.triedOnlyThen')"
     :aria-label="t('worksheet.triedOnlyWhenWeSeeName', { name })"
     @update:model-value="set"
@@ -38,6 +37,7 @@ function set(picked: string[]) {
 
 <style scoped>
 .el-select {
-  width: 220px;
+  flex: 1 1 260px;
+  max-width: 420px;
 }
 </style>
