@@ -245,7 +245,7 @@ function onKey(event: KeyboardEvent) {
   display: flex;
   flex-wrap: wrap;
   gap: 0 var(--space-16);
-  align-items: end;
+  align-items: baseline;
 }
 
 .selected {
