@@ -11,6 +11,7 @@ import { setField } from '../../../core/chart/edits/fields'
 import { toCueId, type CueId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
 import { saysSeen } from '../../../core/notation/readFork'
+import { seeCard } from '../../../core/say/seen'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
@@ -29,20 +30,13 @@ const store = useFigures()
 const USUAL = 3
 
 const place = computed(() => present(position.value))
-const rows = computed(() => {
-  const figures = store.figures?.positions[place.value.id]?.seen ?? []
-  const { [NOTHING_SEEN]: nothing = 0, ...named } = place.value.seen ?? {}
-  const cues = Object.entries(named).map(([id, count]) => ({
-    ...{ id: toCueId(id), count, name: lookUp(chart.value.cues ?? [], id)?.name ?? id },
-    uses: lookUp(chart.value.cues ?? [], id)?.uses ?? [],
-    figure: figures.find(({ cue }) => cue === id),
-  }))
-  const rest = { id: NOTHING_SEEN, count: nothing, name: t('worksheet.nothingInParticular'), uses: [] } as const
-  const all = [...cues, { ...rest, figure: figures.find(({ cue }) => cue === NOTHING_SEEN) }]
-  return all.toSorted((a, b) => (a.figure?.value ?? 2) - (b.figure?.value ?? 2))
-})
-const bestOf = (best: string | null | undefined) =>
-  best === 'wait' ? t('worksheet.holdStill') : (lookUp(chart.value.moves, best ?? undefined)?.name ?? '')
+const rows = computed(() =>
+  (seeCard(chart.value, store.figures, place.value.id)?.lines ?? []).map((line) => ({
+    ...line,
+    count: place.value.seen?.[line.cue] ?? 0,
+    uses: lookUp(chart.value.cues ?? [], line.cue)?.uses ?? [],
+  })),
+)
 
 function setCount(cue: CueId | typeof NOTHING_SEEN, name: string, event: Event) {
   const count = Number(valueOf(event))
@@ -100,14 +94,14 @@ onUpdated(() => {
       }}</RouterLink>
     </h2>
     <ul v-if="place.seen">
-      <li v-for="row in rows" :key="row.id" :aria-label="t('worksheet.weSeeName', { name: row.name })">
+      <li v-for="row in rows" :key="row.cue" :aria-label="t('worksheet.weSeeName', { name: row.name })">
         <InlineText
-          v-if="row.id !== NOTHING_SEEN"
+          v-if="row.cue !== NOTHING_SEEN"
           class="cue"
           :value="row.name"
           :label="t('worksheet.whatWeSee')"
           required
-          @change="(name) => renameSeen(row.id, name)"
+          @change="(name) => renameSeen(row.cue, name)"
         />
         <span v-else class="cue muted">{{ row.name }}</span>
         <label class="count muted small">
@@ -117,33 +111,33 @@ onUpdated(() => {
             max="1000"
             :aria-label="t('worksheet.nameOfTenTimes', { name: row.name })"
             :value="row.count"
-            @change="(event) => setCount(row.id, row.name, event)"
+            @change="(event) => setCount(row.cue, row.name, event)"
           />
           {{ t('worksheet.ofTen') }}
         </label>
         <span class="then">
-          <WaitingMoves v-if="row.id !== NOTHING_SEEN" :cue="row.id" :name="row.name" />
-          <span v-if="row.figure" class="does">{{ t('worksheet.thenBest', { best: bestOf(row.figure.best) }) }}</span>
+          <WaitingMoves v-if="row.cue !== NOTHING_SEEN" :cue="row.cue" :name="row.name" />
+          <span v-if="row.does" class="does">{{ t('worksheet.thenBest', { best: row.does }) }}</span>
           <UsesField
-            v-if="row.id !== NOTHING_SEEN"
+            v-if="row.cue !== NOTHING_SEEN"
             class="off-paper"
             :uses="row.uses"
-            @change="(uses) => setUses(row.id, row.name, uses)"
+            @change="(uses) => setUses(row.cue, row.name, uses)"
           />
         </span>
         <AskedFigure
-          v-if="row.figure"
+          v-if="row.worth !== null"
           class="worth"
-          :value="row.figure.value"
-          :asked="{ of: 'seen', position: place.id, cue: row.id }"
+          :value="row.worth"
+          :asked="{ of: 'seen', position: place.id, cue: row.cue }"
           :label="t('worksheet.worthWhenWeSeeName', { name: row.name })"
         />
         <IconButton
-          v-if="row.id !== NOTHING_SEEN"
+          v-if="row.cue !== NOTHING_SEEN"
           class="off-paper"
           :icon="Close"
           :name="t('common.removeName', { name: row.name })"
-          @click="remove(row.id, row.name)"
+          @click="remove(row.cue, row.name)"
         />
       </li>
     </ul>
