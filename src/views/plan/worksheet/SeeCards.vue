@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { hundred } from '../../../core/say/figureText'
 import { seeCard } from '../../../core/say/seen'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import PaperHead from './PaperHead.vue'
 import { t } from '../../../words'
 
 /** What one sees on coming to a position and does then, on cards of A6, four to a page. */
 const route = useRoute()
-const router = useRouter()
 const charts = useCharts()
 const store = useFigures()
 const chart = computed(() => present(charts.chart))
@@ -24,26 +23,17 @@ const chosen = computed(() => {
   return (some.length ? some : seen.value).map(({ id }) => id)
 })
 const cards = computed(() => chosen.value.flatMap((id) => seeCard(chart.value, store.figures, id) ?? []))
-const choose = (ids: string[]) => void router.replace({ path: route.path, query: { of: ids.join(',') } })
 const count = (n: number) => String(Math.round(10 * n) / 10)
 </script>
 
 <template>
   <div class="paper">
-    <header class="off-paper">
-      <h1>{{ t('worksheet.seeAndDoCards') }}</h1>
-      <el-select-v2
-        v-if="options.length"
-        :model-value="chosen"
-        :options="options"
-        multiple
-        filterable
-        collapse-tags
-        :aria-label="t('worksheet.whichPositionsHaveCards')"
-        @update:model-value="choose"
-      />
-      <PrintButton v-if="cards.length" />
-    </header>
+    <PaperHead
+      :title="t('worksheet.seeAndDoCards')"
+      :label="t('worksheet.whichPositionsHaveCards')"
+      :options="options"
+      :chosen="chosen"
+    />
     <p v-if="!options.length" class="muted">{{ t('worksheet.noCueIsCharted') }}</p>
     <ul class="cards">
       <li v-for="card in cards" :key="card.position" class="panel card">
@@ -75,19 +65,6 @@ const count = (n: number) => String(Math.round(10 * n) / 10)
   display: grid;
   gap: var(--space-16);
   padding: var(--space-16);
-}
-
-header {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-8) var(--space-16);
-  align-items: center;
-}
-
-.el-select {
-  flex: 1;
-  max-width: 480px;
-  min-width: 260px;
 }
 
 .cards {
