@@ -46,6 +46,43 @@ test('a set is copied, changed and kept in the file, and points follow', async (
   expect(file.settings.scenario).toMatchObject({ rules: 'gi-points-copy', seconds: 360 })
 })
 
+test('what must be held first, hold-downs and time on the ground are set, and the points and the worth follow', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/#/rules')
+  await page.getByRole('button', { name: /^Judo/ }).click()
+  await page.getByRole('button', { name: 'Copy to change' }).click()
+  const sheet = page.getByRole('region', { name: 'Judo, copy' })
+  await sheet.getByRole('button', { name: 'Plan under these' }).click()
+  const table = page.getByRole('region', { name: 'Expected points' })
+  await expect(table.getByRole('row', { name: /^held down for 10 s/ })).toContainText(/0\.\d\d/)
+  const set = async (label: string, value: string) => {
+    await sheet.getByLabel(label).fill(value)
+    await sheet.getByLabel(label).press('Enter')
+  }
+  const thrown = table.getByRole('row', { name: /^takedown/ })
+  const before = await thrown.textContent()
+  await set('Seconds for which it must be held before it counts', '20')
+  await expect(thrown).not.toHaveText(before!)
+  await sheet.getByRole('button', { name: 'Add a hold-down' }).click()
+  await expect(table.getByRole('row', { name: /^held down for 40 s/ })).toBeVisible()
+  await set('Points for hold-down 1', '0')
+  await expect(table.getByRole('row', { name: /^held down for 10 s/ })).toBeHidden()
+  const hurried = await worth(page)
+  await set('Mean seconds until the referee stands them up', '0')
+  await expect.poll(() => worth(page)).not.toBe(hurried)
+  const file = (await exported(page)) as { settings: { ruleSets: object[] } }
+  expect(file.settings.ruleSets[0]).toMatchObject({
+    heldFor: 20,
+    holdDown: [
+      { seconds: 20, points: 5 },
+      { seconds: 40, points: 5 },
+    ],
+  })
+  expect(file.settings.ruleSets[0]).not.toHaveProperty('stoodUp')
+})
+
 test('strikes say what they change where it is met, and the screen is sound', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/rules')

@@ -2,6 +2,7 @@ import { sure } from '../sure'
 import { CAUGHT, OVER } from './tryCounts'
 import { ENDINGS, NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from './game'
 import type { Threat } from '../chart/position'
+import { isStoodUp } from '../chart/rules/ruleSets'
 import type { Ahead } from '../chart/words'
 import type { Scenario } from './scenario'
 import type { ChartIndex } from './chartIndex'
@@ -117,7 +118,8 @@ function groupRows(groups: readonly DraftGroup[], index: ChartIndex, scenario: S
     const everySecond = (what: Threat | undefined) => (what ? index.holds.left(what, holds, 'ours') / what.every : 0)
     const struck = position < 0 ? undefined : sure(index.positions[position]).struck
     rows.groupThreat[g] = 1 - (1 - everySecond(record?.threat)) * (1 - everySecond(struck))
-    rows.groupOut[g] = everySecond(record?.out)
+    const standsUp = record && scenario.stoodUp !== null && isStoodUp(record) ? 1 / scenario.stoodUp : 0
+    rows.groupOut[g] = 1 - (1 - everySecond(record?.out)) * (1 - standsUp)
   })
   return rows
 }

@@ -48,6 +48,8 @@ export interface Scenario {
   strikes: readonly StrikeChange[]
   /** What being hit costs us, where the rules allow strikes. */
   struck: readonly Struck[]
+  /** Mean seconds until the referee stands the two up, on the ground where nobody pins; null: never. */
+  stoodUp: number | null
   /** Factors on tries of moves that are only shown; null: moves are tried in full or not at all. */
   probe: ProbeFactors | null
 }
@@ -95,6 +97,7 @@ function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings
     noFinish: rules?.noFinish ?? false,
     strikes: rules?.strikes ?? [],
     struck: rules?.struck ?? [],
+    stoodUp: rules?.stoodUp ?? null,
   }
 }
 
@@ -102,7 +105,7 @@ function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings
 export function underRules(
   chart: Chart,
   rules: string | null,
-): Pick<Scenario, 'rules' | 'forbids' | 'noFinish' | 'strikes' | 'struck'> {
+): Pick<Scenario, 'rules' | 'forbids' | 'noFinish' | 'strikes' | 'struck' | 'stoodUp'> {
   const { settings = {} } = chart
   return allowedBy(ruleSetOf(rules, settings.ruleSets), settings)
 }

@@ -9,7 +9,9 @@ import type { RunPath } from '../chart/run'
 import type { Kind } from '../chart/words'
 import { TERMINAL, terminalWorth } from '../game/game'
 import { scenarioOf, type Scenario } from '../game/scenario'
-import { expectedScoreIn, type ExpectedScore } from '../insight/points'
+import { ruleSetOf } from '../chart/rules/ruleSets'
+import type { ExpectedScore } from '../insight/points/points'
+import { expectedScoreIn } from '../insight/points/scoringPass'
 import { play, type Beat } from '../limbScore/play'
 import type { Job } from '../job'
 import { startWorth } from './solved'
@@ -40,7 +42,7 @@ export function* alongRuns(chart: Chart, scenario: Scenario, runs: readonly RunP
       worths.set(spot, worth)
       letGo.push(worth)
     }
-    found.push({ scored: scoredAlong(chart, beats), letGo })
+    found.push({ scored: scoredAlong(chart, scenario.rules, beats), letGo })
   }
   return found
 }
@@ -63,12 +65,16 @@ function worthLetGo(chart: Chart, scenario: Scenario, spot: Spot): number | null
 }
 
 /**
- * What a run scores, counted as an exchange in which only its steps can happen and only its last place is worth
- * anything.
+ * What a run scores under rules, counted as an exchange in which only its steps can happen and only its last place is
+ * worth anything. There it stays until what must be held has been.
  */
-export function scoredAlong(chart: Chart, beats: readonly Beat[]): ExpectedScore | null {
+export function scoredAlong(chart: Chart, rules: string | null, beats: readonly Beat[]): ExpectedScore | null {
+  const ruleSets = chart.settings?.ruleSets ?? []
+  const held = ruleSetOf(rules, ruleSets)?.heldFor
   const places = placesOf(chart, beats)
-  const certain = emptyChart('run', 'Run')
+  const last = lookUp(chart.positions, places.at(-1)?.spot)
+  if (held && last) places.push({ spot: last.id, seconds: held })
+  const certain = { ...emptyChart('run', 'Run'), settings: { ruleSets } }
   const id = (i: number) => toPositionId(`p${i}`)
   places.forEach(({ spot, seconds, kind = 'advance' }, i) => {
     const record = lookUp(chart.positions, spot)
@@ -84,7 +90,7 @@ export function scoredAlong(chart: Chart, beats: readonly Beat[]): ExpectedScore
     if (i > 0 && (record || spot === 'finish')) certain.moves.push({ ...move, to: record ? id(i) : 'finish' })
   })
   const seconds = places.reduce((sum, one) => sum + one.seconds, 0)
-  const scored = expectedScoreIn(certain, scenarioOf(certain, { start: id(0), seconds, breakUp: null }))
+  const scored = expectedScoreIn(certain, scenarioOf(certain, { start: id(0), seconds, breakUp: null, rules }))
   return scored.ok ? scored.value : null
 }
 

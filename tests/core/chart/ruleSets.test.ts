@@ -1,4 +1,5 @@
 import { produce } from 'immer'
+import type { Chart } from '../../../src/core/chart/chart'
 import { copyRuleSet, removeRuleSet, setForbidden, setPoints, setRule } from '../../../src/core/chart/edits/ruleSets'
 import { readChart } from '../../../src/core/files/chartFile'
 import { removeMove } from '../../../src/core/chart/edits/records'
@@ -50,6 +51,9 @@ describe('a set of the chart’s own', () => {
     [{ controlTime: { every: 0.5, points: 1 } }, 'every'],
     [{ strikes: [{ uses: 'hand', says: 'x', left: 2 }] }, 'left'],
     [{ noFinish: 'yes' }, 'noFinish'],
+    [{ heldFor: 61 }, 'heldFor'],
+    [{ holdDown: [{ seconds: 0, points: 1 }] }, 'seconds'],
+    [{ stoodUp: 0 }, 'stoodUp'],
   ])('is refused by the field that is wrong: %j', (wrong, field) => {
     const set = { id: 'house', name: 'House', forbids: [], ...wrong }
     const read = readChart({ ...JSON.parse(JSON.stringify(demo)), settings: { ruleSets: [set] } })
@@ -96,6 +100,28 @@ describe('rules in force', () => {
       const bound = taken(figuresOf(chart, { ...scenario, forbids: ['armlock'] })).figures.value
       expect(bound).toBeLessThanOrEqual(free + 1e-9)
     }
+  })
+
+  it.each([3, 8, 13, 21])('stand the two up where nobody pins, as if they got away of themselves: chart %i', (seed) => {
+    const random = seeded(seed)
+    const families = ['guard', 'half-guard', 'turtle', 'ride', 'back', 'crucifix', 'legs']
+    const chart = produce(randomChart(seed, true), (draft) => {
+      for (const one of draft.positions) {
+        one.family = [...families, 'mount', 'side', 'standing'][Math.floor(random() * 10)]
+        delete one.out
+      }
+    })
+    const going = produce(chart, (draft) => {
+      for (const one of draft.positions) if (families.includes(one.family)) one.out = { every: 9 }
+    })
+    const scenario = { ...scenarioOf(chart, randomScenario(chart, seed, true)), stoodUp: null }
+    const values = (of: Chart, stoodUp: number | null) => {
+      const { figures } = taken(figuresOf(of, { ...scenario, stoodUp }))
+      return of.positions.map(({ id }) => figures.positions[id]!.value)
+    }
+    const stood = values(chart, 9)
+    values(going, null).forEach((value, i) => expect(stood[i]).toBeCloseTo(value, 12))
+    expect(stood).not.toEqual(values(chart, null))
   })
 
   it('let no finish be tried where control is the goal', () => {

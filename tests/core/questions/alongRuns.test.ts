@@ -14,7 +14,8 @@ import { taken } from '../../reference/taken'
 
 const demo = demoPlan()
 const minute = scenarioOf(demo, { seconds: 60 })
-const nonzero = (counts: object) => Object.fromEntries(Object.entries(counts).filter(([, n]) => n !== 0))
+const nonzero = (counts: object) =>
+  Object.fromEntries(Object.entries(counts).filter(([, n]) => typeof n === 'number' && n !== 0))
 
 describe('what a run scores', () => {
   const step = (move: string, rest: Partial<RunStep> = {}): RunStep => ({ move: move as MoveId, ...rest })
@@ -43,21 +44,32 @@ describe('what a run scores', () => {
     draft.reactions = [{ id: 'turns', name: 'Turns', endsIn: 'guard' }] as never
     draft.answers = draft.holds = draft.runs = []
   })
-  const scored = (...steps: RunStep[]) => {
-    const found = scoredAlong(chart, play(chart, { id: 'run', name: 'Run', start: 'feet' as PositionId, steps }).beats)!
+  const scoredUnder = (rules: string | null, ...steps: RunStep[]) => {
+    const found = scoredAlong(
+      chart,
+      rules,
+      play(chart, { id: 'run', name: 'Run', start: 'feet' as PositionId, steps }).beats,
+    )!
     return [nonzero(found.ours), nonzero(found.theirs)]
   }
+  const scored = (...steps: RunStep[]) => scoredUnder(null, ...steps)
 
   it('counts what it comes to, once each, and time in control', () => {
     expect(scored(step('trip'), step('pass'), step('mount-up'))).toEqual([
-      { takedown: 1, pass: 1, mount: 1, controlSeconds: 4 },
+      { takedown: 1, pass: 1, mount: 1, exposure: 1, controlSeconds: 4 },
       {},
     ])
     expect(scored(step('trip', { stalls: true }))).toEqual([{}, {}])
     expect(scored(step('trip'), step('pass', { reaction: 'turns' as never }), {}, step('pass'))[0]).toEqual({
       takedown: 1,
       pass: 1,
+      exposure: 1,
     })
+  })
+
+  it('stays at the end until what must be held there has been', () => {
+    const [ours] = scoredUnder('gi-points', step('trip'), step('pass'), step('mount-up'))
+    expect(ours).toEqual({ takedown: 1, pass: 1, mount: 1, exposure: 1, controlSeconds: 7 })
   })
 })
 

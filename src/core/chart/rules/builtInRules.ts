@@ -5,6 +5,11 @@ const CHECK = 'Generic: check your event’s own book.'
 
 /** What is the same wherever points are counted; what a book gives for mount and back differs more. */
 const COMMON = { takedown: 2, sweep: 2, pass: 3, kneeRide: 2 }
+/** Where points are counted, what scores must be held: seconds. */
+const HELD_FOR = 3
+
+/** What wrestling knows nothing of. */
+const LOCKS: RuleSet['forbids'] = ['choke', 'armlock', 'wrist-lock', 'leglock', 'twisting-leg-lock', 'groin-split']
 
 /** Guesses: how much less of each is seen where it is answered with a strike. */
 const STRIKES: StrikeChange[] = [
@@ -37,6 +42,7 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     level: 'adults',
     rounds: { count: 1, seconds: 360 },
     points: { ...COMMON, mount: 4, back: 4 },
+    heldFor: HELD_FOR,
     forbids: ['neck-crank', 'spine-lock', 'twisting-leg-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
     notes: CHECK,
   },
@@ -47,6 +53,7 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     level: 'adults',
     rounds: { count: 1, seconds: 360 },
     points: { ...COMMON, mount: 2, back: 3 },
+    heldFor: HELD_FOR,
     forbids: ['lapel-grip', 'neck-crank', 'spine-lock', 'mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
     notes: CHECK,
   },
@@ -71,11 +78,51 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     notes: `How much less they push and post under strikes, and how soon strikes end it, are guesses. ${CHECK}`,
   },
   {
+    id: 'wrestling',
+    name: 'Wrestling',
+    gi: false,
+    level: 'adults',
+    rounds: { count: 2, seconds: 180 },
+    points: { takedown: 2, sweep: 1, exposure: 2 },
+    controlTime: { every: 60, points: 1 },
+    stoodUp: 25,
+    forbids: [
+      ...LOCKS,
+      'neck-crank',
+      'spine-lock',
+      'lapel-grip',
+      'mouth-covering',
+      'slam',
+      'scissor-takedown',
+      'strikes',
+    ],
+    notes: `A fall ends a match: chart it as a finish. How soon the referee stands them up is a guess. ${CHECK}`,
+  },
+  {
+    id: 'judo',
+    name: 'Judo',
+    gi: true,
+    level: 'adults',
+    rounds: { count: 1, seconds: 240 },
+    points: { takedown: 5 },
+    holdDown: [
+      { seconds: 10, points: 5 },
+      { seconds: 20, points: 5 },
+    ],
+    stoodUp: 15,
+    forbids: [
+      ...['neck-crank', 'spine-lock', 'wrist-lock', 'leglock', 'twisting-leg-lock', 'groin-split'],
+      ...['mouth-covering', 'slam', 'scissor-takedown', 'strikes'],
+    ],
+    notes: `Ten points end a match; a throw counts half of that here. How soon the referee stands them up is a guess. ${CHECK}`,
+  },
+  {
     id: 'first-year',
     name: 'First year',
     level: 'first year of training',
     rounds: { count: 1, seconds: 300 },
     points: { ...COMMON, mount: 4, back: 4 },
+    heldFor: HELD_FOR,
     forbids: [
       'neck-crank',
       'spine-lock',
@@ -95,6 +142,7 @@ export const BUILT_IN_RULES: readonly RuleSet[] = [
     level: 'juniors',
     rounds: { count: 1, seconds: 240 },
     points: { ...COMMON, mount: 4, back: 4 },
+    heldFor: HELD_FOR,
     noFinish: true,
     forbids: [
       'neck-crank',

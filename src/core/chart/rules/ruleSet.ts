@@ -14,6 +14,7 @@ export const RULE_TAGS = {
   slam: 'slams',
   'scissor-takedown': 'scissor takedowns',
   'lapel-grip': 'grips on cloth',
+  leglock: 'leg locks',
   strikes: 'strikes',
   choke: 'chokes',
   armlock: 'armlocks',
@@ -28,8 +29,12 @@ export const SCORING_ACTIONS = {
   kneeRide: 'knee on belly',
   mount: 'mount',
   back: 'back',
+  exposure: 'back exposed',
 } as const
 export type ScoringAction = keyof typeof SCORING_ACTIONS
+
+/** The longest that anything must be held before it counts, in seconds. */
+export const MAX_HELD = 60
 
 export class MatchFormat {
   @IsInt() @Min(1) @Max(99) count!: number
@@ -39,6 +44,12 @@ export class MatchFormat {
 /** Control that scores by time: so many points for every so many seconds of being on top or behind, on the ground. */
 export class ControlTime {
   @IsSeconds() every!: number
+  @IsPoints() points!: number
+}
+
+/** A hold-down that scores: the seconds for which a pin must last, counted anew in each, and the points that adds. */
+export class HoldDown {
+  @IsInt() @Min(1) @Max(MAX_HELD) seconds!: number
   @IsPoints() points!: number
 }
 
@@ -67,6 +78,11 @@ export class RuleSet {
   @Optional() @OneRecord(() => MatchFormat) rounds?: MatchFormat
   @Optional() @IsPointMap() points?: Partial<Record<ScoringAction, number>>
   @Optional() @OneRecord(() => ControlTime) controlTime?: ControlTime
+  /** Seconds for which what scores must be held before it counts. Absent: it counts at once. */
+  @Optional() @IsInt() @Min(1) @Max(MAX_HELD) heldFor?: number
+  @Optional() @Records(() => HoldDown) holdDown?: HoldDown[]
+  /** Mean seconds until the referee stands the two up again, on the ground where nobody pins. */
+  @Optional() @IsMeanSeconds() stoodUp?: number
   /** No finish is tried at all: control is the goal. */
   @Optional() @IsBoolean() noFinish?: boolean
   @Optional() @Records(() => StrikeChange) strikes?: StrikeChange[]

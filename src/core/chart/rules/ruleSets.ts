@@ -8,8 +8,8 @@ export const ruleSetOf = (id: string | null | undefined, own: readonly RuleSet[]
   [...own, ...BUILT_IN_RULES].find((set) => set.id === id)
 
 /** Whether a set scores at all. */
-export const scores = ({ points, controlTime }: RuleSet): boolean =>
-  Boolean(controlTime) || Object.values(points ?? {}).some((n) => n > 0)
+export const scores = ({ points, controlTime, holdDown }: RuleSet): boolean =>
+  Boolean(controlTime) || Boolean(holdDown?.length) || Object.values(points ?? {}).some((n) => n > 0)
 
 /** What strikes change of a reaction under the rules. */
 export function strikeChangesOf(uses: readonly string[], changes: readonly StrikeChange[]): StrikeChange[] {
@@ -24,6 +24,11 @@ export function struckIn({ family, ahead }: Pick<Position, 'family' | 'ahead'>, 
   const found = struck.find((one) => one.ahead === ahead && (one.family ?? family) === family)
   return found && { ...HITS, every: found.every }
 }
+
+const GROUND_WITHOUT_PIN = ['guard', 'half-guard', 'turtle', 'ride', 'back', 'crucifix', 'legs']
+
+/** Whether a referee who gives no time on the ground may stand the two up here. */
+export const isStoodUp = ({ family }: Pick<Position, 'family'>): boolean => GROUND_WITHOUT_PIN.includes(family)
 
 /** Who trains with a chart, where they need protection, and the rules that hold for them whatever the event allows. */
 export const GROUPS = {

@@ -9,14 +9,15 @@ import { timeText } from '../../../stores/settings'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import { removeRuleSet, setPoints, setRule } from '../../../core/chart/edits/ruleSets'
-import { SCORING_ACTIONS, type RuleSet, type ScoringAction } from '../../../core/chart/rules/ruleSet'
+import { removeRuleSet, setRule } from '../../../core/chart/edits/ruleSets'
+import type { RuleSet } from '../../../core/chart/rules/ruleSet'
 import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import RuleTags from './RuleTags.vue'
 import StruckTable from './StruckTable.vue'
 import ScoredTable from './ScoredTable.vue'
+import ScoringFields from './ScoringFields.vue'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
 import PrintButton from '../../parts/print/PrintButton.vue'
@@ -47,19 +48,10 @@ const numberIn = (event: Event) => Number(valueOf(event).replace(',', '.'))
 
 const setClothes = (said: string) => change(t('rules.clothes'), 'gi', said ? said === 'gi' : undefined)
 
-function setActionPoints(action: ScoringAction, event: Event) {
-  const { id, name } = props.set
-  charts.edit(t('rules.pointsName', { name }), (draft) => setPoints(draft, id, action, numberIn(event)))
-}
-
 function setLength(event: Event) {
   const seconds = readClock(valueOf(event))
   if (!seconds) return void charts.tell(`${clockRefusal(valueOf(event), t('rules.600Or360'))}.`)
   change(t('common.rounds'), 'rounds', { count: props.set.rounds?.count ?? 1, seconds })
-}
-
-function setControl(points: number, every: number) {
-  change(t('rules.controlTime'), 'controlTime', points === 0 ? undefined : { every, points })
 }
 
 function remove() {
@@ -151,36 +143,7 @@ function remove() {
         </fieldset>
         <ScoredTable v-if="isInForce" class="scored" />
       </div>
-      <fieldset :disabled="!isOwn">
-        <legend>{{ t('rules.whatScores') }}</legend>
-        <label v-for="(name, score) in SCORING_ACTIONS" :key="score" class="score">
-          <span>{{ name }}</span>
-          <SteadyInput
-            class="tiny"
-            :value="set.points?.[score] ?? 0"
-            :aria-label="t('rules.pointsForName', { name })"
-            @change="setActionPoints(score, $event)"
-          />
-        </label>
-        <label class="score">
-          <span>{{ t('rules.controlOnTheGround') }}</span>
-          <SteadyInput
-            class="tiny"
-            :value="set.controlTime?.points ?? 0"
-            :aria-label="t('rules.pointsForControl')"
-            @change="setControl(numberIn($event), set.controlTime?.every ?? 30)"
-          />
-        </label>
-        <label v-if="set.controlTime" class="score">
-          <span>{{ t('rules.forEverySoManySeconds') }}</span>
-          <SteadyInput
-            class="tiny"
-            :value="set.controlTime.every"
-            :aria-label="t('rules.secondsOfControlThatScore')"
-            @change="setControl(set.controlTime.points, numberIn($event))"
-          />
-        </label>
-      </fieldset>
+      <ScoringFields :set="set" :is-own="isOwn" />
       <RuleTags class="wide" :set="set" :is-own="isOwn" />
     </div>
     <section v-if="out.length" :aria-label="t('rules.outOfThisChart')">
@@ -270,14 +233,6 @@ h3 {
 
 .scored {
   margin-top: var(--space-16);
-}
-
-.score {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  padding: var(--space-4) 0;
-  border-top: 1px solid var(--line);
 }
 
 .tiny {

@@ -19,11 +19,18 @@ const rows = computed(() => {
       theirs: scored.theirs[score],
       each: present(present(rules.points)[score]),
     }))
-  const { controlTime } = rules
-  if (!controlTime) return counted
+  const { controlTime, holdDown = [] } = rules
+  const held = holdDown.map(({ seconds, points }, i) => ({
+    name: t('rules.heldDownFor', { seconds }),
+    ours: scored.ours.holdDown[i] ?? 0,
+    theirs: scored.theirs.holdDown[i] ?? 0,
+    each: points,
+  }))
+  if (!controlTime) return [...counted, ...held]
   const stretches = (seconds: number) => seconds / controlTime.every
   return [
     ...counted,
+    ...held,
     {
       name: t('rules.everySOfControl', { every: controlTime.every }),
       ours: stretches(scored.ours.controlSeconds),
@@ -63,6 +70,7 @@ const times = (n: number) => (n === 0 ? '–' : n < 0.005 ? t('rules.under001') 
       </tbody>
     </table>
     <p class="muted small">
+      {{ figures.rules?.heldFor ? t('rules.itCountsOnceHeldFor', { seconds: figures.rules.heldFor }) : '' }}
       {{ t('rules.aControlCountsOnceUntilWhoever') }}
     </p>
   </section>
