@@ -8,7 +8,8 @@ import type { Reaction } from '../chart/reaction'
 import { DEFAULT_MOVE_SECONDS } from '../chart/move'
 import { DEFAULT_REACTION_SECONDS } from '../chart/reaction'
 import { probeOf, type ProbeFactors } from '../chart/probe'
-import { strikeChangesOf, struckIn } from '../chart/rules/ruleSets'
+import type { StrikeChange } from '../chart/rules/ruleSet'
+import { exposedBy, strikeChangesOf, struckIn } from '../chart/rules/ruleSets'
 import { HoldTable, NO_HOLDS, type HoldSet } from '../holds/holdTable'
 import { NONE } from './none'
 import type { Scenario } from './scenario'
@@ -34,6 +35,8 @@ export interface IndexedMove {
   stallsIn?: number | undefined
   /** The share of what comes to nothing in place that slips, and where that leads. Absent where nothing does. */
   slips?: { share: number; to: number } | undefined
+  /** What is left of its landing where we can be hit meanwhile, 0 to 1. */
+  underStrikes: number
   needs: HoldSet
   adds: HoldSet
   drops: HoldSet
@@ -115,6 +118,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
       when: move.reply ? [] : (move.when ?? []).map((id) => cueOf.get(id)!),
       tries: counter.tries(wholeOf(move)),
       stallsIn: stallsIn === from ? undefined : stallsIn,
+      underStrikes: leastLeft(exposedBy(move, sure(chart.positions[from]), allowed)),
       slips: stallsIn === undefined || stallsIn === from ? slipsOf(move, from, chart, counter, allowed) : undefined,
       needs: setOf(move.needs),
       adds: setOf(move.adds),
@@ -130,7 +134,7 @@ export function indexChart(chart: Chart, allowed: Allowed = EVERYTHING): ChartIn
     strips: setOf(reaction.strips),
     adds: setOf(reaction.adds),
     answers: [],
-    underStrikes: leftUnderStrikes(reaction, strikes),
+    underStrikes: leastLeft(strikeChangesOf(reaction, strikes)),
   }))
   chart.answers.forEach((answer, index) => {
     const move = moveOf.get(answer.move)!
@@ -211,5 +215,4 @@ function slipsOf(
 const isOut = ({ id, to, tags }: Move, { aside, forbids, noFinish }: Allowed): boolean =>
   (noFinish && to === 'finish') || aside.includes(id) || (tags?.some((tag) => forbids.includes(tag)) ?? false)
 
-const leftUnderStrikes = ({ uses = [], usesAny = [] }: Reaction, strikes: Allowed['strikes']): number =>
-  strikeChangesOf([...uses, ...usesAny], strikes).reduce((left, change) => Math.min(left, change.left), 1)
+const leastLeft = (changes: readonly StrikeChange[]): number => Math.min(1, ...changes.map(({ left }) => left))

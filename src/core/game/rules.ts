@@ -34,7 +34,7 @@ export function leftOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, h
   if (!canBeTried(move, holds)) return null
   const against = without(holds, move.drops)
   return {
-    lands: index.holds.left(move.record, holds, 'theirs'),
+    lands: landsLeft(index, move, holds),
     reactions: tries.reactions.map(([r]) => reactionLeft(index, r, against)),
     race: tries.race ? reactionLeft(index, tries.race.reaction, against) : 1,
   }
@@ -56,10 +56,10 @@ export const sharesWith = (tries: TryCounts, left: Left): Shares | null =>
 export function sharesOf(index: ChartIndex, move: IndexedMove, tries: TryCounts, holds: HoldSet): Shares | null {
   if (!canBeTried(move, holds)) return null
   const against = without(holds, move.drops)
-  const landsLeft = index.holds.left(move.record, holds, 'theirs')
+  const left = landsLeft(index, move, holds)
   const { race } = tries
-  const raced = race && raceOf(race, landsLeft, reactionLeft(index, race.reaction, against))
-  return sharesOfLeft(tries, landsLeft, (_, r) => reactionLeft(index, r, against), raced)
+  const raced = race && raceOf(race, left, reactionLeft(index, race.reaction, against))
+  return sharesOfLeft(tries, left, (_, r) => reactionLeft(index, r, against), raced)
 }
 
 /** What the tries of a race come to: being first lands, being second meets the reaction or comes to nothing. */
@@ -106,6 +106,10 @@ function sharesOfLeft(
   for (const [place, n] of tries.elsewhere) if (n > VANISHING) elsewhere.push([place, n])
   return scaled({ lands, stalls, elsewhere, reactions })
 }
+
+/** What is left of our landing against their holds, and against strikes where we can be hit. */
+const landsLeft = ({ holds }: ChartIndex, move: IndexedMove, on: HoldSet): number =>
+  holds.left(move.record, on, 'theirs') * move.underStrikes
 
 /** What is left of a reaction against our holds, and against strikes where the rules allow them. */
 export const reactionLeft = ({ holds, reactions }: ChartIndex, r: number, on: HoldSet): number =>

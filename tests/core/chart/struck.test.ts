@@ -1,5 +1,6 @@
 import { readRegions } from '../../../scripts/shelfDoc'
 import type { Chart } from '../../../src/core/chart/chart'
+import type { Tries } from '../../../src/core/chart/tries'
 import { setRule } from '../../../src/core/chart/edits/ruleSets'
 import { BUILT_IN_RULES } from '../../../src/core/chart/rules/builtInRules'
 import { struckIn } from '../../../src/core/chart/rules/ruleSets'
@@ -53,6 +54,54 @@ describe('being hit', () => {
       expect([id, worth(hit) < worth(plain) - 0.02]).toEqual([id, true])
       expect([id, hit.positions[id as never]!.best === 'wait']).toEqual([id, false])
     }
+  })
+
+  it('takes from our moves what they need while we can be hit, as if they landed less', () => {
+    const strikes = [{ uses: 'hand', says: 'The head is open.', left: 0.5 }]
+    const chart = randomChart(9, true)
+    chart.moves.forEach((move, i) => {
+      delete move.uses
+      delete move.usesAny
+      delete move.race
+      if (i % 2 === 0) move.usesAny = ['left-hand', 'right-hand']
+    })
+    chart.reactions.forEach((reaction) => {
+      delete reaction.uses
+      delete reaction.usesAny
+    })
+    chart.holds = []
+    for (const one of [...chart.positions, ...chart.moves, ...chart.reactions]) {
+      for (const field of ['holds', 'needs', 'adds', 'drops', 'keeps', 'strips']) delete (one as never)[field]
+    }
+    const isHit = ({ from }: (typeof chart.moves)[number]) =>
+      struckIn(
+        chart.positions.find(({ id }) => id === from)!,
+        struck,
+      ) !== undefined
+    const halved = (tries: Tries): Tries => {
+      const lands = (tries.lands ?? 0) / 2
+      return { ...tries, lands, stalls: (tries.stalls ?? 0) + lands }
+    }
+    const less: Chart = {
+      ...chart,
+      moves: chart.moves.map((move) =>
+        move.usesAny && move.tries && isHit(move) ? { ...move, tries: halved(move.tries) } : move,
+      ),
+      answers: chart.answers.map((answer) => {
+        const move = chart.moves.find(({ id }) => id === answer.move)!
+        return answer.tries && move.usesAny && isHit(move) ? { ...answer, tries: halved(answer.tries) } : answer
+      }),
+    }
+    for (const answer of less.answers) delete answer.race
+    for (const answer of chart.answers) delete answer.race
+    const scenario = { ...scenarioOf(chart, randomScenario(chart, 9, true)), struck }
+    const values = (of: Chart, how: typeof scenario) => {
+      const { figures } = taken(figuresOf(of, how))
+      return of.positions.map(({ id }) => figures.positions[id]!.value)
+    }
+    const exposed = values(chart, { ...scenario, strikes })
+    values(less, { ...scenario, strikes: [] }).forEach((value, i) => expect(exposed[i]).toBeCloseTo(value, 12))
+    expect(exposed).not.toEqual(values(chart, { ...scenario, strikes: [] }))
   })
 
   it('can be changed in a set of the chart’s own, and a line that is none is refused by its field', () => {

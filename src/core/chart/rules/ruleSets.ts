@@ -11,9 +11,25 @@ export const ruleSetOf = (id: string | null | undefined, own: readonly RuleSet[]
 export const scores = ({ points, controlTime, holdDown }: RuleSet): boolean =>
   Boolean(controlTime) || Boolean(holdDown?.length) || Object.values(points ?? {}).some((n) => n > 0)
 
-/** What strikes change of a reaction under the rules. */
-export function strikeChangesOf(uses: readonly string[], changes: readonly StrikeChange[]): StrikeChange[] {
-  return changes.filter((change) => uses.some((one) => one === change.uses || one.endsWith(`-${change.uses}`)))
+interface Using {
+  uses?: readonly string[]
+  usesAny?: readonly string[]
+}
+
+/** What strikes change under the rules of what needs capabilities. */
+export function strikeChangesOf({ uses = [], usesAny = [] }: Using, changes: readonly StrikeChange[]): StrikeChange[] {
+  const needed = [...uses, ...usesAny]
+  return changes.filter((change) => needed.some((one) => one === change.uses || one.endsWith(`-${change.uses}`)))
+}
+
+/** What strikes change of a move of ours: only where we can be hit while we try it. */
+export const exposedBy = (move: Using, from: Pick<Position, 'family' | 'ahead'>, { strikes, struck }: Strikes) =>
+  struckIn(from, struck) ? strikeChangesOf(move, strikes) : []
+
+/** What the rules say of strikes. */
+export interface Strikes {
+  strikes: readonly StrikeChange[]
+  struck: readonly Struck[]
 }
 
 /** What they need in order to hit: a hand that is free. */

@@ -2,6 +2,7 @@
 import PickList from '../../../components/PickList.vue'
 import { I18nT } from 'vue-i18n'
 import { valueOf } from '../../../components/events'
+import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { clockRefusal, readClock } from '../../../core/say/figureText'
@@ -10,8 +11,8 @@ import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { removeRuleSet, setRule } from '../../../core/chart/edits/ruleSets'
-import type { RuleSet } from '../../../core/chart/rules/ruleSet'
-import { strikeChangesOf } from '../../../core/chart/rules/ruleSets'
+import type { RuleSet, StrikeChange } from '../../../core/chart/rules/ruleSet'
+import { exposedBy, strikeChangesOf } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import RuleTags from './RuleTags.vue'
@@ -32,12 +33,18 @@ const figures = useFigures()
 
 const isInForce = computed(() => figures.rules?.id === props.set.id)
 const out = computed(() => takenOut(present(charts.chart), props.set))
-const struck = (uses: string) =>
-  present(charts.chart).reactions.filter((one) =>
-    strikeChangesOf([...(one.uses ?? []), ...(one.usesAny ?? [])], props.set.strikes ?? []).some(
-      (change) => change.uses === uses,
-    ),
-  )
+/** "3 reactions and 2 moves of ours", of what strikes change. */
+function struck(uses: string): string {
+  const { reactions, moves, positions } = present(charts.chart)
+  const { strikes = [], struck = [] } = props.set
+  const isIt = (change: StrikeChange) => change.uses === uses
+  const met = reactions.filter((one) => strikeChangesOf(one, strikes).some(isIt)).length
+  const exposed = moves.filter((one) => {
+    const from = lookUp(positions, one.from)
+    return from && exposedBy(one, from, { strikes, struck }).some(isIt)
+  }).length
+  return t('rules.reactionsAndMoves', { reactions: t('count.reaction', met), moves: t('count.move', exposed) })
+}
 
 function change<F extends Exclude<keyof RuleSet, 'id'>>(label: string, field: F, value: RuleSet[F] | undefined) {
   const { id, name } = props.set
@@ -165,7 +172,7 @@ function remove() {
           <span class="muted small">{{
             t('rules.leftOfWhatNeedsItIs', {
               left: Math.round(one.left * 100),
-              n: struck(one.uses).length ? t('count.reaction', struck(one.uses).length) : t('rules.noReaction'),
+              n: struck(one.uses),
             })
           }}</span>
         </li>

@@ -8,7 +8,7 @@ import InlineText from '../../../components/InlineText.vue'
 import TenTries from '../../../components/TenTries.vue'
 import { moveMove, removeMove, rename, setReply } from '../../../core/chart/edits/records'
 import { RULE_TAGS } from '../../../core/chart/rules/ruleSet'
-import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
+import { exposedBy, ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
 import { lowerFirst } from '../../../core/say/speech'
@@ -54,6 +54,8 @@ const forbidden = computed(() => {
     : t('worksheet.notForGroup', { group })
   return `${why}: ${(RULE_TAGS as Partial<Record<string, string>>)[tag] ?? tag}`
 })
+/** What strikes change of it, where we can be hit meanwhile. */
+const struck = computed(() => (store.scenario ? exposedBy(props.move, present(position.value), store.scenario) : []))
 /** Holds without which it cannot be tried, and that are not on here: another move must put them on first. */
 const first = computed(() =>
   (props.move.needs ?? [])
@@ -144,6 +146,7 @@ function onKey(event: KeyboardEvent) {
             : t('common.toGoal', { goal: nameOf(move.to) })
       }}</span>
       <span v-if="forbidden" class="small forbidden">{{ forbidden }}</span>
+      <span v-for="one in struck" :key="one.uses" class="small forbidden">{{ one.says }}</span>
       <span v-if="move.reply" class="small muted">{{ t('worksheet.onlyInReplyInReplyTo', { inReplyTo }) }}</span>
       <span v-if="cues.length" class="small">{{ t('worksheet.onlyWhenWeSeeCues', { cues: cues.join('”, “') }) }}</span>
       <span v-if="first.length" class="small muted">{{

@@ -43,10 +43,7 @@ const asked = computed(() => ({
   reaction: props.reactionId,
 }))
 /** How strikes change the reaction, where the rules in force allow strikes. */
-const struck = computed(() => {
-  const { uses = [], usesAny = [] } = present(reaction.value)
-  return strikeChangesOf([...uses, ...usesAny], store.scenario?.strikes ?? [])
-})
+const struck = computed(() => strikeChangesOf(present(reaction.value), store.scenario?.strikes ?? []))
 const shared = computed(() => timesMet.value.get(props.reactionId) ?? 0)
 const ending = computed(() => {
   const { endsIn } = present(reaction.value)
