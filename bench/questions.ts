@@ -5,7 +5,7 @@ import { dependsOn } from '../src/core/questions/depends'
 import { drillGains } from '../src/core/questions/gains'
 import { sampleRange } from '../src/core/questions/range'
 import { sayScript } from '../src/core/say/script'
-import { scriptFrom } from '../src/core/questions/script'
+import { scriptOf } from '../src/core/questions/script'
 import { whatIf } from '../src/core/questions/whatIf'
 import { toEnd } from '../src/core/job'
 import { startWorth } from '../src/core/questions/solved'
@@ -19,7 +19,7 @@ export function benchQuestions(): Row[] {
   const scenario = scenarioOf(chart)
   const { solution } = taken(figuresOf(chart, scenario))
   const asked: [string, () => void][] = [
-    ['script', () => void sayScript(chart, scriptFrom(solution, scenario.start, { share: 0.9, steps: 60 })!)],
+    ['script', () => void sayScript(chart, scriptOf(solution, { share: 0.9, steps: 60 })!)],
     ['drill list', () => toEnd(drillGains(chart, scenario))],
     ['what if', () => toEnd(whatIf(chart, scenario, { sharpness: 0.5 }))],
     ['how they would beat us', () => toEnd(beatenBy(chart, scenario))],

@@ -117,8 +117,8 @@ export const JOBS: JobTable = {
   *along({ solved }, { run }) {
     return success(solved && worthsAlong(solved, run))
   },
-  *script({ solved }, { from, length }) {
-    return success(solved && scriptFrom(solved, from, length))
+  *script({ chart, solved }, { from, length }) {
+    return success(solved && chart && scriptFrom(chart, solved, from, length))
   },
   *costs(bench, { scenario, ends, value, scores }) {
     const chart = soundChart(bench)

@@ -7,7 +7,7 @@ import { lookUp } from '../../src/core/chart/lookUp'
 import { scenarioOf } from '../../src/core/game/scenario'
 import { smallestShuttingSet } from '../../src/core/holds/oneMore'
 import { figuresOf } from '../../src/core/insight/figures'
-import { scriptFrom } from '../../src/core/questions/script'
+import { scriptOf } from '../../src/core/questions/script'
 import { headline } from '../../src/core/say/headline'
 import { sayFewest, whyNothing } from '../../src/core/say/holds'
 import { sayLoop, sayScript } from '../../src/core/say/script'
@@ -93,7 +93,7 @@ describe('sentences over the whole Shelf and the demo plan', () => {
       return starts.flatMap(({ id }) => {
         const scenario = scenarioOf(chart, { start: id, seconds: 25, sharpness: 0.2 })
         const { solution, figures } = taken(figuresOf(chart, scenario))
-        const script = scriptFrom(solution, id, { share: 0.8, steps: 20 })
+        const script = scriptOf(solution, { share: 0.8, steps: 20 })
         const told = script ? sayScript(chart, script).flatMap(({ says, watch }) => [...says, ...watch]) : []
         const loops = script ? script.loops.map((loop) => sayLoop(chart, script, loop)) : []
         return [...told, ...loops, headline(chart, scenario, figures)].flatMap(faultsIn)

@@ -1,10 +1,12 @@
 import { sure } from '../sure'
+import type { Chart } from '../chart/chart'
 import { NOTHING_SEEN } from '../chart/cue'
 import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { keysOf } from '../typed'
 import { cueId, isProbe, moveId, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type Game } from '../game/game'
 import { loopsOf, type Loop } from './loops'
+import { solved } from './solved'
 import { walkPlan } from './walkPlan'
 import { follow, Ways } from '../solve/follow'
 import { sightsOf } from '../solve/sights'
@@ -76,14 +78,23 @@ const KINDS: Readonly<Record<number, ScriptWay['kind']>> = {
 }
 
 /**
- * The best plan from a position at the full clock: those places are told to which most exchanges come that have left
- * nothing told before, until the script covers what was asked. Null where the position is not in the game.
+ * The best plan from the start of a solution at the full clock: those places are told to which most exchanges come that
+ * have left nothing told before, until the script covers what was asked. Null where nothing is played from there.
  */
-export function scriptFrom(solution: Solution, position: PositionId, length: ScriptLength): Script | null {
-  const { game } = solution
-  const p = game.meaning.index.positionOf.get(position)
-  const start = p === undefined ? NONE : sure(game.meaning.ownState[p])
+export function scriptOf(solution: Solution, length: ScriptLength): Script | null {
+  const { start } = solution.game
   return start < TERMINALS ? null : new Telling(solution, length, start).script()
+}
+
+/**
+ * The best plan from any position of a chart, in the scenario of a solution of it: that keeps the seconds only of what
+ * its own start comes to. Null where nothing is played from there, or that cannot be computed.
+ */
+export function scriptFrom(chart: Chart, known: Solution, from: PositionId, length: ScriptLength): Script | null {
+  const { scenario } = known.game
+  const isKnown = scenario.start === from
+  const solution = isKnown ? known : solved(chart, { ...scenario, start: from }, { roots: 'start', everySecond: true })
+  return solution && scriptOf(solution, length)
 }
 
 /** A state that is not told yet: the chance to come to it, and the seconds left then in the mean. */

@@ -2,7 +2,7 @@ import { seeded } from '../../../bench/generate'
 import { TERMINAL, TERMINALS, type Game } from '../../../src/core/game/game'
 import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
-import { scriptFrom } from '../../../src/core/questions/script'
+import { scriptOf } from '../../../src/core/questions/script'
 import { sayLoop } from '../../../src/core/say/script'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { playOut } from '../../reference/dice'
@@ -26,7 +26,7 @@ describe('loops of the plan', () => {
     const chart = randomChart(seed, false)
     const scenario = scenarioOf(chart, { ...randomScenario(chart, seed, true), seconds: 60 })
     const { solution } = taken(figuresOf(chart, scenario))
-    const script = scriptFrom(solution, scenario.start, { share: 0.99, steps: 40 })
+    const script = scriptOf(solution, { share: 0.99, steps: 40 })
     for (const { position, finish, again } of script?.loops ?? []) {
       const random = seeded(seed)
       let [came, finished, back] = [0, 0, 0]
@@ -53,7 +53,7 @@ describe('loops of the plan', () => {
   it('in the demo plan are said', () => {
     const demo = demoPlan()
     const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
-    const told = scriptFrom(solution, scenarioOf(demo).start, { share: 0.9, steps: 60 })!
+    const told = scriptOf(solution, { share: 0.9, steps: 60 })!
     expect(told.loops.length).toBeGreaterThan(0)
     for (const loop of told.loops) {
       expect(sayLoop(demo, told, loop)).toMatch(

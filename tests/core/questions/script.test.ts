@@ -5,7 +5,7 @@ import { lookUp } from '../../../src/core/chart/lookUp'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { sayScript, scriptAsMarkdown, watchOf } from '../../../src/core/say/script'
-import { scriptFrom, type Script } from '../../../src/core/questions/script'
+import { scriptFrom, scriptOf, type Script } from '../../../src/core/questions/script'
 import { commitTo, showMove } from '../../../src/core/say/speech'
 import { seeded } from '../../../bench/generate'
 import { actionName, isProbe } from '../../../src/core/game/describe'
@@ -17,9 +17,9 @@ import { taken } from '../../reference/taken'
 
 const demo = demoPlan()
 const { start } = scenarioOf(demo)
-const scriptOf = (from: PositionId, share: number, instead: Partial<Scenario> = {}, steps = 60) =>
-  scriptFrom(taken(figuresOf(demo, scenarioOf(demo, instead))).solution, from, { share, steps })!
-const script = scriptOf(start, 0.8)
+const toldOf = (share: number, instead: Partial<Scenario> = {}, steps = 60) =>
+  scriptOf(taken(figuresOf(demo, scenarioOf(demo, instead))).solution, { share, steps })!
+const script = toldOf(0.8)
 const told = sayScript(demo, script)
 
 describe('the plan as a script', () => {
@@ -52,7 +52,7 @@ describe('the plan as a script', () => {
       moves: demo.moves.map((one) => (one === first ? { ...one, when: [cue.id] } : one)),
     }
     const { solution } = taken(figuresOf(seeing, scenarioOf(seeing, { sharpness: 0 })))
-    const found = scriptFrom(solution, start, { share: 0.8, steps: 60 })!
+    const found = scriptOf(solution, { share: 0.8, steps: 60 })!
     expect(found.steps[0]).toMatchObject({ key: found.start, does: 'look', position: start })
     expect(found.steps[0].ways.map(({ kind, cue, share }) => [kind, cue, share])).toEqual([
       ['seen', cue.id, 0.4],
@@ -65,15 +65,15 @@ describe('the plan as a script', () => {
   })
 
   it('grows with what is asked, and stops at so many steps', () => {
-    const sizes = [0.5, 0.7, 0.9].map((share) => scriptOf(start, share).steps.length)
+    const sizes = [0.5, 0.7, 0.9].map((share) => toldOf(share).steps.length)
     expect([...sizes].sort((a, b) => a - b)).toEqual(sizes)
-    expect(scriptOf(start, 1, {}, 7).steps).toHaveLength(7)
+    expect(toldOf(1, {}, 7).steps).toHaveLength(7)
   })
 
   it.each([2, 5, 11, 16, 23, 30])('on chart %i stays within the chances that there are', (seed) => {
     const chart = randomChart(seed, true)
     const { solution } = taken(figuresOf(chart, scenarioOf(chart, randomScenario(chart, seed, seed % 2 === 0))))
-    const found: Script | null = scriptFrom(solution, solution.game.scenario.start, { share: 0.95, steps: 40 })
+    const found: Script | null = scriptOf(solution, { share: 0.95, steps: 40 })
     if (!found) return
     expect(found.covered).toBeLessThanOrEqual(1)
     const keys = new Set(found.steps.map(({ key }) => key))
@@ -85,7 +85,7 @@ describe('the plan as a script', () => {
 
   it.each([0.5, 0.8])('covers as many exchanges as are played within it with dice, asked for %d', (share) => {
     const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
-    const { steps, covered } = scriptFrom(solution, start, { share, steps: 60 })!
+    const { steps, covered } = scriptOf(solution, { share, steps: 60 })!
     const does = new Map(steps.map((step) => [step.key, `${step.does} ${step.isShown}`]))
     const random = seeded(3)
     let inside = 0
@@ -110,14 +110,28 @@ describe('the plan as a script', () => {
     expect(Math.abs(inside / 4000 - covered)).toBeLessThan(5 * Math.sqrt((covered * (1 - covered)) / 4000))
   })
 
+  it('is from any position what it is where one begins there', () => {
+    const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
+    for (const { id } of demo.positions.slice(0, 12)) {
+      const begun = scriptOf(taken(figuresOf(demo, scenarioOf(demo, { start: id }))).solution, { share: 0.8, steps: 9 })
+      const told = scriptFrom(demo, solution, id, { share: 0.8, steps: 9 })
+      const plain = (one: Script | null) =>
+        one && [
+          one.covered.toFixed(9),
+          one.steps.map(({ position, does, reach }) => [position, does, reach.toFixed(9)]),
+        ]
+      expect(plain(told)).toEqual(plain(begun))
+    }
+  })
+
   it('is nothing from a position that is a goal', () => {
     const solved = taken(figuresOf(demo, scenarioOf(demo, { goal: ['mount-head-and-arm' as PositionId] }))).solution
-    expect(scriptFrom(solved, 'mount-head-and-arm' as PositionId, { share: 0.8, steps: 9 })).toBeNull()
+    expect(scriptFrom(demo, solved, 'mount-head-and-arm' as PositionId, { share: 0.8, steps: 9 })).toBeNull()
   })
 
   it('follows the clock: with no time for anything it holds still or takes what is left', () => {
-    const short = scriptOf(start, 0.9, { seconds: 3 })
-    expect(short.steps.length).toBeLessThan(scriptOf(start, 0.9).steps.length)
+    const short = toldOf(0.9, { seconds: 3 })
+    expect(short.steps.length).toBeLessThan(toldOf(0.9).steps.length)
   })
 })
 
@@ -157,7 +171,7 @@ describe('the script, said', () => {
   })
 
   it('tells each thing once, numbers it, and points only to what is told', () => {
-    const told = sayScript(demo, scriptOf(start, 0.9))
+    const told = sayScript(demo, toldOf(0.9))
     expect(told.map(({ number }) => number)).toEqual(told.map((_, i) => i + 1))
     expect(new Set(told.map(({ head }) => head)).size).toBe(told.length)
     for (const { says } of told) {
@@ -174,7 +188,7 @@ describe('the script, said', () => {
     const still = taken(figuresOf(demo, scenarioOf(demo, { sharpness: 0 })))
     const holding = demo.positions.find(({ id }) => still.figures.positions[id]?.best === 'wait')
     if (!holding) return
-    const [first] = sayScript(demo, scriptFrom(still.solution, holding.id, { share: 0.9, steps: 20 })!)
+    const [first] = sayScript(demo, scriptFrom(demo, still.solution, holding.id, { share: 0.9, steps: 20 })!)
     expect(first.says[0]).toMatch(/, hold still\.$/)
   })
 
@@ -198,7 +212,7 @@ describe('the script, said', () => {
 describe('a move that is only shown', () => {
   it('is told as what it is, with what it should draw, and the answer as what is meant', () => {
     const probe = { lands: 0.4, stalls: 1, reactions: 1.5 }
-    const shown = sayScript(demo, scriptOf(start, 0.9, { probe }))
+    const shown = sayScript(demo, toldOf(0.9, { probe }))
     const spin = shown.find(({ says }) => says[0].includes('only begin to clock the collar'))!
     expect(spin.says[0]).toMatch(
       /^In turtle, at the flank, (once the other came to nothing, )?only begin to clock the collar and expect that they turn in under us\.$/,
