@@ -6,7 +6,7 @@ import { ALWAYS, cautionLines } from '../chart/hazard'
 import { isEndId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { END_WORDS } from '../chart/placeNames'
-import { inPlace, lowerFirst, tellMove, upperFirst, whenThey } from './speech'
+import { inPlace, lowerFirst, tellMove, upperFirst, weAreIn, whenThey } from './speech'
 
 /** A card as it is read out before a round. */
 export interface SaidRound {
@@ -35,7 +35,7 @@ export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
     card.positionOnly || isFinish
       ? 'control is held for three seconds'
       : best
-        ? `we are ${inPlace(lookUp(chart.positions, best.to)?.name ?? '')}`
+        ? weAreIn(lookUp(chart.positions, best.to)?.name ?? '')
         : 'we have found an answer'
   const lines = cautionLines([...(move ? [move] : []), ...answers])
   return {

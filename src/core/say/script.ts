@@ -11,7 +11,6 @@ import { sayCue } from './explanation'
 import { EXPECTED, type Script, type ScriptStep, type ScriptWay } from '../questions/script'
 import {
   commitTo,
-  inPlace,
   listed,
   lowerFirst,
   showMove,
@@ -108,8 +107,10 @@ class Saying {
     const does = this.telling(step, true)
     if (step.stalled)
       return `${place}, once ${step.does === step.stalled ? 'that' : 'the other'} came to nothing, ${does}.`
-    return number === 1 && inPlace(name).startsWith('in ')
-      ? `From ${lowerFirst(name).replace(/^in /, '')}, ${does}.`
+    if (step.does === 'wait' && !this.chart.moves.some(({ from }) => from === step.position))
+      return `${place}, nothing is charted yet.`
+    return number === 1 && place.startsWith('In ') && !/^in /i.test(name)
+      ? `From ${lowerFirst(name)}, ${does}.`
       : `${place}, ${does}.`
   }
 

@@ -102,22 +102,42 @@ function baseOf(word: string, next = ''): string | null {
 }
 
 /** A name that says itself where one is: by a preposition, or by how one came to be there. */
-const PLACED = /^(in|on|under|at|above|behind|over|beside|from|sat|thrown|rolled|taken|stopped|face down) /i
+const PLACED = new RegExp(
+  '^(in|on|under|at|above|across|behind|over|beside|from|sat|thrown|rolled|taken|backed|stopped|' +
+    '(standing|seated)(?=,| at)|face down)\\b',
+  'i',
+)
 
-/** A name that is a sentence: "They have our back". */
-const isSentence = (name: string) => /^(they|we|he|she) /i.test(name)
+/** A name that is a sentence: "They have our back", "Our hips are out". */
+const isSentence = (name: string) => /^((they|we|he|she) |[^,]* (is|are) )/i.test(name)
+
+/** A name of what a body does where it says no place: "Near arm between our legs", "Two on the far arm". */
+const BODY = /^[^,]*\b(hands?|arms?|head|neck|shoulders?|elbows?|wrists?|hips?|knees?|legs?|foot|feet|sleeves?)\b/i
+const A_PLACE =
+  /^[^,]*\b(kneeling|control|mount|back|belly|guard|ride|turtle|crucifix|underhook|crotch|(single|double) leg|headlock|scarf|kimura|guillotine|triangle|lock|clamp)\b/i
+const isBody = (name: string) => BODY.test(name) && !A_PLACE.test(name) && !PLACED.test(name)
+
+/** "Near arm between our legs" -> "the near arm between our legs". */
+const theBody = (name: string) =>
+  /^(our|their|a|an|the|one|two|both) /i.test(name) ? lowerFirst(name) : `the ${lowerFirst(name)}`
 
 /**
- * A position as a place: "Mount" -> "in mount". A name that begins with a preposition stays: "Under side control". One
- * that is a sentence is quoted: "in “They have our back”".
+ * A position as a place: "Mount" -> "in mount", "Back, hooks in" -> "on the back, hooks in". A name that begins with a
+ * preposition stays: "Under side control"; one of what a body does is with us: "with the near arm between our legs"; a
+ * sentence is quoted: "in “They have our back”".
  */
 export const inPlace = (name: string): string => {
   if (isSentence(name)) return `in “${name}”`
-  return PLACED.test(name) ? lowerFirst(name) : `in ${lowerFirst(name)}`
+  if (isBody(name)) return `with ${theBody(name)}`
+  if (PLACED.test(name)) return lowerFirst(name)
+  return /^back(,|$)/i.test(name) ? `on the ${lowerFirst(name)}` : `in ${lowerFirst(name)}`
 }
 
-/** Being there: "we are in mount"; "they have our back". */
-export const weAreIn = (name: string): string => (isSentence(name) ? lowerFirst(name) : `we are ${inPlace(name)}`)
+/** Being there: "we are in mount"; "they have our back"; "we have the near arm between our legs". */
+export const weAreIn = (name: string): string => {
+  if (isSentence(name)) return lowerFirst(name)
+  return isBody(name) ? `we have ${theBody(name)}` : `we are ${inPlace(name)}`
+}
 
 /** The beginning of what is done there: "In mount", "When they have our back". */
 export const whenIn = (name: string): string =>

@@ -1,4 +1,13 @@
-import { inPlace, listed, lowerFirst, tellMove, timesOfTen, whenThey } from '../../../src/core/say/speech'
+import {
+  inPlace,
+  listed,
+  lowerFirst,
+  tellMove,
+  timesOfTen,
+  weAreIn,
+  whenIn,
+  whenThey,
+} from '../../../src/core/say/speech'
 import { joinRegions } from '../../../src/core/shelf/shelf'
 import { readRegions } from '../../../scripts/shelfDoc'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -60,6 +69,20 @@ describe('what they do, after an if', () => {
 })
 
 test('a place is said with its in, where it does not say where by itself', () => {
+  expect(
+    ['Near arm between our legs', 'Their kimura, as we pass', 'Two on the far arm', 'Kneeling, head up'].map(weAreIn),
+  ).toEqual([
+    'we have the near arm between our legs',
+    'we are in their kimura, as we pass',
+    'we have two on the far arm',
+    'we are in kneeling, head up',
+  ])
+  expect(['Their leg shelved', 'Standing, open hands', 'Our hips are out', 'Back, hooks in'].map(whenIn)).toEqual([
+    'With their leg shelved',
+    'Standing, open hands',
+    'When our hips are out',
+    'On the back, hooks in',
+  ])
   expect(['Mount', 'In their closed guard', 'Under side control', 'On the knees', 'Instep hook'].map(inPlace)).toEqual([
     'in mount',
     'in their closed guard',
