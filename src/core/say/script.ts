@@ -143,7 +143,7 @@ class Saying {
     const seen = step.ways.filter(({ kind }) => kind === 'seen')
     const seldom = met.filter((way) => !told.includes(way))
     return [
-      ...seen.map((way) => this.seen(way)),
+      ...this.sights(seen),
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
       ...told.map((way) => this.answered(way, 1, step.isShown)),
       ...rest.map((way) => this.elsewhere(way)),
@@ -159,12 +159,29 @@ class Saying {
     ]
   }
 
-  /** "If you see their far hand at our neck (four times in ten), try the kimura (3)." */
-  private seen(way: ScriptWay): string {
+  /**
+   * "If you see “hand at our neck” (four times of ten), try the kimura (3). Otherwise (six times of ten), hold still
+   * (4)." What is no reason to do otherwise is not looked for.
+   */
+  private sights(seen: readonly ScriptWay[]): string[] {
+    const [first] = seen
+    if (!first) return []
+    const usual = this.whenSeen(seen.find(({ cue }) => cue === NOTHING_SEEN) ?? first)
+    const telling = seen.filter((way) => this.whenSeen(way) !== usual)
+    const rest = seen.reduce((sum, way) => (telling.includes(way) ? sum : sum + way.share), 0)
+    const often = telling.length ? `Otherwise (${timesOfTen(rest)})` : 'Whatever you see'
+    return [
+      ...telling.map(
+        (way) =>
+          `If you see “${lowerFirst(sayCue(this.chart, way.cue))}” (${timesOfTen(way.share)}), ${this.whenSeen(way)}.`,
+      ),
+      `${often}, ${usual}.`,
+    ]
+  }
+
+  private whenSeen(way: ScriptWay): string {
     const next = this.toldAt(way)
-    const does = next ? `${this.telling(next, false)}${this.onAt(next.key)}` : 'go by the numbers'
-    const start = way.cue === NOTHING_SEEN ? 'Otherwise' : `If you see “${lowerFirst(sayCue(this.chart, way.cue))}”`
-    return `${start} (${timesOfTen(way.share)}), ${does}.`
+    return next ? `${this.telling(next, false)}${this.onAt(next.key)}` : 'go by the numbers'
   }
 
   private elsewhere(way: ScriptWay): string {

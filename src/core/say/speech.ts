@@ -73,7 +73,7 @@ export function commitTo(name: string): string {
 /** What they do after an "if": "Sprawls on us" -> "they sprawl on us"; what is no verb stays as the coach says it. */
 export function whenThey(name: string): string {
   const words = name.trim().split(' ')
-  const base = baseOf(sure(words[0]))
+  const base = baseOf(sure(words[0]), words[1])
   if (!base) return `they answer with “${lowerFirst(name.trim())}”`
   const rest = words
     .slice(1)

@@ -110,6 +110,26 @@ describe('the plan as a script', () => {
     expect(Math.abs(inside / 4000 - covered)).toBeLessThan(5 * Math.sqrt((covered * (1 - covered)) / 4000))
   })
 
+  it('names what is seen only where something else is done then', () => {
+    const moves = demo.moves.filter(({ from }) => from === start)
+    const cues = ['head-up', 'head-low', 'hips-near'].map((id) => ({ id: id as CueId, name: id.replace('-', ' ') }))
+    const seen = { 'head-up': 4, 'head-low': 3, 'hips-near': 1, nothing: 2 }
+    const seeing: Chart = {
+      ...demo,
+      cues,
+      positions: demo.positions.map((one) => (one.id === start ? { ...one, seen } : one)),
+      moves: demo.moves.map((one) => (one === moves[0] ? { ...one, when: [cues[0].id] } : one)),
+    }
+    const { solution, figures } = taken(figuresOf(seeing, scenarioOf(seeing, { sharpness: 0 })))
+    const best = moves.find(({ id }) => id === figures.positions[start]!.best)!
+    const [, ...says] = sayScript(seeing, scriptOf(solution, { share: 0.8, steps: 60 })!)[0].says
+    expect(best).not.toBe(moves[0])
+    expect(says).toEqual([
+      expect.stringMatching(/^If you see “head up” \(four times of ten\), .+ \(\d+\)\.$/),
+      expect.stringMatching(/^Otherwise \(six times of ten\), .+ \(\d+\)\.$/),
+    ])
+  })
+
   it('is from any position what it is where one begins there', () => {
     const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
     for (const { id } of demo.positions.slice(0, 12)) {
