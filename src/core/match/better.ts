@@ -1,0 +1,127 @@
+import type { Chart } from '../chart/chart'
+import type { MoveId, ReactionId } from '../chart/ids'
+import { lookUp } from '../chart/lookUp'
+import { isOwn, talliedRounds, weightOf, wholeOf, withTallies } from '../chart/tries'
+import { Counts, keyOf } from './counts'
+import { KAPPA, pooled } from './estimates'
+import { sharesOf } from './shares'
+import type { LoggedTry, Weighing } from './tryLog'
+
+/** A Beta distribution: what landed and what did not, in tries. */
+export type Beta = readonly [landed: number, not: number]
+
+export interface Compared {
+  first: Beta
+  second: Beta
+  /** The chance, 0 to 1, that the first lands more often. */
+  chance: number
+  /** Which lands more, where that is sure enough. */
+  better: 'first' | 'second' | null
+  /** How many more tries it takes, half each; 0 where it is sure, null where ten thousand do not settle it. */
+  more: number | null
+}
+
+/** From this chance on one is called better. */
+export const SURE = 0.9
+const MOST_MORE = 10_000
+
+/** Which of two lands more often, and how many more tries settle it if both go on as they do in the mean. */
+export function betterOf(first: Beta, second: Beta): Compared {
+  const chance = chanceMore(first, second)
+  const isSure = (p: number) => Math.max(p, 1 - p) >= SURE
+  const better = !isSure(chance) ? null : chance > 0.5 ? 'first' : 'second'
+  return { first, second, chance, better, more: better ? 0 : moreNeeded(first, second, isSure) }
+}
+
+/** The least even number of tries, half each, that settles it; the chance moves one way, so it is found by halving. */
+function moreNeeded(first: Beta, second: Beta, isSure: (p: number) => boolean): number | null {
+  const after = ([a, b]: Beta, n: number): Beta => [a + (n * a) / (a + b), b + (n * b) / (a + b)]
+  const settles = (n: number) => isSure(chanceMore(after(first, n), after(second, n)))
+  let [low, high] = [0, MOST_MORE / 2]
+  if (!settles(high)) return null
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2)
+    if (settles(middle)) high = middle
+    else low = middle
+  }
+  return 2 * high
+}
+
+/** Panels for each of the two, over all that it comes to. */
+const PANELS = 48
+/** Gauss-Legendre nodes and weights for ten points on -1 to 1 (Abramowitz and Stegun 1964, table 25.4). */
+const GAUSS: readonly (readonly [node: number, weight: number])[] = [
+  [0.1488743389816312, 0.2955242247147529],
+  [0.4333953941292472, 0.2692667193099963],
+  [0.6794095682990244, 0.219086362515982],
+  [0.8650633666889845, 0.1494513491505806],
+  [0.9739065285171717, 0.0666713443086881],
+].flatMap(([x = 0, w = 0]) => [[-x, w] as const, [x, w] as const])
+
+const over = (f: (x: number) => number, from: number, to: number) =>
+  GAUSS.reduce((sum, [x, w]) => sum + w * f((from + to + x * (to - from)) / 2), 0) * ((to - from) / 2)
+
+/**
+ * The chance that a draw of one Beta distribution is above a draw of the other. Both are integrated over the log-odds,
+ * where they are smooth and fall off fast, panel by panel; their own integrals norm them.
+ */
+export function chanceMore(first: Beta, second: Beta): number {
+  const [f, g] = [densityOf(first), densityOf(second)]
+  const edges = [...f.edges, ...g.edges].sort((one, other) => one - other)
+  let [below, allFirst, both] = [0, 0, 0]
+  edges.slice(1).forEach((to, i) => {
+    const from = edges[i] ?? to
+    allFirst += over(f.at, from, to)
+    both += over((x) => f.at(x) * (below + over(g.at, from, x)), from, to)
+    below += over(g.at, from, to)
+  })
+  return both / (allFirst * below)
+}
+
+/** Standard deviations, and powers of e, within which all of a distribution lies as far as a double can tell. */
+const [DEVIATIONS, POWERS] = [8, 40]
+
+/** The density of a Beta distribution over the log-odds, up to a factor, and the edges of panels that hold it. */
+function densityOf([a, b]: Beta) {
+  const mode = Math.log(a / b)
+  const log = (x: number) => a * x - (a + b) * softplus(x)
+  const top = log(mode)
+  // Its tails fall off as exp(a x) to the left and as exp(-b x) to the right.
+  const deviation = Math.sqrt(1 / a + 1 / b)
+  const low = mode - DEVIATIONS * deviation - POWERS / a
+  const high = mode + DEVIATIONS * deviation + POWERS / b
+  const edges = Array.from({ length: PANELS + 1 }, (_, i) => low + (i * (high - low)) / PANELS)
+  return { at: (x: number) => Math.exp(log(x) - top), edges }
+}
+
+const softplus = (x: number) => (x > 0 ? x + Math.log1p(Math.exp(-x)) : Math.log1p(Math.exp(x)))
+
+/** A way of doing one step: a move, or a move as an answer. */
+export interface Variant {
+  move: MoveId
+  reply?: ReactionId
+}
+
+/** What is known of how often something lands, for the group, or for one person as who tries it. Null: no tries. */
+export function landingOf(
+  chart: Chart,
+  { move, reply }: Variant,
+  log: readonly LoggedTry[],
+  weighing: Weighing,
+  us?: string,
+): Beta | null {
+  const answer = chart.answers.find((one) => one.move === move && one.reaction === reply)
+  const record = answer && isOwn(answer) ? answer : lookUp(chart.moves, move)
+  if (!record || !isOwn(record)) return null
+  const counts = new Counts(chart, log, weighing)
+  const key = keyOf(record)
+  const tries = wholeOf(record)
+  const { worked, failed } = talliedRounds(tries)
+  const weight = weightOf(tries) + worked + failed
+  const guessed = sharesOf(withTallies(tries))
+  const group = pooled(guessed, weight, counts.all(key)).get('lands') ?? 0
+  const [share, w, own] =
+    us === undefined ? [guessed.get('lands') ?? 0, weight, counts.all(key)] : [group, KAPPA, counts.by('us', us, key)]
+  const n = own.outcomes.get('lands') ?? 0
+  return [w * share + n, w * (1 - share) + own.total - n]
+}
