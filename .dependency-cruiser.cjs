@@ -26,6 +26,8 @@ module.exports = {
       ...core('questions', 'limbScore', 'insight', 'solve', 'game', 'holds', 'chart'),
       ...npm('d3-random'),
     ]),
+    only('matches-know-charts', '^src/core/match', core('match', 'chart')),
+    only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
     only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf')),

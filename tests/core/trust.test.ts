@@ -18,7 +18,7 @@ import { seeded } from '../../bench/generate'
 import { actionName } from '../../src/core/game/describe'
 import { TERMINAL, TERMINALS } from '../../src/core/game/game'
 import { demoPlan } from '../fixtures/demoPlan'
-import { playOut } from '../reference/dice'
+import { playOut } from '../../src/core/simulate/playOut'
 import { taken } from '../reference/taken'
 
 const mount = 'mount' as PositionId

@@ -5,7 +5,7 @@ import { scenarioOf } from '../../src/core/game/scenario'
 import { occupancyOf } from '../../src/core/solve/occupancy'
 import type { Solution } from '../../src/core/solve/solution'
 import { solve } from '../../src/core/solve/solve'
-import { playOut } from '../reference/dice'
+import { playOut } from '../../src/core/simulate/playOut'
 import { randomChart, randomScenario } from '../reference/randomChart'
 import { taken } from '../reference/taken'
 

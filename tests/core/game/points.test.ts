@@ -12,7 +12,7 @@ import type { Solution } from '../../../src/core/solve/solution'
 import { solve } from '../../../src/core/solve/solve'
 import { seeded } from '../../../bench/generate'
 import { demoPlan } from '../../fixtures/demoPlan'
-import { playOut } from '../../reference/dice'
+import { playOut } from '../../../src/core/simulate/playOut'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 

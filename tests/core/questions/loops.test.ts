@@ -5,7 +5,7 @@ import { figuresOf } from '../../../src/core/insight/figures'
 import { scriptOf } from '../../../src/core/questions/script'
 import { sayLoop } from '../../../src/core/say/script'
 import { demoPlan } from '../../fixtures/demoPlan'
-import { playOut } from '../../reference/dice'
+import { playOut } from '../../../src/core/simulate/playOut'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 

@@ -11,7 +11,7 @@ import { seeded } from '../../../bench/generate'
 import { actionName, isProbe } from '../../../src/core/game/describe'
 import { TERMINALS } from '../../../src/core/game/game'
 import { demoPlan } from '../../fixtures/demoPlan'
-import { playOut } from '../../reference/dice'
+import { playOut } from '../../../src/core/simulate/playOut'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 
