@@ -255,7 +255,7 @@ describe('how sure it is, said', () => {
       /^Too close to call: in 61 of a hundred plans it is best to [a-z].+ and in 36 to hold still\.$/,
     )
     expect(sayCloseAt(demo, close)).toMatch(
-      /^In standing, open hands: in 61 of a hundred plans it is best to .+ and in 36 to hold still\.$/,
+      /^Standing, open hands: in 61 of a hundred plans it is best to .+ and in 36 to hold still\.$/,
     )
   })
 })
