@@ -1,10 +1,12 @@
 import type { MoveId, ReactionId } from '../chart/ids'
 
 /** In what something was tried. */
-export type TriedIn = 'drill' | 'round' | 'spar' | 'match'
+export const TRIED_IN = ['drill', 'round', 'spar', 'match'] as const
+export type TriedIn = (typeof TRIED_IN)[number]
 
-/** How much the partner lets it happen. */
-export type Resistance = 'scripted' | 'some' | 'full'
+/** How much the partner resists: scripted is who lets it happen. */
+export const RESISTANCES = ['scripted', 'some', 'full'] as const
+export type Resistance = (typeof RESISTANCES)[number]
 
 /** What came of a try; `failed`: that it did not land is all that is known. */
 export type TryOutcome = 'lands' | 'stalls' | 'failed' | { reaction: string } | { elsewhere: string }

@@ -132,7 +132,7 @@ describe('the plan as a script', () => {
 
   it('is from any position what it is where one begins there', () => {
     const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
-    for (const { id } of demo.positions.slice(0, 12)) {
+    for (const { id } of demo.positions.slice(1, 5)) {
       const begun = scriptOf(taken(figuresOf(demo, scenarioOf(demo, { start: id }))).solution, { share: 0.8, steps: 9 })
       const told = scriptFrom(demo, solution, id, { share: 0.8, steps: 9 })
       const plain = (one: Script | null) =>

@@ -1,0 +1,77 @@
+import { Equals, IsString } from 'class-validator'
+import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
+import type { DocumentKind } from '../document/kind'
+import type { Problem } from '../problem'
+import { RoundFact, TryFact } from './logRecords'
+import { ClubPerson } from './person'
+import { Session } from './session'
+
+/** What a club's file says that it is. */
+export const CLUB_FILE = { name: 'club', format: 'ataque-club', version: 1, extension: '.ataque-club.json' } as const
+
+/**
+ * Who trains together, their classes, and what happened in them. Charts, moves and positions are named by id, and may
+ * be gone.
+ */
+export class Club {
+  @Equals(CLUB_FILE.format) format!: typeof CLUB_FILE.format
+  @Equals(CLUB_FILE.version) version!: typeof CLUB_FILE.version
+  @IsRecordId() id!: string
+  @IsWord() title!: string
+  @Records(() => ClubPerson) people!: ClubPerson[]
+  @Records(() => Session) sessions!: Session[]
+  @Records(() => RoundFact) rounds!: RoundFact[]
+  @Records(() => TryFact) tries!: TryFact[]
+  @Optional() @IsString() notes?: string
+}
+
+/** A club with nobody in it. */
+export const emptyClub = (id: string, title: string): Club => ({
+  ...{ format: CLUB_FILE.format, version: CLUB_FILE.version, id, title },
+  ...{ people: [], sessions: [], rounds: [], tries: [] },
+})
+
+/** Clubs as documents. */
+export const CLUB_KIND: DocumentKind<Club> = {
+  ...CLUB_FILE,
+  root: Club,
+  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact },
+  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000 },
+  migrations: [],
+  normalisers: [],
+  checkReferences: checkClub,
+  sizeOf: ({ people }) => people.length,
+}
+
+/** Unique ids, and people that are in the club. What a chart has is not asked: it may be gone. */
+function checkClub(club: Club): Problem[] {
+  const known = new Set(club.people.map(({ id }) => id))
+  return [
+    ...(['people', 'sessions', 'rounds', 'tries'] as const).flatMap((list) => twice(club[list], [list])),
+    ...club.sessions.flatMap(({ blocks }, i) => twice(blocks, ['sessions', i, 'blocks'])),
+    ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
+    ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
+    ...(['rounds', 'tries'] as const).flatMap((list) =>
+      club[list].flatMap(({ us, them }, i) => [
+        ...unknown(known, us === undefined ? [] : [us], [list, i, 'us'], true),
+        ...unknown(known, them === undefined ? [] : [them], [list, i, 'them'], true),
+      ]),
+    ),
+  ]
+}
+
+function twice(records: readonly { id: string }[], path: Problem['path']): Problem[] {
+  const seen = new Set<string>()
+  return records.flatMap(({ id }, i): Problem[] => {
+    const isTwice = seen.has(id)
+    seen.add(id)
+    return isTwice ? [{ code: 'duplicate-id', path: [...path, i, 'id'], message: `"${id}" is used twice` }] : []
+  })
+}
+
+const unknown = (known: ReadonlySet<string>, ids: readonly string[], path: Problem['path'], isOne = false): Problem[] =>
+  ids.flatMap((id, i): Problem[] =>
+    known.has(id)
+      ? []
+      : [{ code: 'unknown-reference', path: isOne ? path : [...path, i], message: `there is nobody "${id}"` }],
+  )

@@ -1,0 +1,58 @@
+import { idFromName } from '../../document/ids'
+import { Refusal } from '../../problem'
+import type { Club } from '../clubKind'
+import type { ClubPerson } from '../person'
+
+/** Names as they are pasted: one a line, or with commas. Those that the club has, or that come twice, are left out. */
+export function namesIn(text: string, known: readonly string[]): string[] {
+  const seen = new Set(known.map((name) => name.toLowerCase()))
+  return text
+    .split(/[\n,;]+/)
+    .map((name) => name.trim().replace(/\s+/g, ' '))
+    .filter((name) => {
+      const isNew = name !== '' && !seen.has(name.toLowerCase())
+      seen.add(name.toLowerCase())
+      return isNew
+    })
+}
+
+/** Adds people by their names; returns their ids. */
+export function addPeople(club: Club, names: readonly string[], more: Omit<ClubPerson, 'id' | 'name'> = {}): string[] {
+  return names.map((name) => {
+    const id = idFromName(name, new Set(club.people.map((one) => one.id)))
+    club.people.push({ ...more, id, name })
+    return id
+  })
+}
+
+function personIn(club: Club, id: string): ClubPerson {
+  const person = club.people.find((one) => one.id === id)
+  if (!person) throw new Refusal(`there is nobody "${id}"`, 'gone')
+  return person
+}
+
+/** Sets one field of a person, or (undefined) takes it away. */
+export function setPerson<F extends Exclude<keyof ClubPerson, 'id'>>(
+  club: Club,
+  id: string,
+  field: F,
+  value: ClubPerson[F] | undefined,
+): void {
+  const person = personIn(club, id)
+  if (value === undefined) delete person[field]
+  else person[field] = value
+}
+
+/** Takes somebody out everywhere: classes no longer have them, and the log says "someone". */
+export function removePerson(club: Club, id: string): void {
+  personIn(club, id)
+  club.people = club.people.filter((one) => one.id !== id)
+  for (const one of club.people) {
+    if (one.notWith?.includes(id)) one.notWith = one.notWith.filter((other) => other !== id)
+  }
+  for (const session of club.sessions) session.people = session.people.filter((other) => other !== id)
+  for (const fact of [...club.rounds, ...club.tries]) {
+    if (fact.us === id) delete fact.us
+    if (fact.them === id) delete fact.them
+  }
+}

@@ -1,0 +1,56 @@
+import { IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsString, Max, Min } from 'class-validator'
+import { constraint, IsDay, IsRecordId, isMapOf, isNumber, IsWord, Optional, Records } from '../document/constraints'
+
+export const AGE_BANDS = ['under-10', '10-13', '14-17', 'adult'] as const
+export type AgeBand = (typeof AGE_BANDS)[number]
+
+export const EXPERIENCE = ['first-months', 'some', 'competes'] as const
+export type Experience = (typeof EXPERIENCE)[number]
+
+const SIDES = ['left', 'right'] as const
+
+/** What must be spared: no lock of it, and nothing that may hurt it. */
+export class Spared {
+  @IsWord() part!: string
+  @Optional() @IsIn(SIDES) side?: (typeof SIDES)[number]
+  /** Until it is cleared by hand. */
+  @Optional() @IsDay() since?: string
+  @Optional() @IsString() says?: string
+}
+
+/** Steps of a trait from the usual in the group. */
+const MOST_TRAIT = 2
+const AreTraits = constraint(
+  'areTraits',
+  `must be an object of steps, each from -${MOST_TRAIT} to ${MOST_TRAIT}`,
+  (map) => isMapOf(map, (step) => isNumber(step) && Math.abs(step) <= MOST_TRAIT),
+  { code: 'out-of-range' },
+)
+
+/**
+ * Somebody who trains here: a name or initials. All else is optional; who has no age band counts as an adult, and who
+ * has no experience as in their first months.
+ */
+export class ClubPerson {
+  @IsRecordId() id!: string
+  @IsWord() name!: string
+  @Optional() @IsIn(AGE_BANDS) ageBand?: AgeBand
+  @Optional() @IsIn(EXPERIENCE) experience?: Experience
+  /** In kg: for pairs, and for nobody but the coach. */
+  @Optional() @IsNumber() @Min(5) @Max(300) weight?: number
+  @Optional() @IsIn(SIDES) side?: (typeof SIDES)[number]
+  @Optional() @IsObject() @AreTraits() traits?: Record<string, number>
+  @Optional() @Records(() => Spared) spares?: Spared[]
+  /** Ids of people with whom they are not paired. Private. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) notWith?: string[]
+  /** A guardian has said that records of a minor may be kept. */
+  @Optional() @IsBoolean() guardianAgrees?: boolean
+  @Optional() @IsDay() lastHere?: string
+  @Optional() @IsString() notes?: string
+}
+
+export const isMinor = ({ ageBand }: Pick<ClubPerson, 'ageBand'>): boolean => (ageBand ?? 'adult') !== 'adult'
+export const isUnder14 = ({ ageBand }: Pick<ClubPerson, 'ageBand'>): boolean =>
+  ageBand === 'under-10' || ageBand === '10-13'
+export const isBeginner = ({ experience }: Pick<ClubPerson, 'experience'>): boolean =>
+  (experience ?? 'first-months') === 'first-months'

@@ -1,0 +1,78 @@
+import type { Move } from '../chart/move'
+import { isBeginner, isMinor, isUnder14, type ClubPerson, type Spared } from './person'
+import type { Guests, Opened } from './session'
+
+/** Why somebody there is kept from something. */
+export type Reason = 'under-14' | 'under-18' | 'first-months' | 'spared'
+
+/** Something that is refused, and for whom. */
+export interface Refused {
+  /** A tag of moves, `finish` for every finish, or the part that is spared. */
+  tag: string
+  because: Reason
+  /** Ids of people; a guest has none. */
+  people: string[]
+  /** It stays refused whatever reason a coach gives. */
+  isAlways: boolean
+}
+
+/** Little warning, or a fall on somebody's legs: not under 18, and not in the first months. */
+export const NO_WARNING: readonly string[] = [
+  ...['leglock', 'twisting-leg-lock', 'groin-split', 'neck-crank', 'spine-lock', 'wrist-lock'],
+  ...['mouth-covering', 'scissor-takedown', 'jump-entry', 'drop-throw'],
+]
+/** Under 14 nothing is locked and nobody strangled: position only. */
+const LOCKS: readonly string[] = ['finish', 'choke', 'armlock']
+
+type Someone = Pick<ClubPerson, 'ageBand' | 'experience' | 'spares'> & { id?: string }
+
+/** Guests as people of whom nothing is known but their age: they count as beginners. */
+const asPeople = ({ adults, children }: Guests): Someone[] => [
+  ...Array.from({ length: adults }, (): Someone => ({})),
+  ...Array.from({ length: children }, (): Someone => ({ ageBand: 'under-10' })),
+]
+
+/** What one person is kept from, besides what must be spared. */
+function limitsOf(one: Someone): Omit<Refused, 'people'>[] {
+  const limits = (tags: readonly string[], because: Reason, isAlways = false) =>
+    tags.map((tag) => ({ tag, because, isAlways }))
+  return [
+    ...(isUnder14(one) ? limits([...LOCKS, ...NO_WARNING], 'under-14') : []),
+    ...(isMinor(one) && !isUnder14(one) ? limits(NO_WARNING, 'under-18') : []),
+    ...(isMinor(one) ? limits(['strikes'], 'under-18', true) : []),
+    ...(!isMinor(one) && isBeginner(one) ? limits(NO_WARNING, 'first-months') : []),
+  ]
+}
+
+/**
+ * What is refused where these people are together: the stricter rule governs all. Defaults of ours; the federation's
+ * rules and the law come first.
+ */
+export function refusedFor(people: readonly ClubPerson[], guests: Guests = { adults: 0, children: 0 }): Refused[] {
+  const found = new Map<string, Refused>()
+  for (const one of [...people, ...asPeople(guests)] as Someone[]) {
+    for (const limit of limitsOf(one)) {
+      const key = `${limit.tag} ${limit.because}`
+      const refused = found.get(key) ?? { ...limit, people: [] }
+      if (one.id !== undefined) refused.people.push(one.id)
+      found.set(key, refused)
+    }
+  }
+  return [...found.values()]
+}
+
+/** Which of what is refused a move is. */
+export function refusedOf(move: Pick<Move, 'to' | 'tags'>, refused: readonly Refused[]): Refused[] {
+  const is = (tag: string) => (tag === 'finish' ? move.to === 'finish' : (move.tags ?? []).includes(tag))
+  return refused.filter(({ tag }) => is(tag))
+}
+
+/** What is still refused once a coach has opened some of it, each with a reason. */
+export const stillRefused = (refused: readonly Refused[], opened: readonly Opened[] = []): Refused[] =>
+  refused.filter(({ tag, isAlways }) => isAlways || !opened.some((one) => one.tag === tag && one.reason.trim() !== ''))
+
+/** A move that could hurt what somebody must spare: a lock of it, on either side, where no side is said. */
+export function hurts(move: Pick<Move, 'hazard'>, spares: readonly Spared[] = []): Spared[] {
+  const part = move.hazard?.part?.toLowerCase() ?? ''
+  return part === '' ? [] : spares.filter((one) => part.includes(one.part.toLowerCase()))
+}

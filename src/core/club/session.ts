@@ -1,0 +1,70 @@
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
+import { IsDay, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
+import { RESISTANCES, type Resistance } from '../match/tryLog'
+
+export const BLOCK_KINDS = [
+  'warm-up',
+  'watch',
+  'try',
+  'stop-and-mend',
+  'rounds-from',
+  'flow-drill',
+  'free-rounds',
+  'cool-down',
+] as const
+export type BlockKind = (typeof BLOCK_KINDS)[number]
+
+const SUBJECTS = ['move', 'position', 'run', 'card', 'flow', 'region'] as const
+const WITH_WHOM = ['learn', 'rounds', 'rotation', 'winner-stays'] as const
+
+/** What a block is about: a record of a chart, or of the Shelf where no chart is named. It may be gone. */
+export class Subject {
+  @Optional() @IsRecordId() chart?: string
+  @IsIn(SUBJECTS) kind!: (typeof SUBJECTS)[number]
+  @IsRecordId() id!: string
+}
+
+/** Points in a block that is watched: more are not kept in mind. */
+export const MOST_POINTS = 3
+
+/** A stretch of a class. Times are in seconds, those of the whole block in minutes. */
+export class Block {
+  @IsRecordId() id!: string
+  @IsIn(BLOCK_KINDS) kind!: BlockKind
+  @IsInt() @Min(1) @Max(180) minutes!: number
+  @Optional() @IsWord() title?: string
+  @Optional() @IsInt() @Min(1) @Max(3600) work?: number
+  @Optional() @IsInt() @Min(0) @Max(3600) rest?: number
+  @Optional() @IsInt() @Min(1) @Max(99) rounds?: number
+  @Optional() @IsIn(WITH_WHOM) withWhom?: (typeof WITH_WHOM)[number]
+  @Optional() @IsIn(RESISTANCES) resistance?: Resistance
+  @Optional() @OneRecord(() => Subject) about?: Subject
+  @Optional() @IsArray() @ArrayMaxSize(MOST_POINTS) @IsWord({ each: true }) points?: string[]
+  @Optional() @IsWord() mistake?: string
+}
+
+/** People who are there without a name: they count as beginners. */
+export class Guests {
+  @IsInt() @Min(0) @Max(200) adults!: number
+  @IsInt() @Min(0) @Max(200) children!: number
+}
+
+/** What a coach opens that is refused for somebody there, with the reason. */
+export class Opened {
+  @IsWord() tag!: string
+  @IsWord() reason!: string
+}
+
+/** A class: who comes, what is done, and for how long. */
+export class Session {
+  @IsRecordId() id!: string
+  @IsDay() when!: string
+  @Optional() @IsWord() theme?: string
+  @IsInt() @Min(1) @Max(600) minutes!: number
+  /** Ids of people. */
+  @IsArray() @IsRecordId({ each: true }) people!: string[]
+  @Optional() @OneRecord(() => Guests) guests?: Guests
+  @Records(() => Block) blocks!: Block[]
+  @Optional() @Records(() => Opened) opened?: Opened[]
+  @Optional() @IsString() notes?: string
+}

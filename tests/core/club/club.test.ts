@@ -1,0 +1,139 @@
+import { produce } from 'immer'
+import { CLUB_KIND, emptyClub, type Club } from '../../../src/core/club/clubKind'
+import { addPeople, namesIn, removePerson, setPerson } from '../../../src/core/club/edits/people'
+import { hurts, refusedFor, refusedOf, stillRefused } from '../../../src/core/club/protect'
+import type { ClubPerson } from '../../../src/core/club/person'
+import { parsingJob } from '../../../src/core/document/read'
+import { finished } from '../../reference/finished'
+import { demoPlan } from '../../fixtures/demoPlan'
+
+const parse = (club: unknown) => finished(parsingJob(CLUB_KIND, JSON.stringify(club)))
+
+function tern(): Club {
+  return produce(emptyClub('tern', 'Tern Street'), (club) => {
+    addPeople(club, ['Ana', 'Bo', 'Cy'])
+    setPerson(club, 'bo', 'notWith', ['cy'])
+    club.sessions.push({
+      ...{ id: 'tuesday', when: '2026-11-24', minutes: 60, people: ['ana', 'bo'], guests: { adults: 1, children: 0 } },
+      blocks: [
+        { id: 'warm-up', kind: 'warm-up', minutes: 10 },
+        { id: 'watch', kind: 'watch', minutes: 5, about: { kind: 'move', id: 'kimura' }, points: ['Elbow in'] },
+      ],
+    })
+    club.rounds.push({ id: 'r1', when: '2026-11-24', us: 'ana', them: 'bo', seconds: 42, ended: 'had-it' })
+    club.tries.push({
+      ...{ id: 't1', when: '2026-11-24', in: 'round', us: 'ana', them: 'bo', session: 'tuesday' },
+      ...{ move: 'kimura' as never, outcome: { reaction: 'turns-in' } },
+    })
+  })
+}
+
+describe('a club', () => {
+  it('is read as it was written', () => {
+    expect(parse(tern())).toEqual({ ok: true, value: tern() })
+  })
+
+  it.each([
+    ['people.0.ageBand', (club: Club) => Object.assign(club.people[0], { ageBand: 'old' })],
+    ['people.0.traits', (club: Club) => Object.assign(club.people[0], { traits: { arms: 3 } })],
+    ['people.0.weight', (club: Club) => Object.assign(club.people[0], { weight: 2 })],
+    ['people.1.notWith.0', (club: Club) => void (club.people[1].notWith = ['nobody'])],
+    ['people.3.id', (club: Club) => void club.people.push({ id: 'ana', name: 'Ana again' })],
+    ['sessions.0.people.1', (club: Club) => void (club.sessions[0].people[1] = 'zed')],
+    ['sessions.0.blocks.1.id', (club: Club) => void (club.sessions[0].blocks[1].id = 'warm-up')],
+    ['sessions.0.blocks.1.points', (club: Club) => void (club.sessions[0].blocks[1].points = ['a', 'b', 'c', 'd'])],
+    ['rounds.0.ended', (club: Club) => Object.assign(club.rounds[0], { ended: 'won' })],
+    ['tries.0.outcome', (club: Club) => Object.assign(club.tries[0], { outcome: { reaction: 'a', elsewhere: 'b' } })],
+    ['tries.0.us', (club: Club) => void (club.tries[0].us = 'zed')],
+    ['tries.0.when', (club: Club) => void (club.tries[0].when = '2026-02-30')],
+  ])('is refused by the field that is wrong: %s', (path, spoil) => {
+    const club = tern()
+    const spoiled = structuredClone(club)
+    spoil(spoiled)
+    const read = parse(spoiled)
+    expect(read.ok ? [] : read.problems.map((problem) => problem.path.join('.'))).toEqual([path])
+  })
+
+  it('takes names as they are pasted, each once', () => {
+    expect(namesIn(' Ana,Di\n\n di ; E  F,', ['Ana'])).toEqual(['Di', 'E F'])
+    const club = produce(tern(), (draft) => {
+      expect(addPeople(draft, ['Ana B.', 'Äna'], { ageBand: '10-13' })).toHaveLength(2)
+      expect(() => setPerson(draft, 'nobody', 'weight', 70)).toThrow('there is nobody "nobody"')
+    })
+    expect(new Set(club.people.map(({ id }) => id)).size).toBe(5)
+    expect(parse(club).ok).toBe(true)
+  })
+
+  it('forgets somebody everywhere, and the log keeps someone', () => {
+    const club = produce(tern(), (draft) => removePerson(draft, 'bo'))
+    expect(JSON.stringify(club)).not.toContain('"bo"')
+    expect(club.rounds[0]).toMatchObject({ us: 'ana', ended: 'had-it' })
+    expect(club.tries[0]).not.toHaveProperty('them')
+    expect(parse(club).ok).toBe(true)
+    const without = produce(tern(), (draft) => removePerson(draft, 'cy'))
+    expect(without.people.map(({ notWith }) => notWith)).toEqual([undefined, []])
+  })
+})
+
+describe('who is protected from what', () => {
+  const person = (more: Partial<ClubPerson>): ClubPerson => ({ id: 'x', name: 'X', experience: 'competes', ...more })
+  const tagsFor = (...people: Partial<ClubPerson>[]) =>
+    new Set(refusedFor(people.map((one, i) => person({ id: `x${i}`, ...one }))).map(({ tag }) => tag))
+
+  it.each([
+    [{ ageBand: 'adult' }, [], ['finish', 'choke', 'wrist-lock', 'strikes']],
+    [
+      { ageBand: 'adult', experience: 'first-months' },
+      ['wrist-lock', 'neck-crank', 'drop-throw'],
+      ['choke', 'strikes'],
+    ],
+    [{ ageBand: '14-17' }, ['twisting-leg-lock', 'mouth-covering', 'strikes'], ['choke', 'finish']],
+    [{ ageBand: '10-13' }, ['finish', 'choke', 'armlock', 'spine-lock', 'strikes'], []],
+    [{ ageBand: 'under-10', experience: 'some' }, ['finish', 'jump-entry'], []],
+  ] as [Partial<ClubPerson>, string[], string[]][])('%j', (who, out, fine) => {
+    const tags = tagsFor(who)
+    expect(out.filter((tag) => !tags.has(tag))).toEqual([])
+    expect(fine.filter((tag) => tags.has(tag))).toEqual([])
+  })
+
+  it('is by the stricter rule where people are together, guests and those of whom nothing is known among them', () => {
+    expect(tagsFor({ ageBand: 'adult' }, { ageBand: '10-13' }).has('choke')).toBe(true)
+    const unknown: ClubPerson = { id: 'new', name: 'New' }
+    expect(refusedFor([unknown]).map(({ tag }) => tag)).toContain('leglock')
+    const guests = refusedFor([person({})], { adults: 1, children: 1 })
+    expect(guests.find(({ tag }) => tag === 'choke')).toMatchObject({ because: 'under-14', people: [] })
+    expect(refusedFor([person({})], { adults: 1, children: 0 }).some(({ tag }) => tag === 'choke')).toBe(false)
+  })
+
+  it('names a move’s reasons and whom they are for, and what can be opened with a reason', () => {
+    const refused = refusedFor([
+      person({ id: 'kid', ageBand: '10-13' }),
+      person({ id: 'new', experience: 'first-months' }),
+    ])
+    const crank = { to: 'finish', tags: ['neck-crank'] } as never
+    expect(refusedOf(crank, refused)).toEqual([
+      { tag: 'finish', because: 'under-14', people: ['kid'], isAlways: false },
+      { tag: 'neck-crank', because: 'under-14', people: ['kid'], isAlways: false },
+      { tag: 'neck-crank', because: 'first-months', people: ['new'], isAlways: false },
+    ])
+    const opened = [
+      { tag: 'finish', reason: 'shown slowly, two coaches' },
+      { tag: 'neck-crank', reason: '  ' },
+      { tag: 'strikes', reason: 'pads' },
+    ]
+    const left = stillRefused(refused, opened)
+    expect(refusedOf(crank, left).map(({ tag }) => tag)).toEqual(['neck-crank', 'neck-crank'])
+    expect(left.some(({ tag }) => tag === 'strikes')).toBe(true)
+  })
+
+  it('leaves no finish, choke or lock of the demo to those under 14, and what hurts to nobody who must spare it', () => {
+    const { moves } = demoPlan()
+    const kids = refusedFor([person({ ageBand: 'under-10' })])
+    for (const move of moves.filter(({ to, tags = [] }) => to === 'finish' || tags.includes('choke')))
+      expect([move.name, refusedOf(move, kids).length > 0]).toEqual([move.name, true])
+    const shoulder = moves.filter(({ hazard }) => hazard?.part === 'shoulder')
+    expect(shoulder.length).toBeGreaterThan(0)
+    for (const move of shoulder) expect(hurts(move, [{ part: 'Shoulder', side: 'left' }])).toHaveLength(1)
+    expect(hurts({}, [{ part: 'knee' }])).toEqual([])
+  })
+})
