@@ -22,6 +22,7 @@ test('what is seen is charted, chosen by, said in the chain, and taken away agai
   // Nobody chooses by it yet, so that it is worth what it was.
   await expect.poll(() => worth(page)).toBe(before)
 
+  await page.getByRole('button', { name: 'Tried only when we see: Far hand at our neck' }).click()
   await page.getByRole('combobox', { name: 'Tried only when we see: Far hand at our neck' }).click({ force: true })
   await page.getByRole('option', { name: 'Step-around armbar' }).click()
   await page.keyboard.press('Escape')

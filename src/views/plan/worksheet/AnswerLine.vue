@@ -3,7 +3,7 @@ import RowButton from '../../../components/RowButton.vue'
 import { ArrowUp, Close } from '@element-plus/icons-vue'
 import IconButton from '../../../components/IconButton.vue'
 import { present } from '../../../core/sure'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
 import type { Answer } from '../../../core/chart/answer'
 import type { Chart } from '../../../core/chart/chart'
@@ -20,7 +20,9 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 import { useNewRace } from './newRace'
-import RaceLine from './RaceLine.vue'
+
+/** Seldom there. */
+const RaceLine = defineAsyncComponent(() => import('./RaceLine.vue'))
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
 const props = defineProps<{

@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, Close } from '@element-plus/icons-vue'
 import IconButton from '../../../components/IconButton.vue'
 import { present } from '../../../core/sure'
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import HazardBadge from '../../../components/HazardBadge.vue'
 import InlineText from '../../../components/InlineText.vue'
 import TenTries from '../../../components/TenTries.vue'
@@ -19,12 +19,14 @@ import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import AddReaction from '../../parts/add/AddReaction.vue'
 import ForkLine from './ForkLine.vue'
-import RaceLine from './RaceLine.vue'
 import ReactionRow from './ReactionRow.vue'
 import { useNewRace } from './newRace'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
 import { t } from '../../../words'
+
+/** Seldom there. */
+const RaceLine = defineAsyncComponent(() => import('./RaceLine.vue'))
 
 /** One move with its ten tries, what they do about it and what we answer. */
 const props = defineProps<{ move: Move }>()

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import NextThing from '../../parts/figures/NextThing.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import PaperCautions from '../../parts/print/PaperCautions.vue'
 import ForkCard from './ForkCard.vue'
 import HoldStill from './HoldStill.vue'
 import PositionHead from './PositionHead.vue'
-import SeeAndDo from './SeeAndDo.vue'
+
+/** Not every position has it; it comes when one does. */
+const SeeAndDo = defineAsyncComponent(() => import('./SeeAndDo.vue'))
 
 /** A position with all that is tried from it and all that they do there. */
 const emit = defineEmits<{ say: [] }>()
@@ -16,11 +18,13 @@ const coldFirst = computed(() => moves.value.toSorted((a, b) => Number(a.reply ?
 const see = ref<{ focus: () => void }>()
 /** The position for which the coach wants to say what is seen, though nothing is yet. */
 const isSeeing = ref('')
-async function startSeeing() {
+function startSeeing() {
   isSeeing.value = position.value?.id ?? ''
-  await nextTick()
   see.value?.focus()
 }
+watch(see, (table) => {
+  if (table && isSeeing.value === position.value?.id) table.focus()
+})
 const still = ref<{ focus: () => void }>()
 </script>
 

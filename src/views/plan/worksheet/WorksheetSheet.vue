@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
+import { later } from '../../../components/later'
 import { mayCommand } from '../../frame/shortcuts'
 import PositionSheet from './PositionSheet.vue'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
@@ -11,9 +12,9 @@ import { provideWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
 /** What stands beside and below the sheet comes after it: the position can be read and worked by then. */
-const SelectedInspector = defineAsyncComponent(() => import('../../parts/inspectors/SelectedInspector.vue'))
-const ShelfSays = defineAsyncComponent(() => import('./ShelfSays.vue'))
-const FromShelf = defineAsyncComponent(() => import('../../parts/add/FromShelf.vue'))
+const SelectedInspector = later(() => import('../../parts/inspectors/SelectedInspector.vue'))
+const ShelfSays = later(() => import('./ShelfSays.vue'))
+const FromShelf = later(() => import('../../parts/add/FromShelf.vue'))
 
 const { position, selected } = provideWorksheet()
 /** What the inspector is about. */
