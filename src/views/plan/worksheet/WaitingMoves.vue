@@ -44,7 +44,7 @@ function set(picked: string[]) {
       @close="isPicking = false"
     />
     <el-button v-else text :aria-label="t('worksheet.triedOnlyWhenWeSeeName', { name })" @click="isPicking = true">
-      {{ names || t('worksheet.triedOnlyThen') }}
+      {{ names ? t('worksheet.onlyThen', { names }) : t('worksheet.triedOnlyThen') }}
     </el-button>
   </span>
 </template>
