@@ -34,6 +34,23 @@ describe('bringing in', () => {
     expect(figures.met.length + figures.looseEnds.length).toBeGreaterThan(0)
   })
 
+  it('what they do unprompted comes with what we can do there, or where they are ahead', () => {
+    const guard = pulled(emptyChart('new', 'New'), wantedOfRegion(shelf, 'guard')).after
+    const at = (chart: Chart, id: string) => chart.positions.find((one) => one.id === id)!
+    const onShelf = (id: string) => shelf.positions.find((one) => one.id === id)!.unprompted
+    expect(onShelf('side-standard')).toBeDefined()
+    expect(at(guard, 'side-standard')).not.toHaveProperty('unprompted')
+    expect(at(guard, 'half-guard-on-top').unprompted).toEqual(onShelf('half-guard-on-top'))
+    const landed = guard.positions.filter(({ id }) => !guard.moves.some(({ from }) => from === id))
+    const theirs = landed.filter(({ id, ahead }) => ahead === 'theirs' && onShelf(id))
+    for (const { unprompted } of theirs) expect(unprompted).toBeDefined()
+    const both = pulled(guard, wantedOfRegion(shelf, 'side-control')).after
+    expect(at(both, 'side-standard').unprompted).toEqual(onShelf('side-standard'))
+    const taken = produce(both, (draft) => void delete at(draft, 'side-standard').unprompted)
+    const again = pulled(taken, { moves: wantedOfRegion(shelf, 'knee-and-mount').moves! })
+    expect(at(again.after, 'side-standard')).not.toHaveProperty('unprompted')
+  })
+
   it('the side-control region gives traps, loose ends and a plan', () => {
     const { after } = pulled(emptyChart('new', 'New'), wantedOfRegion(shelf, 'side-control'))
     const { figures } = taken(figuresOf(after, scenarioOf(after, { start: 'side-standard' as never })))

@@ -13,9 +13,10 @@ import {
 import { present } from '../../sure'
 import type { Chart } from '../../chart/chart'
 import { moveIn, positionIn } from '../../chart/edits/find'
-import { guessOut } from '../../chart/guesses'
+import { guessOut, isGuess, markGuess } from '../../chart/guesses'
 import { lookUp } from '../../chart/lookUp'
 import type { Checkpoint, Move } from '../../chart/move'
+import type { Position } from '../../chart/position'
 import type { Tries } from '../../chart/tries'
 import { bare } from '../bare'
 import { inChart } from '../search'
@@ -61,7 +62,7 @@ class Pull {
   ) {}
 
   run({ positions = [], moves = [], reactions = [], onward = 0 }: Wanted): string[] {
-    for (const id of positions) this.position(id)
+    for (const id of positions) this.begun(id)
     for (const id of new Set(moves)) this.move(id, onward)
     for (const id of reactions) this.reaction(id)
     this.answers()
@@ -86,11 +87,37 @@ class Pull {
       ...(slipsTo ? { slipsTo } : {}),
       ...(seen.length ? { seen: Object.fromEntries(seen) } : {}),
     }
-    if (!position.unprompted) guessOut(position)
+    delete position.unprompted
+    guessOut(position)
     this.chart.positions.push(position)
-    // What they do there may end where we are: the position has to be in the chart by then.
-    if (position.unprompted) position.unprompted.reactions = this.met(position.unprompted.reactions)
+    // Where they are ahead, what they do is what threatens us, whatever we have to do there.
+    if (record.ahead === 'theirs') this.unprompted(id, record)
     return id
+  }
+
+  /**
+   * A position from which something is charted. Only there does it come along what they do unprompted: where we can do
+   * nothing yet it would make of a place that we came to for good a place to be lost.
+   */
+  private begun(id: string): string {
+    const record = present(lookUp(this.shelf.positions, id))
+    const own = this.position(id)
+    const position = positionIn(this.chart, toPositionId(own))
+    const isOurs = own === record.id && record.frame !== undefined && position.frame === record.frame
+    if (isOurs && !this.chart.moves.some(({ from }) => from === own)) this.unprompted(own, record)
+    return own
+  }
+
+  /** What they do there may end where we are: the position is in the chart by now. */
+  private unprompted(id: string, { unprompted, out }: Position): void {
+    const position = positionIn(this.chart, toPositionId(id))
+    if (!unprompted || position.unprompted) return
+    if (out === undefined && isGuess(position, 'out')) {
+      delete position.out
+      markGuess(position, 'out', false)
+    }
+    position.unprompted = { ...unprompted, reactions: {} }
+    position.unprompted.reactions = this.met(unprompted.reactions)
   }
 
   private hold(id: string): string {
@@ -159,7 +186,7 @@ class Pull {
 
   private move(id: string, onward: number): void {
     const record = present(lookUp(this.shelf.moves, id))
-    const from = this.position(record.from)
+    const from = this.begun(record.from)
     const own = this.chart.moves.find((one) => one.id === id || (one.from === from && sameName(one, record)))
     this.ids.set(`m ${id}`, own?.id ?? id)
     if (own) return
