@@ -1,4 +1,4 @@
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
 import { IsDay, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { RESISTANCES, type Resistance } from '../match/tryLog'
 
@@ -36,6 +36,8 @@ export class Block {
   @Optional() @IsInt() @Min(1) @Max(3600) work?: number
   @Optional() @IsInt() @Min(0) @Max(3600) rest?: number
   @Optional() @IsInt() @Min(1) @Max(99) rounds?: number
+  /** On the feet, where fewer pairs fit. */
+  @Optional() @IsBoolean() isStanding?: boolean
   @Optional() @IsIn(WITH_WHOM) withWhom?: (typeof WITH_WHOM)[number]
   @Optional() @IsIn(RESISTANCES) resistance?: Resistance
   @Optional() @OneRecord(() => Subject) about?: Subject
@@ -47,6 +49,12 @@ export class Block {
 export class Guests {
   @IsInt() @Min(0) @Max(200) adults!: number
   @IsInt() @Min(0) @Max(200) children!: number
+}
+
+/** How many pairs fit on the mats at once. */
+export class Room {
+  @IsInt() @Min(1) @Max(200) standing!: number
+  @IsInt() @Min(1) @Max(200) ground!: number
 }
 
 /** What a coach opens that is refused for somebody there, with the reason. */
@@ -64,6 +72,7 @@ export class Session {
   /** Ids of people. */
   @IsArray() @IsRecordId({ each: true }) people!: string[]
   @Optional() @OneRecord(() => Guests) guests?: Guests
+  @Optional() @OneRecord(() => Room) room?: Room
   @Records(() => Block) blocks!: Block[]
   @Optional() @Records(() => Opened) opened?: Opened[]
   @Optional() @IsString() notes?: string
