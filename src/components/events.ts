@@ -12,3 +12,6 @@ export function handlerOf(event: Event): HTMLElement {
 
 /** What stands in the field that an event comes from. */
 export const valueOf = (event: Event): string => targetOf(event, HTMLInputElement).value
+
+/** The number that stands in the field that an event comes from, with a point or a comma; NaN where none does. */
+export const numberOf = (event: Event): number => Number(valueOf(event).replace(',', '.'))

@@ -1,3 +1,4 @@
+import { idsUsedTwice } from '../document/twice'
 import { present } from '../sure'
 import type { Problem, ProblemCode } from '../problem'
 import type { Chart } from './chart'
@@ -42,7 +43,7 @@ class ReferenceCheck {
 
   run(): Problem[] {
     for (const kind of ['positions', 'holds', 'cues', 'moves', 'reactions', 'runs', 'cards'] as const) {
-      this.unique(this.chart[kind] ?? [], [kind])
+      this.problems.push(...idsUsedTwice(this.chart[kind] ?? [], [kind]))
     }
     this.checkPositions()
     this.checkMoves()
@@ -55,14 +56,6 @@ class ReferenceCheck {
 
   private say(code: ProblemCode, path: Problem['path'], message: string): void {
     this.problems.push({ code, path, message })
-  }
-
-  private unique(records: readonly { id: string }[], path: Problem['path']): void {
-    const seen = new Set<string>()
-    records.forEach(({ id }, index) => {
-      if (seen.has(id)) this.say('duplicate-id', [...path, index, 'id'], `"${id}" is used twice`)
-      seen.add(id)
-    })
   }
 
   private refer(
@@ -168,7 +161,7 @@ class ReferenceCheck {
       this.sharedLimbs(move.adds, [...path, 'adds'])
       this.when(move, [...path, 'when'])
       this.movesTries(move, path)
-      this.unique(move.checkpoints ?? [], [...path, 'checkpoints'])
+      this.problems.push(...idsUsedTwice(move.checkpoints ?? [], [...path, 'checkpoints']))
       move.checkpoints?.forEach(({ gate }, at) => {
         if (!gate) return
         this.ownedHolds([gate.hold], 'ours', [...path, 'checkpoints', at, 'gate', 'hold'])

@@ -109,6 +109,12 @@ export function withTallies(tries: Whole): Whole {
   }
 }
 
+/** The tries as the plan counts them, and how many real tries they stand for, the tallied rounds among them. */
+export function withWeight(tries: Whole): { whole: Whole; weight: number } {
+  const { worked, failed } = talliedRounds(tries)
+  return { whole: withTallies(tries), weight: weightOf(tries) + worked + failed }
+}
+
 /** True when the tries have something that can come of them besides nothing. */
 export function comesToSomething(tries: Whole): boolean {
   return (tries.lands ?? 0) > 0 || sum(tries.elsewhere) > 0 || sum(tries.reactions) > 0 || tries.race !== undefined

@@ -1,6 +1,7 @@
 import { Equals, IsString } from 'class-validator'
 import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
 import type { DocumentKind } from '../document/kind'
+import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
@@ -47,8 +48,8 @@ export const CLUB_KIND: DocumentKind<Club> = {
 function checkClub(club: Club): Problem[] {
   const known = new Set(club.people.map(({ id }) => id))
   return [
-    ...(['people', 'sessions', 'rounds', 'tries'] as const).flatMap((list) => twice(club[list], [list])),
-    ...club.sessions.flatMap(({ blocks }, i) => twice(blocks, ['sessions', i, 'blocks'])),
+    ...(['people', 'sessions', 'rounds', 'tries'] as const).flatMap((list) => idsUsedTwice(club[list], [list])),
+    ...club.sessions.flatMap(({ blocks }, i) => idsUsedTwice(blocks, ['sessions', i, 'blocks'])),
     ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
     ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
     ...(['rounds', 'tries'] as const).flatMap((list) =>
@@ -58,15 +59,6 @@ function checkClub(club: Club): Problem[] {
       ]),
     ),
   ]
-}
-
-function twice(records: readonly { id: string }[], path: Problem['path']): Problem[] {
-  const seen = new Set<string>()
-  return records.flatMap(({ id }, i): Problem[] => {
-    const isTwice = seen.has(id)
-    seen.add(id)
-    return isTwice ? [{ code: 'duplicate-id', path: [...path, i, 'id'], message: `"${id}" is used twice` }] : []
-  })
 }
 
 const unknown = (known: ReadonlySet<string>, ids: readonly string[], path: Problem['path'], isOne = false): Problem[] =>

@@ -71,7 +71,7 @@ export function refusedOf(move: Pick<Move, 'to' | 'tags'>, refused: readonly Ref
 export const stillRefused = (refused: readonly Refused[], opened: readonly Opened[] = []): Refused[] =>
   refused.filter(({ tag, isAlways }) => isAlways || !opened.some((one) => one.tag === tag && one.reason.trim() !== ''))
 
-/** A move that could hurt what somebody must spare: a lock of it, on either side, where no side is said. */
+/** What of what somebody must spare a move could hurt, on whichever side: moves are done on both. */
 export function hurts(move: Pick<Move, 'hazard'>, spares: readonly Spared[] = []): Spared[] {
   const part = move.hazard?.part?.toLowerCase() ?? ''
   return part === '' ? [] : spares.filter((one) => part.includes(one.part.toLowerCase()))

@@ -8,6 +8,12 @@ export const fieldsOf = (record: object): Fields => record as Fields
 export const isRecord = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
+/** Sets a field of a record, or (undefined, or an empty text) takes it away. */
+export function putField<R extends object, F extends keyof R>(record: R, field: F, value: R[F] | undefined): void {
+  if (value === undefined || value === '') Reflect.deleteProperty(record, field)
+  else record[field] = value
+}
+
 /** The records in a field that is a list of them; none where it is not. */
 export const recordsIn = (record: object, list: string): object[] => {
   const value = fieldsOf(record)[list]

@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { CAUGHT, OVER } from './tryCounts'
 import { ENDINGS, NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from './game'
-import type { Threat } from '../chart/position'
+import type { Position, Threat } from '../chart/position'
 import { isStoodUp } from '../chart/rules/ruleSets'
 import type { Ahead } from '../chart/words'
 import type { Scenario } from './scenario'
@@ -118,8 +118,7 @@ function groupRows(groups: readonly DraftGroup[], index: ChartIndex, scenario: S
     const everySecond = (what: Threat | undefined) => (what ? index.holds.left(what, holds, 'ours') / what.every : 0)
     const struck = position < 0 ? undefined : sure(index.positions[position]).struck
     rows.groupThreat[g] = 1 - (1 - everySecond(record?.threat)) * (1 - everySecond(struck))
-    const standsUp = record && scenario.stoodUp !== null && isStoodUp(record) ? 1 / scenario.stoodUp : 0
-    rows.groupOut[g] = 1 - (1 - everySecond(record?.out)) * (1 - standsUp)
+    rows.groupOut[g] = 1 - (1 - everySecond(record?.out)) * (1 - stoodUpASecond(record, scenario))
   })
   return rows
 }
@@ -240,6 +239,25 @@ function outcomeRows(actions: DraftAction[], { kind, state, chance, reaction }: 
     }
   })
   return rows
+}
+
+const ROUNDING = 1e-12
+
+/** The chance a second that the referee stands the two up in a position. */
+const stoodUpASecond = (record: Position | undefined, { stoodUp }: Scenario): number =>
+  record && stoodUp !== null && isStoodUp(record) ? 1 / stoodUp : 0
+
+/** Of the exchanges that are over in a group without breaking up: the share that the referee has stood up. */
+export function shareStoodUp({ scenario, groupOut, groupIsReaction, meaning }: Game, g: number): number {
+  const { index, groupPlace } = meaning
+  const place = sure(groupPlace[g])
+  const position = groupIsReaction[g] ? sure(index.reactions[place]).endsIn : place
+  const stands = stoodUpASecond(index.positions[position]?.record, scenario)
+  const over = sure(groupOut[g])
+  if (stands === 0 || over === 0) return 0
+  // They are gone first where both come in one second; what rounding leaves of them is nobody.
+  const gone = 1 - (1 - over) / (1 - stands)
+  return gone < ROUNDING ? 1 : ((1 - gone) * stands) / over
 }
 
 /** What may end an exchange in each second: the chance of each, if what stands before it does not happen. */

@@ -3,7 +3,7 @@ import type { NOTHING_SEEN } from '../chart/cue'
 import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
 import { actionName, actionOfMove, actionSeen, cueId, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
-import { endsOfGroup, overSeconds } from '../game/layOut'
+import { endsOfGroup, overSeconds, shareStoodUp } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
 import { sightsOf } from '../solve/sights'
 import { fullClock, tieTolerance, type Solution } from '../solve/solution'
@@ -37,6 +37,7 @@ export interface Term {
     | 'broken'
     | 'caught'
     | 'out'
+    | 'stood-up'
     | 'met'
     | 'stalled'
     | 'seen'
@@ -150,7 +151,10 @@ function takenApart(solution: Solution, a: number, state: number): Explanation |
   }
   if (broken > 0) terms.push({ kind: 'broken', chance: broken, value: sure(game.groupWorth[g]) })
   if (caught > 0) terms.push({ kind: 'caught', chance: caught, value: worths[TERMINAL.caught] })
-  if (gone > 0) terms.push({ kind: 'out', chance: gone, value: worths[TERMINAL.over] })
+  const stoodUp = gone * shareStoodUp(game, g)
+  const value = worths[TERMINAL.over]
+  if (gone > stoodUp) terms.push({ kind: 'out', chance: gone - stoodUp, value })
+  if (stoodUp > 0) terms.push({ kind: 'stood-up', chance: stoodUp, value })
   return {
     total: evaluator.actionInState(a, t, state),
     action: actionName(game, a),

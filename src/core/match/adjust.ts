@@ -3,11 +3,11 @@ import type { Chart } from '../chart/chart'
 import type { Fit } from '../chart/fit'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
-import { goingBy, isOwn, talliedRounds, weightOf, wholeOf, withTallies } from '../chart/tries'
+import { goingBy, isOwn, wholeOf, withWeight } from '../chart/tries'
 import { between, MOST_FIT, pooled } from './estimates'
 import { Counts, keyOf } from './counts'
 import { reactionKey, sharesOf, withShares } from './shares'
-import type { LoggedTry, Weighing } from './tryLog'
+import { NOTHING_LOGGED, type TryLog } from './tryLog'
 
 /** Somebody of the club, as far as the numbers need them. Traits are steps from the usual, -2 to 2. */
 export interface Athlete {
@@ -15,12 +15,11 @@ export interface Athlete {
   traits: Partial<Record<string, number>>
 }
 
-/** Who against whom, null for nobody in particular, and what they have done. */
+/** Who against whom, null for nobody in particular, and what has happened. */
 export interface Match {
   us: Athlete | null
   them: Athlete | null
-  log?: readonly LoggedTry[]
-  weighing?: Weighing
+  log?: TryLog
 }
 
 /**
@@ -47,7 +46,7 @@ class Adjusting {
     private readonly of: Chart,
     private readonly match: Match,
   ) {
-    this.counts = new Counts(of, match.log ?? [], match.weighing)
+    this.counts = new Counts(of, match.log ?? NOTHING_LOGGED)
     this.reactions = new Map(of.reactions.map(({ id, fit }) => [reactionKey(id), fitOf(fit, match)]))
     this.landing = new Map(of.moves.map(({ id, fit }) => [id, fitOf(fit, match)]))
   }
@@ -72,9 +71,8 @@ class Adjusting {
     const landing = this.landing.get('move' in record ? record.move : record.id) ?? 0
     const fits = this.fitsOf(Object.keys(tries.reactions ?? {}), tries.race?.reaction)
     if (logged.total === 0 && landing === 0 && fits.size === 0) return record
-    const { worked, failed } = talliedRounds(tries)
-    const sum = withTallies(tries)
-    const group = pooled(sharesOf(sum), weightOf(tries) + worked + failed, logged)
+    const { whole, weight } = withWeight(tries)
+    const group = pooled(sharesOf(whole), weight, logged)
     const shares = between({
       group,
       isLogged: logged.total > 0,
@@ -83,7 +81,7 @@ class Adjusting {
       landing,
       reactions: logged.total > 0 ? this.reactions : fits,
     })
-    return goingBy(record, withShares(sum, shares))
+    return goingBy(record, withShares(whole, shares))
   }
 
   /** What traits change of these reactions, where they change any. */

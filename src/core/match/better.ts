@@ -1,11 +1,11 @@
 import type { Chart } from '../chart/chart'
 import type { MoveId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
-import { isOwn, talliedRounds, weightOf, wholeOf, withTallies } from '../chart/tries'
+import { isOwn, wholeOf, withWeight } from '../chart/tries'
 import { Counts, keyOf } from './counts'
-import { KAPPA, pooled } from './estimates'
-import { sharesOf } from './shares'
-import type { LoggedTry, Weighing } from './tryLog'
+import { KAPPA, pooled, type Counted } from './estimates'
+import { sharesOf, type Outcomes } from './shares'
+import type { TryLog } from './tryLog'
 
 /** A Beta distribution: what landed and what did not, in tries. */
 export type Beta = readonly [landed: number, not: number]
@@ -103,25 +103,21 @@ export interface Variant {
 }
 
 /** What is known of how often something lands, for the group, or for one person as who tries it. Null: no tries. */
-export function landingOf(
-  chart: Chart,
-  { move, reply }: Variant,
-  log: readonly LoggedTry[],
-  weighing: Weighing,
-  us?: string,
-): Beta | null {
+export function landingOf(chart: Chart, { move, reply }: Variant, log: TryLog, us?: string): Beta | null {
   const answer = chart.answers.find((one) => one.move === move && one.reaction === reply)
   const record = answer && isOwn(answer) ? answer : lookUp(chart.moves, move)
   if (!record || !isOwn(record)) return null
-  const counts = new Counts(chart, log, weighing)
+  const counts = new Counts(chart, log)
   const key = keyOf(record)
-  const tries = wholeOf(record)
-  const { worked, failed } = talliedRounds(tries)
-  const weight = weightOf(tries) + worked + failed
-  const guessed = sharesOf(withTallies(tries))
-  const group = pooled(guessed, weight, counts.all(key)).get('lands') ?? 0
-  const [share, w, own] =
-    us === undefined ? [guessed.get('lands') ?? 0, weight, counts.all(key)] : [group, KAPPA, counts.by('us', us, key)]
-  const n = own.outcomes.get('lands') ?? 0
-  return [w * share + n, w * (1 - share) + own.total - n]
+  const { whole, weight } = withWeight(wholeOf(record))
+  const guessed = sharesOf(whole)
+  const all = counts.all(key)
+  const landing = (shares: Outcomes) => shares.get('lands') ?? 0
+  if (us === undefined) return beta(landing(guessed), weight, all)
+  return beta(landing(pooled(guessed, weight, all)), KAPPA, counts.by('us', us, key))
+}
+
+const beta = (share: number, weight: number, { outcomes, total }: Counted): Beta => {
+  const landed = outcomes.get('lands') ?? 0
+  return [weight * share + landed, weight * (1 - share) + total - landed]
 }

@@ -1,15 +1,14 @@
-import type { Answer } from '../chart/answer'
+import { answerKey, type Answer } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import { isEndId } from '../chart/ids'
 import type { Move } from '../chart/move'
 import { isOwn, wholeOf } from '../chart/tries'
 import { NOTHING_COUNTED, type Counted } from './estimates'
 import { elsewhereKey, reactionKey, sharesOf } from './shares'
-import { weightsOf, type LoggedTry, type TryOutcome, type Weighing } from './tryLog'
+import { weightsOf, type LoggedTry, type TryLog, type TryOutcome } from './tryLog'
 
 /** Names the record that tries are counted for: a move, or an answer with tries of its own. */
-export const keyOf = (record: Move | Answer): string =>
-  'move' in record ? `${record.reaction} ${record.move}` : record.id
+export const keyOf = (record: Move | Answer): string => ('move' in record ? answerKey(record) : record.id)
 
 interface CountedTry {
   tried: LoggedTry
@@ -25,18 +24,15 @@ export class Counts {
   private readonly tries: CountedTry[] = []
   private readonly found = new Map<string, Counted>()
 
-  constructor(chart: Chart, log: readonly LoggedTry[], weighing: Weighing = { now: '' }) {
+  constructor(chart: Chart, log: TryLog) {
     const places = new Places(chart)
-    const known = log.flatMap((tried) => {
+    const known = log.tries.flatMap((tried) => {
       const record = places.recordOf(tried)
       const outcomes = record && places.outcomesOf(record, tried.outcome)
       if (!outcomes) this.unknown.push(tried)
       return outcomes ? [{ tried, key: keyOf(record), outcomes }] : []
     })
-    const weights = weightsOf(
-      known.map(({ tried }) => tried),
-      weighing,
-    )
+    const weights = weightsOf({ ...log, tries: known.map(({ tried }) => tried) })
     known.forEach((one, i) => this.tries.push({ ...one, weight: weights[i] ?? 0 }))
   }
 
@@ -80,7 +76,7 @@ class Places {
   /** The record that a try counts for: an answer that borrows counts with its move. */
   recordOf({ move, reply }: LoggedTry): Move | Answer | undefined {
     const cold = this.moves.get(move)
-    const answer = reply === undefined ? undefined : this.answers.get(`${reply} ${move}`)
+    const answer = reply === undefined ? undefined : this.answers.get(answerKey({ reaction: reply, move }))
     if (reply !== undefined && !answer) return undefined
     const record = answer && isOwn(answer) ? answer : cold
     return record && isOwn(record) ? record : undefined

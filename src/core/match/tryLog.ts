@@ -48,6 +48,12 @@ export interface Weighing {
   gi?: boolean
 }
 
+/** Tries that were logged, with how they are weighed. */
+export interface TryLog extends Weighing {
+  tries: readonly LoggedTry[]
+}
+export const NOTHING_LOGGED: TryLog = { tries: [], now: '2026-01-01' }
+
 /** How many days ago it was; never negative. */
 const ageOf = (when: string, now: string) =>
   Math.max(0, Math.round((Date.parse(now.slice(0, 10)) - Date.parse(when.slice(0, 10))) / DAY))
@@ -60,7 +66,7 @@ function weightOf(tried: LoggedTry, { now, halfLife = HALF_LIFE, gi }: Weighing)
 }
 
 /** What each try counts for, in the order of the log: 5.6 of the model. */
-export function weightsOf(log: readonly LoggedTry[], weighing: Weighing): number[] {
+export function weightsOf({ tries: log, ...weighing }: TryLog): number[] {
   const weights = log.map((tried) => weightOf(tried, weighing))
   const together = new Map<string, number>()
   const key = ({ session, us, them, move }: LoggedTry) =>

@@ -30,7 +30,7 @@ export interface Loop {
  * The loops of a script, those that exchanges come to most first. Strongly connected components (Tarjan 1972) of its
  * steps; what comes of them is followed along the whole plan.
  */
-export function loopsOf(solution: Solution, start: number, steps: readonly LoopStep[]): Loop[] {
+export function loopsOf(solution: Solution, steps: readonly LoopStep[]): Loop[] {
   const byKey = new Map(steps.map((step) => [step.key, step]))
   const reachOf = (key: number) => present(byKey.get(key)).reach
   return components(steps)
@@ -40,7 +40,7 @@ export function loopsOf(solution: Solution, start: number, steps: readonly LoopS
       const most = sorted.map((key) => present(byKey.get(key))).find(({ reaction }) => reaction === undefined)
       if (!most) return []
       const position = toPositionId(most.position)
-      return [{ steps: sorted, position, ...whatComesOf(solution, start, position) }]
+      return [{ steps: sorted, position, ...whatComesOf(solution, position) }]
     })
     .sort((a, b) => reachOf(sure(b.steps[0])) - reachOf(sure(a.steps[0])))
 }
@@ -74,10 +74,10 @@ function components(steps: readonly LoopStep[]): number[][] {
 const MARK = { before: 0, inside: 1, left: 2, again: 3 } as const
 
 /** What comes of exchanges that come to a position on their way along the plan. */
-function whatComesOf(solution: Solution, start: number, position: PositionId): Pick<Loop, 'finish' | 'again'> {
+function whatComesOf(solution: Solution, position: PositionId): Pick<Loop, 'finish' | 'again'> {
   const isThere = statesOf(solution.game, position)
   let [came, again, finish] = [0, 0, 0]
-  walkPlan(solution, start, {
+  walkPlan(solution, {
     enter: (state, { mark, chance }) => {
       if (!isThere[state]) return mark === MARK.inside ? MARK.left : mark
       if (mark === MARK.before) came += chance

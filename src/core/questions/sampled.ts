@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { randomGamma, randomLcg } from 'd3-random'
 import type { Chart } from '../chart/chart'
-import { goingBy, isOwn, talliedRounds, totalOf, weightOf, wholeOf, withTallies, type Goes } from '../chart/tries'
+import { goingBy, isOwn, totalOf, weightOf, withWeight, wholeOf, type Goes } from '../chart/tries'
 import type { Counts, Refill } from '../game/refill'
 
 /** What is added to each outcome's count: what was never seen may still be (Jeffreys 1946). */
@@ -18,12 +18,10 @@ const NEXT_TO_NONE = 1e-9
 export function openToAll(chart: Chart): Chart {
   const open = <R extends Goes>(record: R): R => {
     if (!isOwn(record)) return record
-    const tries = wholeOf(record)
-    const { worked, failed } = talliedRounds(tries)
-    const sum = withTallies(tries)
+    const { whole: sum, weight } = withWeight(wholeOf(record))
     const least = Math.max(totalOf(sum), 1) * NEXT_TO_NONE
     const [lands, stalls] = [Math.max(least, sum.lands ?? 0), Math.max(least, sum.stalls ?? 0)]
-    return goingBy(record, { ...sum, lands, stalls, weight: weightOf(tries) + worked + failed })
+    return goingBy(record, { ...sum, lands, stalls, weight })
   }
   return { ...chart, moves: chart.moves.map(open), answers: chart.answers.map(open) }
 }

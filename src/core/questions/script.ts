@@ -82,8 +82,7 @@ const KINDS: Readonly<Record<number, ScriptWay['kind']>> = {
  * have left nothing told before, until the script covers what was asked. Null where nothing is played from there.
  */
 export function scriptOf(solution: Solution, length: ScriptLength): Script | null {
-  const { start } = solution.game
-  return start < TERMINALS ? null : new Telling(solution, length, start).script()
+  return solution.game.start < TERMINALS ? null : new Telling(solution, length).script()
 }
 
 /**
@@ -112,18 +111,18 @@ class Telling {
   constructor(
     private readonly solution: Solution,
     private readonly length: ScriptLength,
-    private readonly start: number,
   ) {}
 
   script(): Script {
-    this.waiting.set(this.start, { chance: 1, left: fullClock(this.solution) })
+    const { start } = this.solution.game
+    this.waiting.set(start, { chance: 1, left: fullClock(this.solution) })
     while (this.told.size < this.length.steps && this.waiting.size && this.outside > 1 - this.length.share) {
       const [state] = [...this.waiting].reduce((best, one) => (one[1].chance > best[1].chance ? one : best))
       this.tell(state)
       this.measure()
     }
-    const steps = inOrder(new Map([...this.told].map(([key, { step }]) => [key, step])), this.start)
-    return { start: this.start, steps, covered: 1 - this.outside, loops: loopsOf(this.solution, this.start, steps) }
+    const steps = inOrder(new Map([...this.told].map(([key, { step }]) => [key, step])), start)
+    return { start, steps, covered: 1 - this.outside, loops: loopsOf(this.solution, steps) }
   }
 
   /** Follows the plan as far as it is told: how often each step is come to, and where it is left. */
@@ -131,7 +130,7 @@ class Telling {
     for (const { step } of this.told.values()) step.reach = 0
     const left = new Map<number, { chance: number; seconds: number }>()
     this.outside = 0
-    walkPlan(this.solution, this.start, {
+    walkPlan(this.solution, {
       enter: (state, { chance, left: seconds, action }) => {
         const told = this.told.get(state)
         if (told) told.step.reach += chance

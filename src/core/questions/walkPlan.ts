@@ -20,12 +20,13 @@ export interface Walk {
 const NEGLIGIBLE = 1e-9
 
 /**
- * Follows exchanges along the whole plan from a state at the full clock, by their chances. Seconds waited in a row come
- * to the state anew each time. The solution must have kept every second where it has a clock.
+ * Follows exchanges along the whole plan from its start at the full clock, by their chances. Seconds waited in a row
+ * come to the state anew each time. The solution must have kept every second where it has a clock: it keeps them for
+ * what its start comes to, and for nothing else.
  */
-export function walkPlan(solution: Solution, start: number, walk: Walk): void {
+export function walkPlan(solution: Solution, walk: Walk): void {
   const walker = new Walker(solution, walk)
-  walker.arrive(start, 0, fullClock(solution), 1)
+  walker.arrive(solution.game.start, 0, fullClock(solution), 1)
   walker.goOn()
 }
 

@@ -178,6 +178,8 @@ class Names {
         return `nothing comes of it and the position is lost: ${this.place(place)}`
       case 'out':
         return 'they get out on the way'
+      case 'stood-up':
+        return 'the referee stands the two up on the way'
       case 'elsewhere':
         return `ends in ${this.place(place)} instead`
       case 'reaction':

@@ -117,9 +117,10 @@ class Saying {
   /**
    * The sentence for what is done. `expecting`: for a move that is only shown, adds the reaction that it should draw.
    */
-  private telling({ does, isShown, ways }: ScriptStep, expecting: boolean): string {
+  private telling(step: ScriptStep, expecting: boolean): string {
+    const { does, isShown, ways } = step
     if (does === null) return 'time is up'
-    if (does === 'look') return 'look first'
+    if (does === 'look') return this.sights(step).length ? 'look first' : `whatever you see, ${this.usuallyDone(ways)}`
     if (does === 'wait') return 'hold still'
     if (does === 'concede') return 'let it go'
     const name = this.moveName(does)
@@ -140,10 +141,9 @@ class Saying {
     const rest = step.ways.filter(({ kind }) => kind === 'elsewhere')
     const nothing = step.ways.filter(({ kind }) => kind === 'nothing')
     const told = met.filter((way) => this.toldAt(way))
-    const seen = step.ways.filter(({ kind }) => kind === 'seen')
     const seldom = met.filter((way) => !told.includes(way))
     return [
-      ...this.sights(seen),
+      ...(step.does === 'look' ? this.sights(step) : []),
       ...landing.map((way) => `${upperFirst(timesOfTen(way.share))} it lands: ${this.whereTo(way)}.`),
       ...told.map((way) => this.answered(way, 1, step.isShown)),
       ...rest.map((way) => this.elsewhere(way)),
@@ -163,20 +163,22 @@ class Saying {
    * "If you see “hand at our neck” (four times of ten), try the kimura (3). Otherwise (six times of ten), hold still
    * (4)." What is no reason to do otherwise is not looked for.
    */
-  private sights(seen: readonly ScriptWay[]): string[] {
-    const [first] = seen
-    if (!first) return []
-    const usual = this.whenSeen(seen.find(({ cue }) => cue === NOTHING_SEEN) ?? first)
+  private sights({ ways }: ScriptStep): string[] {
+    const seen = ways.filter(({ kind }) => kind === 'seen')
+    const usual = this.usuallyDone(seen)
     const telling = seen.filter((way) => this.whenSeen(way) !== usual)
+    if (!telling.length) return []
     const rest = seen.reduce((sum, way) => (telling.includes(way) ? sum : sum + way.share), 0)
-    const often = telling.length ? `Otherwise (${timesOfTen(rest)})` : 'Whatever you see'
+    const cue = (way: ScriptWay) => lowerFirst(sayCue(this.chart, way.cue))
     return [
-      ...telling.map(
-        (way) =>
-          `If you see “${lowerFirst(sayCue(this.chart, way.cue))}” (${timesOfTen(way.share)}), ${this.whenSeen(way)}.`,
-      ),
-      `${often}, ${usual}.`,
+      ...telling.map((way) => `If you see “${cue(way)}” (${timesOfTen(way.share)}), ${this.whenSeen(way)}.`),
+      `Otherwise (${timesOfTen(rest)}), ${usual}.`,
     ]
+  }
+
+  /** What is done when nothing in particular is seen. */
+  private usuallyDone(seen: readonly ScriptWay[]): string {
+    return this.whenSeen(present(seen.find(({ cue }) => cue === NOTHING_SEEN) ?? seen[0]))
   }
 
   private whenSeen(way: ScriptWay): string {

@@ -1,11 +1,12 @@
 import { produce } from 'immer'
-import type { Chart } from '../../../src/core/chart/chart'
+import { emptyChart, type Chart } from '../../../src/core/chart/chart'
 import { copyRuleSet, removeRuleSet, setForbidden, setPoints, setRule } from '../../../src/core/chart/edits/ruleSets'
 import { readChart } from '../../../src/core/files/chartFile'
 import { removeMove } from '../../../src/core/chart/edits/records'
 import { BUILT_IN_RULES } from '../../../src/core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../../src/core/chart/rules/ruleSets'
 import { scenarioOf, underRules } from '../../../src/core/game/scenario'
+import { explain } from '../../../src/core/insight/explain'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { seeded } from '../../../bench/generate'
@@ -122,6 +123,34 @@ describe('rules in force', () => {
     const stood = values(chart, 9)
     values(going, null).forEach((value, i) => expect(stood[i]).toBeCloseTo(value, 12))
     expect(stood).not.toEqual(values(chart, null))
+  })
+
+  it('say who ends it: they are gone, or the referee has stood the two up', () => {
+    const chart: Chart = {
+      ...emptyChart('up', 'Up'),
+      positions: [{ id: 'guard', name: 'Guard', family: 'guard', ahead: 'ours', out: { every: 12 } }] as never,
+      moves: [
+        { id: 'lock', name: 'Lock', kind: 'submission', from: 'guard', to: 'finish', seconds: 4, tries: { lands: 10 } },
+      ] as never,
+    }
+    const chances = (more: object, changed = chart) => {
+      const scenario = scenarioOf(changed, { breakUp: null, seconds: 60, ...more })
+      const { solution } = taken(figuresOf(changed, scenario))
+      const { terms } = explain(solution, { of: 'move', move: 'lock' as never })!
+      return Object.fromEntries(terms.map(({ kind, chance }) => [kind, chance]))
+    }
+    // Second by second: they go first, else the referee.
+    const [out, up] = [1 / 12, (11 / 12) * (1 / 9)]
+    const alive = 1 - out - up
+    const over = 1 + alive + alive ** 2 + alive ** 3
+    const found = chances({ stoodUp: 9 })
+    expect(Object.keys(found).sort()).toEqual(['lands', 'out', 'stood-up'])
+    expect(found.lands).toBeCloseTo(alive ** 4, 12)
+    expect(found.out).toBeCloseTo(out * over, 12)
+    expect(found['stood-up']).toBeCloseTo(up * over, 12)
+    expect(Object.keys(chances({ stoodUp: null })).sort()).toEqual(['lands', 'out'])
+    const held = produce(chart, (draft) => void delete draft.positions[0].out)
+    expect(Object.keys(chances({ stoodUp: 9 }, held)).sort()).toEqual(['lands', 'stood-up'])
   })
 
   it('let no finish be tried where control is the goal', () => {

@@ -1,18 +1,16 @@
 import { produce } from 'immer'
 import { emptyChart, type Chart } from '../../../src/core/chart/chart'
 import { BUILT_IN_RULES } from '../../../src/core/chart/rules/builtInRules'
-import { SCORING_ACTIONS, type ScoringAction } from '../../../src/core/chart/rules/ruleSet'
 import { ruleSetOf } from '../../../src/core/chart/rules/ruleSets'
 import { compileGame } from '../../../src/core/game/compileGame'
-import { NONE, OUTCOME, TERMINALS } from '../../../src/core/game/game'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
-import { noCounts, pointsOf, type ExpectedScore, type MustBeHeld } from '../../../src/core/insight/points/points'
+import { pointsOf, type ExpectedScore, type MustBeHeld } from '../../../src/core/insight/points/points'
 import { scoredOf } from '../../../src/core/insight/points/scoringPass'
 import type { Solution } from '../../../src/core/solve/solution'
 import { solve } from '../../../src/core/solve/solve'
 import { seeded } from '../../../bench/generate'
 import { demoPlan } from '../../fixtures/demoPlan'
-import { playOut } from '../../../src/core/simulate/playOut'
+import { refereed, SCORES } from '../../reference/referee'
 import { randomChart, randomScenario } from '../../reference/randomChart'
 import { taken } from '../../reference/taken'
 
@@ -208,118 +206,6 @@ describe('what an exchange scores', () => {
 
 const EXCHANGES = 6000
 
-/** Plays exchanges with dice and keeps the score as a referee would, one event and one second after the other. */
-function refereed(solution: Solution, random: () => number, rules: MustBeHeld = {}): ExpectedScore {
-  const { heldFor = 0, holdDown = [] } = rules
-  const total: ExpectedScore = { ours: noCounts(rules), theirs: noCounts(rules) }
-  const { game } = solution
-  const { index, groupPlace, actionMove, outcomeKind } = game.meaning
-  const positionAt = (state: number) => {
-    const g = state < TERMINALS ? NONE : game.stateGroup[state]
-    return g === NONE || game.groupIsReaction[g] ? undefined : index.positions[groupPlace[g]].record
-  }
-  for (let i = 0; i < EXCHANGES; i++) {
-    let where = ''
-    let isRunning = false
-    const counted = { ours: new Set<ScoringAction>(), theirs: new Set<ScoringAction>() }
-    let waiting: { side: 'ours' | 'theirs'; score: ScoringAction; age: number }[] = []
-    const controls = { ours: new Map<ScoringAction, number>(), theirs: new Map<ScoringAction, number>() }
-    const pinned: { ours: number | null; theirs: number | null } = { ours: null, theirs: null }
-    const happen = (side: 'ours' | 'theirs', score: ScoringAction) => {
-      if (heldFor === 0) total[side][score]++
-      else waiting.push({ side, score, age: 0 })
-    }
-    const count = (side: 'ours' | 'theirs', score: ScoringAction, age: number) => {
-      if (age !== heldFor || counted[side].has(score)) return
-      total[side][score]++
-      counted[side].add(score)
-    }
-    const lastSecond = () => {
-      if (!isRunning) return
-      isRunning = false
-      for (const one of waiting) if (++one.age === heldFor) total[one.side][one.score]++
-      waiting = waiting.filter(({ age }) => age < heldFor)
-      for (const side of ['ours', 'theirs'] as const) {
-        for (const [score, age] of controls[side]) {
-          controls[side].set(score, age + 1)
-          count(side, score, age + 1)
-        }
-        if (pinned[side] === null) continue
-        pinned[side]++
-        holdDown.forEach(({ seconds }, mark) => (total[side].holdDown[mark] += Number(seconds === pinned[side])))
-      }
-    }
-    const come = (state: number, byTakedown: boolean, isStart: boolean) => {
-      const position = positionAt(state)
-      if (!position) return
-      const { family } = position
-      const isGuard = ['guard', 'half-guard'].includes(family)
-      const ahead = isGuard ? 'even' : position.ahead
-      const isPast = ['side', 'knee-ride', 'mount', 'north-south'].includes(family)
-      const isHeld = (isPast || ['turtle', 'ride', 'back', 'crucifix'].includes(family)) && ahead !== 'even'
-      const below = position.orientation?.below === 'ours' ? 'guard ours' : 'guard theirs'
-      const isOnTop = (side: 'ours' | 'theirs') => (isGuard ? below !== `guard ${side}` : isHeld && ahead === side)
-      waiting = waiting.filter(({ side }) => isOnTop(side))
-      if (isGuard) {
-        if (where === 'feet' && below === 'guard theirs' && byTakedown) happen('ours', 'takedown')
-        if (where.startsWith('guard') && where !== below) happen(below === 'guard theirs' ? 'ours' : 'theirs', 'sweep')
-      }
-      for (const side of ['ours', 'theirs'] as const) {
-        const holds = new Set<ScoringAction>()
-        if (isHeld && ahead === side) {
-          const control = { 'knee-ride': 'kneeRide', mount: 'mount', back: 'back' }[family] as ScoringAction | undefined
-          if (control) holds.add(control)
-          if (isPast) holds.add('exposure')
-        }
-        if (ahead !== side) counted[side].clear()
-        for (const score of controls[side].keys()) if (!holds.has(score)) controls[side].delete(score)
-        for (const score of holds) {
-          if (isStart) counted[side].add(score)
-          if (!controls[side].has(score)) controls[side].set(score, 0)
-          count(side, score, controls[side].get(score)!)
-        }
-        const isPin = isHeld && ahead === side && isPast && family !== 'knee-ride'
-        pinned[side] = isPin ? (pinned[side] ?? 0) : null
-      }
-      if (isHeld) {
-        const side = ahead as 'ours' | 'theirs'
-        const other = side === 'ours' ? 'theirs' : 'ours'
-        if (where === 'feet') happen(side, 'takedown')
-        if (where === `guard ${side}` && !['back', 'crucifix'].includes(family)) happen(side, 'sweep')
-        if (where === `guard ${other}` && isPast) happen(side, 'pass')
-      }
-      const isNowhere = !isGuard && !isHeld && !['standing', 'clinch'].includes(family)
-      if (!isNowhere) where = isGuard ? below : isHeld ? `held ${ahead}` : 'feet'
-      else if (where.startsWith('held')) where = ''
-    }
-    come(game.start, false, true)
-    playOut(solution, random, {
-      second: () => {
-        lastSecond()
-        isRunning = true
-        if (where === 'held ours') total.ours.controlSeconds++
-        if (where === 'held theirs') total.theirs.controlSeconds++
-      },
-      arrived: (state, action, outcome) => {
-        lastSecond()
-        come(
-          state,
-          outcome !== NONE &&
-            outcomeKind[outcome] === OUTCOME.lands &&
-            index.moves[actionMove[action]]?.record.kind === 'takedown',
-          false,
-        )
-      },
-    })
-  }
-  for (const counts of [total.ours, total.theirs]) {
-    for (const key of [...SCORES, 'controlSeconds'] as const) counts[key] /= EXCHANGES
-    counts.holdDown = counts.holdDown.map((n) => n / EXCHANGES)
-  }
-  return total
-}
-
-const SCORES = Object.keys(SCORING_ACTIONS) as ScoringAction[]
 /** Rules under which a little and a long time must pass. */
 const HELD: MustBeHeld = {
   heldFor: 3,
@@ -361,17 +247,17 @@ describe('exchanges that are refereed', () => {
       for (const move of draft.moves) if (random() < 0.4) move.kind = 'takedown'
     })
     const solution = solved(chart, randomScenario(chart, seed, true))
-    expectClose(scoredOf(solution), refereed(solution, seeded(seed + 500)))
-    if (seed > 20) expectClose(scoredOf(solution, HELD), refereed(solution, seeded(seed + 600), HELD))
+    expectClose(scoredOf(solution), refereed(solution, seeded(seed + 500), EXCHANGES))
+    if (seed > 20) expectClose(scoredOf(solution, HELD), refereed(solution, seeded(seed + 600), EXCHANGES, HELD))
   })
 
   it('score in the demo plan what is expected', () => {
     const solution = solved(demoPlan(), { seconds: 90 })
     const said = scoredOf(solution)
     expect(said.ours.takedown).toBeGreaterThan(0.1)
-    expectClose(said, refereed(solution, seeded(7)))
+    expectClose(said, refereed(solution, seeded(7), EXCHANGES))
     const held = scoredOf(solution, HELD)
-    expectClose(held, refereed(solution, seeded(8), HELD))
+    expectClose(held, refereed(solution, seeded(8), EXCHANGES, HELD))
     for (const score of SCORES) expect(held.ours[score]).toBeLessThanOrEqual(said.ours[score] + 1e-12)
     expect(held.ours.takedown).toBeLessThan(said.ours.takedown)
     expect(held.ours.holdDown[0]).toBeGreaterThan(held.ours.holdDown[1])
@@ -382,7 +268,6 @@ describe('exchanges that are refereed', () => {
     const chart = demoPlan()
     const forever = scoredOf(solved(chart, { seconds: null, sharpness: 0 }))
     const long = scoredOf(solved(chart, { seconds: 1500, sharpness: 0 }))
-    for (const key of Object.keys(SCORING_ACTIONS) as ScoringAction[])
-      expect(forever.ours[key]).toBeCloseTo(long.ours[key], 4)
+    for (const key of SCORES) expect(forever.ours[key]).toBeCloseTo(long.ours[key], 4)
   })
 })

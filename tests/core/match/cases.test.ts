@@ -49,7 +49,7 @@ describe('who against whom, and what has happened: worked cases', () => {
   it.each(CASES.filter(({ input }) => input.do === 'adjust'))('$name', ({ input, output }) => {
     const { us, them, log = [], now = '2026-01-01', halfLife } = input
     const chart = asOurs(input.chart)
-    const found = adjusted(chart, { us, them, log, weighing: { now, ...(halfLife ? { halfLife } : {}) } })
+    const found = adjusted(chart, { us, them, log: { tries: log, now, ...(halfLife ? { halfLife } : {}) } })
     const wanted = numbersOf(asOurs(output.chart))
     expect(numbersOf(found).map(([path]) => path)).toEqual(wanted.map(([path]) => path))
     numbersOf(found).forEach(([path, n], i) => expect([path, n]).toEqual([path, expect.closeTo(wanted[i][1], 9)]))
@@ -59,7 +59,7 @@ describe('who against whom, and what has happened: worked cases', () => {
   it.each(CASES.filter(({ input }) => input.do === 'better'))('$name', ({ input, output }) => {
     const { chart, log = [], now = '2026-01-01', us } = input
     const of = (one: Beta & Variant): Beta =>
-      'move' in one ? landingOf(asOurs(chart), one, log, { now }, us)! : (one as Beta)
+      'move' in one ? landingOf(asOurs(chart), one, { tries: log, now }, us)! : (one as Beta)
     const [first, second] = [of(input.first), of(input.second)]
     const found = betterOf(first, second)
     first.forEach((n, i) => expect(n).toBeCloseTo(output.first[i], 9))

@@ -21,7 +21,7 @@ const tried = (more: Partial<LoggedTry> = {}): LoggedTry => ({
   ...{ when: now, in: 'spar', us: 'ana', them: 'bo', move: MOVE.id, outcome: 'lands' },
   ...more,
 })
-const weights = (log: LoggedTry[], more: object = {}) => weightsOf(log, { now, ...more })
+const weights = (log: LoggedTry[], more: object = {}) => weightsOf({ tries: log, now, ...more })
 
 describe('what a logged try counts for', () => {
   it('follows how much the partner let it happen', () => {
@@ -66,13 +66,13 @@ describe('what is counted of a log', () => {
       tried({ outcome: { elsewhere: 'over' } }),
       tried({ move: one.move, reply: one.reaction }),
     ]
-    const counts = new Counts(demo, log, { now })
+    const counts = new Counts(demo, { tries: log, now })
     expect(counts.unknown).toEqual(log.slice(0, 4))
     expect(counts.all(MOVE.id).outcomes.get('elsewhere over')).toBe(1)
   })
 
   it('spreads what only did not land as it is guessed', () => {
-    const { total, outcomes } = new Counts(demo, [tried({ outcome: 'failed' })], { now }).all(MOVE.id)
+    const { total, outcomes } = new Counts(demo, { tries: [tried({ outcome: 'failed' })], now }).all(MOVE.id)
     const shares = sharesOf(wholeOf(MOVE))
     expect([total, outcomes.has('lands')]).toEqual([1, false])
     const others = 1 - shares.get('lands')!
@@ -128,7 +128,7 @@ describe('a chart between two people', () => {
         })
       })
       const ana: Athlete = { id: 'ana', traits: {} }
-      const found = adjusted(chart, { us: ana, them: null, log, weighing: { now } })
+      const found = adjusted(chart, { us: ana, them: null, log: { tries: log, now } })
       found.moves.forEach((move, i) => {
         const before = moves[i].tries
         if (!before || !move.tries || totalOf(before) === 0) return
@@ -151,7 +151,7 @@ describe('a chart between two people', () => {
     const usual: Athlete = { id: 'ana', traits: { arms: 0 } }
     expect(adjusted(demo, { us: usual, them: usual })).toBe(demo)
     const drilled = [tried({ in: 'drill' })]
-    expect(adjusted(demo, { us: usual, them: null, log: drilled, weighing: { now } })).toBe(demo)
+    expect(adjusted(demo, { us: usual, them: null, log: { tries: drilled, now } })).toBe(demo)
   })
 
   it('comes back to a race that gives the shares which were asked', () => {

@@ -130,6 +130,28 @@ describe('the plan as a script', () => {
     ])
   })
 
+  it('says that nothing seen is a reason where one thing is done whatever is seen', () => {
+    const seen = { 'head-up': 4, nothing: 6 }
+    const seeing: Chart = {
+      ...demo,
+      cues: [{ id: 'head-up' as CueId, name: 'Their head is up' }],
+      positions: demo.positions.map((one) => (one.id === start ? { ...one, seen } : one)),
+    }
+    const worst = demo.moves
+      .filter(({ from }) => from === start)
+      .map(
+        ({ id }) => [id, taken(figuresOf(demo, scenarioOf(demo, { sharpness: 0 }))).figures.moves[id].value!] as const,
+      )
+      .sort((a, b) => a[1] - b[1])[0][0]
+    const waiting: Chart = {
+      ...seeing,
+      moves: seeing.moves.map((one) => (one.id === worst ? { ...one, when: ['head-up' as CueId] } : one)),
+    }
+    const { solution } = taken(figuresOf(waiting, scenarioOf(waiting, { sharpness: 0 })))
+    const [first] = sayScript(waiting, scriptOf(solution, { share: 0.8, steps: 60 })!)
+    expect(first.says).toEqual([expect.stringMatching(/^From underhook, head clear, whatever you see, .+ \(\d+\)\.$/)])
+  })
+
   it('is from any position what it is where one begins there', () => {
     const { solution } = taken(figuresOf(demo, scenarioOf(demo)))
     for (const { id } of demo.positions.slice(1, 5)) {

@@ -26,7 +26,7 @@ describe('exchanges that are played and logged', () => {
   it('log only what the chart knows, and the same for the same seed', () => {
     const log = logOf(demo, 60, 4)
     expect(log.length).toBeGreaterThan(60)
-    expect(new Counts(demo, log, { now: NOW }).unknown).toEqual([])
+    expect(new Counts(demo, { tries: log, now: NOW }).unknown).toEqual([])
     expect(log.some(({ reply }) => reply)).toBe(true)
     expect(log.some(({ outcome }) => typeof outcome === 'object' && 'reaction' in outcome)).toBe(true)
     expect(logOf(demo, 60, 4)).toEqual(log)
@@ -49,7 +49,7 @@ describe('exchanges that are played and logged', () => {
       ] as never,
     }
     const log = logOf(chart, 4000, 8)
-    const { total, outcomes } = new Counts(chart, log, { now: NOW }).all('lock')
+    const { total, outcomes } = new Counts(chart, { tries: log, now: NOW }).all('lock')
     expect(total).toBe(log.length)
     for (const [key, share] of sharesOf(wholeOf(chart.moves[0]))) {
       const seen = (outcomes.get(key) ?? 0) / total
@@ -71,7 +71,7 @@ describe('exchanges that are played and logged', () => {
       return lands / (lands + stalls + Object.values(reactions).reduce((sum, n) => sum + n, 0))
     }
     const usual: Athlete = { id: 'ana', traits: {} }
-    const learned = adjusted(demo, { us: usual, them: null, log, weighing: { now: NOW } })
+    const learned = adjusted(demo, { us: usual, them: null, log: { tries: log, now: NOW } })
     expect(log.filter((one) => one.move === move.id && !one.reply).length).toBeGreaterThan(100)
     const [guessed, found, real] = [demo, learned, truth].map(landing)
     expect(Math.abs(found - real)).toBeLessThan(Math.abs(guessed - real) / 2)

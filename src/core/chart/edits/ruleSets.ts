@@ -2,6 +2,7 @@ import { copyOf } from '../../typed'
 import { Refusal } from '../../problem'
 import { BUILT_IN_RULES } from '../rules/builtInRules'
 import type { Chart } from '../chart'
+import { putField } from '../../document/fields'
 import { idFromName } from '../../document/ids'
 import type { RuleSet, ScoringAction } from '../rules/ruleSet'
 import { ruleSetOf } from '../rules/ruleSets'
@@ -31,9 +32,7 @@ export function setRule<F extends Exclude<keyof RuleSet, 'id'>>(
   field: F,
   value: RuleSet[F] | undefined,
 ): void {
-  const set = ownSet(chart, id)
-  if (value === undefined || value === '') delete set[field]
-  else set[field] = value
+  putField(ownSet(chart, id), field, value)
 }
 
 /** What a scoring action gives under one of the chart's own sets. */

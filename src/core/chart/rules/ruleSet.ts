@@ -47,7 +47,7 @@ export class ControlTime {
   @IsPoints() points!: number
 }
 
-/** A hold-down that scores: the seconds for which a pin must last, counted anew in each, and the points that adds. */
+/** What a pin adds in points once it has lasted for so many seconds without a break. */
 export class HoldDown {
   @IsInt() @Min(1) @Max(MAX_HELD) seconds!: number
   @IsPoints() points!: number

@@ -1,4 +1,6 @@
+import { putField } from '../../document/fields'
 import { idFromName } from '../../document/ids'
+import { lookUp } from '../../chart/lookUp'
 import { Refusal } from '../../problem'
 import type { Club } from '../clubKind'
 import type { ClubPerson } from '../person'
@@ -26,21 +28,19 @@ export function addPeople(club: Club, names: readonly string[], more: Omit<ClubP
 }
 
 function personIn(club: Club, id: string): ClubPerson {
-  const person = club.people.find((one) => one.id === id)
+  const person = lookUp(club.people, id)
   if (!person) throw new Refusal(`there is nobody "${id}"`, 'gone')
   return person
 }
 
-/** Sets one field of a person, or (undefined) takes it away. */
+/** Sets one field of a person, or (undefined, or an empty text) takes it away. */
 export function setPerson<F extends Exclude<keyof ClubPerson, 'id'>>(
   club: Club,
   id: string,
   field: F,
   value: ClubPerson[F] | undefined,
 ): void {
-  const person = personIn(club, id)
-  if (value === undefined) delete person[field]
-  else person[field] = value
+  putField(personIn(club, id), field, value)
 }
 
 /** Takes somebody out everywhere: classes no longer have them, and the log says "someone". */

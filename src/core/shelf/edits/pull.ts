@@ -34,7 +34,8 @@ export interface Wanted {
 
 /**
  * Copies entries of the Shelf into a chart (a draft) with their holds, reactions and answers. A record that the chart
- * has already, by id or by name, is not changed, and the copies refer to it. Returns the ids of the copied moves.
+ * has already, by id or by name, is not changed, and the copies refer to it; only a position of the Shelf from which
+ * nothing was charted gets what they do there. Returns the ids of the copied moves.
  */
 export function pullIn(chart: Chart, shelf: Shelf, wanted: Wanted): string[] {
   return new Pull(chart, shelf).run(wanted)
@@ -103,8 +104,8 @@ class Pull {
     const record = present(lookUp(this.shelf.positions, id))
     const own = this.position(id)
     const position = positionIn(this.chart, toPositionId(own))
-    const isOurs = own === record.id && record.frame !== undefined && position.frame === record.frame
-    if (isOurs && !this.chart.moves.some(({ from }) => from === own)) this.unprompted(own, record)
+    const isFromShelf = own === record.id && record.frame !== undefined && position.frame === record.frame
+    if (isFromShelf && !this.chart.moves.some(({ from }) => from === own)) this.unprompted(own, record)
     return own
   }
 

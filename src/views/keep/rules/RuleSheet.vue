@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PickList from '../../../components/PickList.vue'
 import { I18nT } from 'vue-i18n'
-import { valueOf } from '../../../components/events'
+import { numberOf, valueOf } from '../../../components/events'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { computed } from 'vue'
@@ -10,7 +10,7 @@ import { timeText } from '../../../stores/settings'
 import InlineText from '../../../components/InlineText.vue'
 import NotesField from '../../../components/NotesField.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import { removeRuleSet, setRule } from '../../../core/chart/edits/ruleSets'
+import { removeRuleSet } from '../../../core/chart/edits/ruleSets'
 import type { RuleSet, StrikeChange } from '../../../core/chart/rules/ruleSet'
 import { exposedBy, strikeChangesOf } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
@@ -19,6 +19,7 @@ import RuleTags from './RuleTags.vue'
 import StruckTable from './StruckTable.vue'
 import ScoredTable from './ScoredTable.vue'
 import ScoringFields from './ScoringFields.vue'
+import { useRuleEdits } from './ruleEdits'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
 import PrintButton from '../../parts/print/PrintButton.vue'
@@ -46,12 +47,7 @@ function struck(uses: string): string {
   return t('rules.reactionsAndMoves', { reactions: t('count.reaction', met), moves: t('count.move', exposed) })
 }
 
-function change<F extends Exclude<keyof RuleSet, 'id'>>(label: string, field: F, value: RuleSet[F] | undefined) {
-  const { id, name } = props.set
-  charts.edit(`${label}, ${name}`, (draft) => setRule(draft, id, field, value))
-}
-
-const numberIn = (event: Event) => Number(valueOf(event).replace(',', '.'))
+const change = useRuleEdits(() => props.set)
 
 const setClothes = (said: string) => change(t('rules.clothes'), 'gi', said ? said === 'gi' : undefined)
 
@@ -117,7 +113,7 @@ function remove() {
                   :aria-label="t('common.rounds')"
                   @change="
                     change(t('common.rounds'), 'rounds', {
-                      count: numberIn($event),
+                      count: numberOf($event),
                       seconds: set.rounds?.seconds ?? 300,
                     })
                   " /></template
@@ -186,6 +182,7 @@ function remove() {
   </section>
 </template>
 
+<style scoped src="./ruleFields.css"></style>
 <style scoped>
 .sheet {
   padding: var(--space-16) var(--space-16) var(--space-32);
@@ -217,25 +214,8 @@ header {
   margin: var(--space-12) 0;
 }
 
-fieldset {
-  min-width: 0;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .wide {
   grid-column: 1 / -1;
-}
-
-legend,
-h3 {
-  margin: var(--space-8) 0 var(--space-4);
-  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
-}
-
-h3 {
-  color: var(--ink);
 }
 
 .scored {

@@ -45,20 +45,12 @@ function forbidFinishes(isForbidden: boolean) {
   </fieldset>
 </template>
 
+<style scoped src="./ruleFields.css"></style>
 <style scoped>
 fieldset {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   gap: var(--space-4) var(--space-12);
-  min-width: 0;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  margin: var(--space-8) 0 var(--space-4);
-  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
 }
 
 label {
@@ -66,11 +58,5 @@ label {
   gap: var(--space-8);
   align-items: center;
   min-height: var(--control);
-}
-
-input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ours);
 }
 </style>

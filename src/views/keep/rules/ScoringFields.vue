@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { valueOf } from '../../../components/events'
+import { numberOf } from '../../../components/events'
 import SteadyInput from '../../../components/SteadyInput.vue'
-import { setPoints, setRule } from '../../../core/chart/edits/ruleSets'
+import { setPoints } from '../../../core/chart/edits/ruleSets'
 import {
   MAX_HELD,
   SCORING_ACTIONS,
@@ -13,17 +13,14 @@ import {
 import { scores } from '../../../core/chart/rules/ruleSets'
 import { entriesOf } from '../../../core/typed'
 import { useCharts } from '../../../stores/charts'
+import { useRuleEdits } from './ruleEdits'
 import { t } from '../../../words'
 
 /** What scores under a set of rules, how long it must be held for that, and how long the ground is given. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()
 const charts = useCharts()
 
-type Field = 'controlTime' | 'heldFor' | 'holdDown' | 'stoodUp'
-function change<F extends Field>(label: string, field: F, value: RuleSet[F] | undefined) {
-  const { id, name } = props.set
-  charts.edit(`${label}, ${name}`, (draft) => setRule(draft, id, field, value))
-}
+const change = useRuleEdits(() => props.set)
 
 /** Where nothing can be changed, only what counts. */
 const actions = computed(() =>
@@ -31,11 +28,9 @@ const actions = computed(() =>
 )
 const scoresNothing = computed(() => !props.isOwn && !scores(props.set))
 
-const numberIn = (event: Event) => Number(valueOf(event).replace(',', '.'))
-
 function setActionPoints(action: ScoringAction, event: Event) {
   const { id, name } = props.set
-  charts.edit(t('rules.pointsName', { name }), (draft) => setPoints(draft, id, action, numberIn(event)))
+  charts.edit(t('rules.pointsName', { name }), (draft) => setPoints(draft, id, action, numberOf(event)))
 }
 
 function setControl(points: number, every: number) {
@@ -77,7 +72,7 @@ const orNone = (n: number) => (n === 0 ? undefined : n)
       <SteadyInput
         :value="set.heldFor ?? 0"
         :aria-label="t('rules.secondsHeldBeforeItCounts')"
-        @change="change(t('rules.heldFor'), 'heldFor', orNone(numberIn($event)))"
+        @change="change(t('rules.heldFor'), 'heldFor', orNone(numberOf($event)))"
       />
     </label>
     <label v-if="isOwn || set.controlTime" class="score">
@@ -85,7 +80,7 @@ const orNone = (n: number) => (n === 0 ? undefined : n)
       <SteadyInput
         :value="set.controlTime?.points ?? 0"
         :aria-label="t('rules.pointsForControl')"
-        @change="setControl(numberIn($event), set.controlTime?.every ?? 30)"
+        @change="setControl(numberOf($event), set.controlTime?.every ?? 30)"
       />
     </label>
     <label v-if="set.controlTime" class="score">
@@ -93,7 +88,7 @@ const orNone = (n: number) => (n === 0 ? undefined : n)
       <SteadyInput
         :value="set.controlTime.every"
         :aria-label="t('rules.secondsOfControlThatScore')"
-        @change="setControl(set.controlTime.points, numberIn($event))"
+        @change="setControl(set.controlTime.points, numberOf($event))"
       />
     </label>
     <div v-for="(one, i) in set.holdDown ?? []" :key="i" class="score">
@@ -102,14 +97,14 @@ const orNone = (n: number) => (n === 0 ? undefined : n)
         <SteadyInput
           :value="one.seconds"
           :aria-label="t('rules.secondsOfHoldDown', { n: i + 1 })"
-          @change="setHoldDown(i, { ...one, seconds: numberIn($event) })"
+          @change="setHoldDown(i, { ...one, seconds: numberOf($event) })"
         />
         s
       </span>
       <SteadyInput
         :value="one.points"
         :aria-label="t('rules.pointsForHoldDown', { n: i + 1 })"
-        @change="setHoldDown(i, { ...one, points: numberIn($event) })"
+        @change="setHoldDown(i, { ...one, points: numberOf($event) })"
       />
     </div>
     <el-button v-if="isOwn" size="small" @click="addHoldDown">{{ t('rules.addAHoldDown') }}</el-button>
@@ -118,25 +113,14 @@ const orNone = (n: number) => (n === 0 ? undefined : n)
       <SteadyInput
         :value="set.stoodUp ?? 0"
         :aria-label="t('rules.secondsUntilStoodUp')"
-        @change="change(t('rules.stoodUp'), 'stoodUp', orNone(numberIn($event)))"
+        @change="change(t('rules.stoodUp'), 'stoodUp', orNone(numberOf($event)))"
       />
     </label>
   </fieldset>
 </template>
 
+<style scoped src="./ruleFields.css"></style>
 <style scoped>
-fieldset {
-  min-width: 0;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  margin: var(--space-8) 0 var(--space-4);
-  font: var(--weight-strong) var(--type-lead) / 1.3 var(--label);
-}
-
 .score {
   display: flex;
   justify-content: space-between;

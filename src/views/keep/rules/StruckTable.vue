@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { valueOf } from '../../../components/events'
+import { numberOf } from '../../../components/events'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { familyName } from '../../../core/chart/placeNames'
 import type { RuleSet, Struck } from '../../../core/chart/rules/ruleSet'
@@ -15,7 +15,7 @@ const where = ({ family, ahead }: Struck) =>
   t('rules.familyAhead', { family: family ? familyName(family) : t('rules.anywhereElse'), ahead: AHEAD_SAYS[ahead] })
 
 function setEvery(one: Struck, event: Event) {
-  const every = Number(valueOf(event).replace(',', '.'))
+  const every = numberOf(event)
   emit(
     'change',
     (props.set.struck ?? []).map((other) => (other === one ? { ...one, every } : other)),
@@ -43,16 +43,10 @@ function setEvery(one: Struck, event: Event) {
   </section>
 </template>
 
+<style scoped src="./ruleFields.css"></style>
 <style scoped>
 h3 {
   margin-top: var(--space-16);
-  color: var(--ink);
-}
-
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 
 label {
