@@ -36,7 +36,7 @@ test('a coach’s evening: forty seconds left and someone who always turns in, f
 
   // The plan, said.
   await page.getByRole('link', { name: 'The chain, said' }).click()
-  await expect(page.locator('#told-1')).toContainText('look first')
+  await expect(page.locator('#told-1')).toContainText('whatever you see, clock the collar')
   await expect(page.locator('#told-2')).toContainText(
     'If they turn in under us (seven times of ten), go for the cross-face and pass',
   )

@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import NextThing from '../../parts/figures/NextThing.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import PaperCautions from '../../parts/print/PaperCautions.vue'
 import ForkCard from './ForkCard.vue'
 import HoldStill from './HoldStill.vue'
 import PositionHead from './PositionHead.vue'
-
-/** Not every position has it; it comes when one does. */
-const SeeAndDo = defineAsyncComponent(() => import('./SeeAndDo.vue'))
+import SeeAndDo from './SeeAndDo.vue'
 
 /** A position with all that is tried from it and all that they do there. */
 const emit = defineEmits<{ say: [] }>()
