@@ -27,7 +27,11 @@ module.exports = {
       ...npm('d3-random'),
     ]),
     only('matches-know-charts', '^src/core/match', core('match', 'chart')),
-    only('clubs-know-charts', '^src/core/club', [...core('club', 'match', 'chart'), ...RECORDS]),
+    only('clubs-know-charts', '^src/core/club', [
+      ...core('club', 'match', 'chart'),
+      ...RECORDS,
+      ...npm('edmonds-blossom-fixed'),
+    ]),
     only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),

@@ -1,8 +1,9 @@
 import { Equals, IsString } from 'class-validator'
-import { IsRecordId, IsWord, Optional, Records } from '../document/constraints'
+import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import type { DocumentKind } from '../document/kind'
 import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
+import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
 import { Session } from './session'
@@ -23,6 +24,8 @@ export class Club {
   @Records(() => Session) sessions!: Session[]
   @Records(() => RoundFact) rounds!: RoundFact[]
   @Records(() => TryFact) tries!: TryFact[]
+  /** The class that is on now. */
+  @Optional() @OneRecord(() => Live) live?: Live
   @Optional() @IsString() notes?: string
 }
 
@@ -52,6 +55,7 @@ function checkClub(club: Club): Problem[] {
     ...club.sessions.flatMap(({ blocks }, i) => idsUsedTwice(blocks, ['sessions', i, 'blocks'])),
     ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
     ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
+    ...checkLive(club),
     ...(['rounds', 'tries'] as const).flatMap((list) =>
       club[list].flatMap(({ us, them }, i) => [
         ...unknown(known, us === undefined ? [] : [us], [list, i, 'us'], true),
@@ -59,6 +63,17 @@ function checkClub(club: Club): Problem[] {
       ]),
     ),
   ]
+}
+
+/** The class that is on, and its block, are there. Who is on the mats may be a guest. */
+function checkLive({ live, sessions }: Club): Problem[] {
+  if (!live) return []
+  const session = sessions.find(({ id }) => id === live.session)
+  const gone = (field: string, id: string): Problem[] => [
+    { code: 'unknown-reference', path: ['live', field], message: `there is no ${field} "${id}"` },
+  ]
+  if (!session) return gone('session', live.session)
+  return session.blocks.some(({ id }) => id === live.block) ? [] : gone('block', live.block)
 }
 
 const unknown = (known: ReadonlySet<string>, ids: readonly string[], path: Problem['path'], isOne = false): Problem[] =>

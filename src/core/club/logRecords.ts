@@ -23,7 +23,7 @@ export class RoundFact {
 }
 
 const PLAIN = ['lands', 'stalls', 'failed']
-const IsOutcome = constraint(
+export const IsOutcome = constraint(
   'isOutcome',
   'must be lands, stalls, failed, or an object with a reaction or with elsewhere',
   (value) => {

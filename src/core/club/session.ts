@@ -63,6 +63,13 @@ export class Opened {
   @IsWord() reason!: string
 }
 
+/** A mistake on the walk round: pairs looked at, and pairs that showed it, each time that somebody looked. */
+export class MistakeSeen {
+  @IsRecordId() block!: string
+  @IsWord() mistake!: string
+  @IsInt() @Min(0) @Max(999) seen!: number
+}
+
 /** A class: who comes, what is done, and for how long. */
 export class Session {
   @IsRecordId() id!: string
@@ -75,5 +82,9 @@ export class Session {
   @Optional() @OneRecord(() => Room) room?: Room
   @Records(() => Block) blocks!: Block[]
   @Optional() @Records(() => Opened) opened?: Opened[]
+  /** Blocks that were left out, for the next class. */
+  @Optional() @Records(() => Block) nextTime?: Block[]
+  /** Mistakes that were looked for, with how many pairs showed them. */
+  @Optional() @Records(() => MistakeSeen) mistakes?: MistakeSeen[]
   @Optional() @IsString() notes?: string
 }

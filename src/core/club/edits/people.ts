@@ -3,6 +3,7 @@ import { idFromName } from '../../document/ids'
 import { lookUp } from '../../chart/lookUp'
 import { Refusal } from '../../problem'
 import type { Club } from '../clubKind'
+import { mended } from '../live/mendPairs'
 import type { ClubPerson } from '../person'
 
 /** Names as they are pasted: one a line, or with commas. Those that the club has, or that come twice, are left out. */
@@ -55,4 +56,13 @@ export function removePerson(club: Club, id: string): void {
     if (fact.us === id) delete fact.us
     if (fact.them === id) delete fact.them
   }
+  const { live } = club
+  if (!live) return
+  live.out = live.out.filter((other) => other !== id)
+  live.hurt = live.hurt.filter(({ person }) => person !== id)
+  for (const mat of live.mats) {
+    delete mat.last
+    if (mat.round && [mat.round.us, mat.round.them].includes(id)) delete mat.round
+  }
+  live.mats = mended(live.mats, { leaves: id }, club.people)
 }
