@@ -35,7 +35,7 @@ module.exports = {
     only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
-    only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf')),
+    only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf', 'club')),
     only('shelf-joins-charts', '^src/core/shelf', [
       ...core('shelf', 'sides', 'chart'),
       ...RECORDS,
@@ -88,8 +88,8 @@ module.exports = {
       name: 'a-screen-knows-no-other-screen',
       comment: 'A screen imports its own folder, parts and frame.',
       severity: 'error',
-      from: { path: '^src/views/(plan|keep)/([^/]+)/' },
-      to: { path: '^src/views/(plan|keep)/', pathNot: '^src/views/$1/$2/' },
+      from: { path: '^src/views/(plan|train|keep)/([^/]+)/' },
+      to: { path: '^src/views/(plan|train|keep)/', pathNot: '^src/views/$1/$2/' },
     },
     {
       name: 'parts-know-parts',

@@ -6,6 +6,8 @@ declare module 'vue-router' {
   interface RouteMeta {
     /** The screen is about the open chart: where none is open, the frame shows the welcome in its place. */
     needsChart?: true
+    /** It takes the whole window: what is around other screens would be in the way of a finger. */
+    isWhole?: true
     /** The name of the screen, for the window and for who hears it. */
     screen?: WordKey
   }
@@ -13,6 +15,7 @@ declare module 'vue-router' {
 
 /** What is known of a screen: its name, and, for most, that it is about the open chart. */
 const about = (screen: WordKey) => ({ screen })
+const whole = (screen: WordKey) => ({ screen, isWhole: true }) as const
 const ofChart = (screen: WordKey) => ({ screen, needsChart: true }) as const
 
 /** One path a screen; the place within a screen is part of it, so that it can be gone back to. */
@@ -46,6 +49,21 @@ const routes: RouteRecordRaw[] = [
     path: '/score/:run?',
     meta: ofChart('frame.limbScore'),
     component: () => import('../views/plan/limbScore/ScoreSheet.vue'),
+  },
+  {
+    path: '/sessions/:what?',
+    meta: about('frame.sessions'),
+    component: () => import('../views/train/sessions/SessionsView.vue'),
+  },
+  {
+    path: '/mat/:n?',
+    meta: whole('frame.mat'),
+    component: () => import('../views/train/mat/MatView.vue'),
+  },
+  {
+    path: '/walk',
+    meta: whole('frame.walkRound'),
+    component: () => import('../views/train/walk/WalkView.vue'),
   },
   { path: '/shelf', meta: about('frame.shelf'), component: () => import('../views/keep/shelf/ShelfView.vue') },
   { path: '/rules', meta: ofChart('common.rules'), component: () => import('../views/keep/rules/RulesView.vue') },

@@ -14,3 +14,6 @@ export function present<T>(value: T): NonNullable<T> {
   if (value === undefined || value === null) throw new RangeError('there should be a value here')
   return value
 }
+
+/** The last of a list; undefined where it is empty. */
+export const lastOf = <T>(list: readonly T[]): T | undefined => list.at(-1)

@@ -1,3 +1,4 @@
+import { whenever } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, watch } from 'vue'
 import { ruleSetOf, scores } from '../core/chart/rules/ruleSets'
@@ -7,11 +8,13 @@ import type { Question } from '../core/insight/explain'
 import type { MetFigure } from '../core/insight/figures'
 import { pointsOf } from '../core/insight/points/points'
 import { lacksOf } from '../core/insight/trust'
+import { played } from './estimates'
 import { useCharts } from './charts'
 import type { PositionId } from '../core/chart/ids'
 import type { ScriptLength } from '../core/questions/script'
 import type { RunPath } from '../core/chart/run'
 import { CHANGE_MARK, useSolving } from './solving'
+import { wantEstimates } from './wantEstimates'
 import { t } from '../words'
 
 /** The scenario of the open chart and what the chart is worth in it, always for the newest of both. */
@@ -28,9 +31,11 @@ export const useFigures = defineStore('figures', () => {
       return void clear()
     }
     performance.mark(CHANGE_MARK)
-    solver.solve(chart, scenarioOf(chart))
+    solver.solve(played.value(chart), scenarioOf(chart))
   }
-  watch(() => charts.chart, solve, { immediate: true })
+  watch([() => charts.chart, played], solve, { immediate: true })
+  // What was logged is read once there is something to look at.
+  whenever(found.figures, wantEstimates, { once: true })
 
   /** The rules in force, if any; and the points that they give an exchange, for us and against us. */
   const rules = computed(() => ruleSetOf(scenario.value?.rules, charts.chart?.settings?.ruleSets))

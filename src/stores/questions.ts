@@ -1,6 +1,7 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Answer, Question, QuestionOf } from '../workers/jobs'
 import { Newest } from '../workers/newest'
+import { played } from './estimates'
 import { useCharts } from './charts'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
@@ -36,7 +37,7 @@ export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
     if (!charts.chart || !figures.scenario) return
     progress.value = 0
     const whole = { ...asked, scenario: figures.scenario } as Question
-    const found = await newest.ask(whole, charts.chart, { progress: (share) => (progress.value = share) })
+    const found = await newest.ask(whole, played.value(charts.chart), { progress: (share) => (progress.value = share) })
     if (!found) return
     progress.value = null
     if (found.ok) answer.value = found.value as Answer<Q>

@@ -2,6 +2,7 @@ import { toPositionId } from '../core/chart/ids'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { rangeOf, type Range } from '../core/questions/range'
+import { played } from './estimates'
 import { useCharts } from './charts'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
@@ -33,7 +34,7 @@ export const useRange = defineStore('range', () => {
     progress.value = 0
     const parts = shares.map((_, from) => {
       const question = { of: 'range' as const, scenario, places: places.slice(0, PLACES) }
-      return pool.ask({ ...question, part: { from, every: pool.size } }, chart, {
+      return pool.ask({ ...question, part: { from, every: pool.size } }, played.value(chart), {
         progress(share) {
           shares[from] = share
           progress.value = Math.min(...shares)

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { parsingJobOf, type Documents, type KindName } from '../core/files/documentKinds'
+import type { Documents, KindName } from '../core/files/documentKinds'
 import { toEnd } from '../core/job'
 import type { Result } from '../core/problem'
 import { useWorkers } from './workers'
@@ -17,7 +17,7 @@ export const useReading = defineStore('reading', () => {
 
   /** The document in a file's text, or what is wrong with it; null where the coach has stopped it. */
   async function read<N extends KindName>(kind: N, text: string): Promise<Result<Documents[N]> | null> {
-    const here = () => toEnd(parsingJobOf(kind, text))
+    const here = async () => toEnd((await import('../core/files/documentKinds')).parsingJobOf(kind, text))
     if (text.length < LARGE) return here()
     stop()
     progress.value = 0

@@ -4,6 +4,7 @@ import type { Chart } from '../core/chart/chart'
 import type { PositionId } from '../core/chart/ids'
 import type { Scenario } from '../core/game/scenario'
 import type { Worths } from '../core/insight/figures'
+import { played } from './estimates'
 import { useFigures } from './figures'
 import { useWorkers } from './workers'
 
@@ -38,8 +39,12 @@ export function useTrials(toTry: () => TrialQuestion | null, also: () => unknown
 
   function start({ chart, position, trials }: TrialQuestion, scenario: Scenario) {
     stops = trials.map(({ key, chart: other, instead }) => {
-      const question = { of: 'trial' as const, position, changed: changedSince(chart, other) }
-      const asked = pool.ask({ ...question, scenario: { ...scenario, ...instead } }, chart)
+      const question = {
+        of: 'trial' as const,
+        position,
+        changed: changedSince(played.value(chart), played.value(other)),
+      }
+      const asked = pool.ask({ ...question, scenario: { ...scenario, ...instead } }, played.value(chart))
       void asked.answer.then((answer) => answer && worths.set(key, answer.ok ? answer.value : null))
       return asked.stop
     })

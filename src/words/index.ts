@@ -56,3 +56,16 @@ export function t(key: WordKey, given: Named | number = {}, many?: number): stri
   if (typeof given === 'number') return say(key, given)
   return many === undefined ? say(key, given) : say(key, { n: many, ...given }, many)
 }
+
+/**
+ * `t` that also knows the words of an area that are fetched with the screens of the area, so that nobody waits for them
+ * before.
+ */
+export function knowing<Area extends string, Words extends Record<string, string>>(area: Area, words: Words) {
+  i18n.global.mergeLocaleMessage('en', { [area]: words })
+  return (
+    key: WordKey | `${Area}.${Extract<keyof Words, string>}`,
+    given: Named | number = {},
+    many?: number,
+  ): string => t(key as WordKey, given, many)
+}

@@ -3,13 +3,11 @@ import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/co
 import type { DocumentKind } from '../document/kind'
 import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
+import { CLUB_FILE } from './clubFile'
 import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
 import { Session } from './session'
-
-/** What a club's file says that it is. */
-export const CLUB_FILE = { name: 'club', format: 'ataque-club', version: 1, extension: '.ataque-club.json' } as const
 
 /**
  * Who trains together, their classes, and what happened in them. Charts, moves and positions are named by id, and may

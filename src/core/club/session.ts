@@ -1,5 +1,5 @@
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
-import { IsDay, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Max, Min } from 'class-validator'
+import { constraint, IsDay, isMapOf, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { RESISTANCES, type Resistance } from '../match/tryLog'
 
 export const BLOCK_KINDS = [
@@ -63,11 +63,15 @@ export class Opened {
   @IsWord() reason!: string
 }
 
-/** A mistake on the walk round: pairs looked at, and pairs that showed it, each time that somebody looked. */
-export class MistakeSeen {
+const AreSeen = constraint('areSeen', 'must be an object of whole numbers from 0 to 999', (map) =>
+  isMapOf(map, (n) => Number.isInteger(n) && Number(n) >= 0 && Number(n) <= 999),
+)
+
+/** A walk round the class: in how many pairs each mistake was seen, and in how many none. Each pair counts once. */
+export class Walk {
   @IsRecordId() block!: string
-  @IsWord() mistake!: string
-  @IsInt() @Min(0) @Max(999) seen!: number
+  @IsObject() @AreSeen() mistakes!: Record<string, number>
+  @IsInt() @Min(0) @Max(999) fine!: number
 }
 
 /** A class: who comes, what is done, and for how long. */
@@ -84,7 +88,6 @@ export class Session {
   @Optional() @Records(() => Opened) opened?: Opened[]
   /** Blocks that were left out, for the next class. */
   @Optional() @Records(() => Block) nextTime?: Block[]
-  /** Mistakes that were looked for, with how many pairs showed them. */
-  @Optional() @Records(() => MistakeSeen) mistakes?: MistakeSeen[]
+  @Optional() @Records(() => Walk) walks?: Walk[]
   @Optional() @IsString() notes?: string
 }

@@ -3,8 +3,6 @@ import type { Club } from './clubKind'
 import { isBeginner, isMinor, isUnder14, type ClubPerson } from './person'
 import type { Session } from './session'
 
-const GUEST = /^guest-(adult|child)-(\d+)$/
-
 /** Guests as people of whom nothing is known but whether they are children; as such they count as beginners. */
 export function guestsOf({ guests = { adults: 0, children: 0 } }: Pick<Session, 'guests'>): ClubPerson[] {
   const some = (n: number, age: 'adult' | 'child'): ClubPerson[] =>
@@ -14,8 +12,6 @@ export function guestsOf({ guests = { adults: 0, children: 0 } }: Pick<Session, 
     }))
   return [...some(guests.adults, 'adult'), ...some(guests.children, 'child')]
 }
-
-export const isGuest = (id: string): boolean => GUEST.test(id)
 
 /** Everybody of a class, guests too. */
 export const peopleOf = (club: Pick<Club, 'people'>, session: Pick<Session, 'people' | 'guests'>): ClubPerson[] => [

@@ -1,5 +1,6 @@
 import { CHART_KIND } from '../chart/chartKind'
 import type { Chart } from '../chart/chart'
+import { CLUB_KIND, type Club } from '../club/clubKind'
 import type { AnyDocument, DocumentKind } from '../document/kind'
 import { parsingJob } from '../document/read'
 import type { Job } from '../job'
@@ -10,10 +11,13 @@ import { SHELF_KIND, type OwnShelf } from '../shelf/shelfKind'
 export interface Documents {
   chart: Chart
   shelf: OwnShelf
+  club: Club
 }
 export type KindName = keyof Documents
 
-const KINDS: { [N in KindName]: DocumentKind<Documents[N]> } = { chart: CHART_KIND, shelf: SHELF_KIND }
+const KINDS: { [N in KindName]: DocumentKind<Documents[N]> } = {
+  ...{ chart: CHART_KIND, shelf: SHELF_KIND, club: CLUB_KIND },
+}
 
 /** The document of a kind in a file's text, or every problem with its place; in steps. */
 export function* parsingJobOf<N extends KindName>(name: N, text: string): Job<Result<Documents[N]>> {

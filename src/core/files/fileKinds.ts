@@ -1,5 +1,6 @@
 import { CHART_KIND } from '../chart/chartKind'
 import { isRecord } from '../document/fields'
+import { CLUB_FILE } from '../club/clubFile'
 import { SHELF_FILE } from '../shelf/shelfFile'
 
 /*
@@ -11,7 +12,7 @@ import { SHELF_FILE } from '../shelf/shelfFile'
  * The files that are documents. Only what they say that they are: how each is read is its kind's, and is loaded with
  * it.
  */
-const DOCUMENT_FILES: readonly { name: string; format: string }[] = [CHART_KIND, SHELF_FILE]
+const DOCUMENT_FILES: readonly { name: string; format: string }[] = [CHART_KIND, SHELF_FILE, CLUB_FILE]
 
 /** What can be made from a document, with its file name's ending and its media type. */
 export const OUTPUTS = {

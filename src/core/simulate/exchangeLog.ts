@@ -10,22 +10,24 @@ export type About = Omit<LoggedTry, 'move' | 'reply' | 'outcome'>
 
 /**
  * Plays one exchange with dice and logs every full try that came to something; a try that is broken off is no try.
- * `random` gives numbers from 0 to 1.
+ * `random` gives numbers from 0 to 1; `seconds` is how long it lasted.
  */
 export function exchangeLog(
   solution: Solution,
   random: () => number,
   about: About,
-): { tries: LoggedTry[]; end: Ended } {
+): { tries: LoggedTry[]; end: Ended; seconds: number } {
   const { game } = solution
   const tries: LoggedTry[] = []
+  let seconds = 0
   const end = playOut(solution, random, {
+    second: () => void (seconds += 1),
     arrived: (state, action, outcome) => {
       const what = triedIn(game, action)
       if (what) tries.push({ ...about, ...what, outcome: outcomeOf(game, state, outcome) })
     },
   })
-  return { tries, end }
+  return { tries, end, seconds }
 }
 
 /** The move that an action tries in full, and what it answers; undefined for waiting, conceding and showing. */

@@ -2,6 +2,8 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { followTips, tipped } from '../../components/tips'
+import { useRoute } from 'vue-router'
+import { useActing } from '../../stores/acting'
 import { useCharts } from '../../stores/charts'
 import { provideAsking } from '../parts/figures/ask'
 import { useHasRail } from '../parts/layout/room'
@@ -32,6 +34,7 @@ const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'))
 const UnreadableChart = defineAsyncComponent(() => import('./UnreadableChart.vue'))
 
 const charts = useCharts()
+const acting = useActing()
 const { anchor } = provideAsking()
 const isAsked = ref(false)
 watch(anchor, () => (isAsked.value = true))
@@ -41,6 +44,10 @@ noteTyping()
 const hasRail = useHasRail()
 /** The room of the bar is kept from the start where a chart will be opened. */
 const hasBar = computed(() => (charts.isReady || charts.chart ? charts.chart?.positions.length : charts.isExpected))
+const route = useRoute()
+const isWhole = computed(() => route.meta.isWhole)
+/** The worth of the plan stands over what is about the plan. */
+const isOther = computed(() => route.meta.isWhole || route.path.startsWith('/sessions'))
 const waits = useWaitsForFigures()
 const screen = ref<HTMLElement>()
 const isPaletteOpen = ref(false)
@@ -48,15 +55,15 @@ const isSheetOpen = ref(false)
 const arrived = useArriving()
 
 const ACTIONS: Record<string, () => void> = {
-  undo: () => charts.undo(),
-  redo: () => charts.redo(),
+  undo: () => acting.undo(),
+  redo: () => acting.redo(),
   palette: () => (isPaletteOpen.value = true),
   shortcuts: () => (isSheetOpen.value = true),
 }
 
 /** The browser asks before what is not kept goes with the tab. */
 useEventListener(window, 'beforeunload', (event) => {
-  if (charts.unsaved.length) event.preventDefault()
+  if (acting.unsaved.length) event.preventDefault()
 })
 
 useEventListener(document, 'keydown', (event) => {
@@ -70,23 +77,23 @@ useEventListener(document, 'keydown', (event) => {
 <template>
   <el-button class="skip" @click="screen?.focus()">{{ t('frame.toTheScreen') }}</el-button>
   <p class="readers-only" aria-live="polite">{{ arrived }}</p>
-  <div class="frame">
-    <NavRail v-if="hasRail" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
+  <div class="frame" :class="{ whole: isWhole }">
+    <NavRail v-if="hasRail && !isWhole" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
     <div class="right">
-      <div v-if="hasBar" class="bar-room off-paper"><ScenarioBar v-if="charts.chart" /></div>
+      <div v-if="hasBar && !isOther" class="bar-room off-paper"><ScenarioBar v-if="charts.chart" /></div>
       <NewsBar />
       <PaperHead />
       <main id="screen" ref="screen" tabindex="-1">
-        <RouterView v-if="charts.isReady" v-slot="{ Component, route }">
-          <WelcomePanel v-if="route.meta.needsChart && !charts.chart" />
-          <el-skeleton v-else-if="route.meta.needsChart && waits" class="waits" :rows="8" />
-          <component :is="Component" v-else :key="route.meta.needsChart ? charts.chart?.id : undefined" />
+        <RouterView v-if="charts.isReady" v-slot="{ Component, route: shown }">
+          <WelcomePanel v-if="shown.meta.needsChart && !charts.chart" />
+          <el-skeleton v-else-if="shown.meta.needsChart && waits" class="waits" :rows="8" />
+          <component :is="Component" v-else :key="shown.meta.needsChart ? charts.chart?.id : undefined" />
         </RouterView>
       </main>
       <PaperFoot />
       <MessageLine />
     </div>
-    <BottomBar v-if="!hasRail" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
+    <BottomBar v-if="!hasRail && !isWhole" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />
   </div>
   <ExplainPopover v-if="isAsked" />
   <TipHost v-if="tipped" />
@@ -130,6 +137,10 @@ main {
 
 main:focus {
   outline: none;
+}
+
+.whole {
+  grid-template-columns: minmax(0, 1fr);
 }
 
 @media (width < 1024px) {

@@ -2,7 +2,7 @@
 import { MoreFilled } from '@element-plus/icons-vue'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { useCharts } from '../../stores/charts'
+import { useActing } from '../../stores/acting'
 import { useSavedText } from './deeds'
 import PlaceLink from './PlaceLink.vue'
 import { isOf, PLACES } from './places'
@@ -12,7 +12,7 @@ import { t } from '../../words'
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
 /** Loaded on demand: it is seldom open. */
 const MorePanel = defineAsyncComponent(() => import('./MorePanel.vue'))
-const charts = useCharts()
+const acting = useActing()
 const route = useRoute()
 const saved = useSavedText()
 const isOpen = ref(false)
@@ -31,9 +31,9 @@ function ask(what: 'palette' | 'shortcuts') {
     <PlaceLink v-for="place in places" :key="place.to" :place="place" />
     <el-button text :class="{ here: isElsewhere }" :aria-expanded="isOpen" @click="isOpen = !isOpen"
       ><MoreFilled class="icon" />{{ t('frame.more')
-      }}<span v-if="charts.unsaved.length" class="unsaved">&nbsp;!</span></el-button
+      }}<span v-if="acting.unsaved.length" class="unsaved">&nbsp;!</span></el-button
     >
-    <p v-if="charts.chart" class="readers-only" role="status" data-test="saved">{{ saved }}</p>
+    <p v-if="acting.isThere" class="readers-only" role="status" data-test="saved">{{ saved }}</p>
   </nav>
   <MorePanel v-if="isOpen" @close="isOpen = false" @palette="ask('palette')" @shortcuts="ask('shortcuts')" />
 </template>

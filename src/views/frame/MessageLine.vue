@@ -2,6 +2,7 @@
 import { Close } from '@element-plus/icons-vue'
 import { ref, watch } from 'vue'
 import IconButton from '../../components/IconButton.vue'
+import { useActing } from '../../stores/acting'
 import { useCharts } from '../../stores/charts'
 import { t } from '../../words'
 
@@ -10,11 +11,17 @@ import { t } from '../../words'
  * filled in. It says what has happened, once, with the way back where there is one.
  */
 const charts = useCharts()
+const acting = useActing()
 const shown = ref(charts.news)
 let timer: ReturnType<typeof setTimeout> | undefined
 /** So long it stays, in milliseconds; longer where something can be done about it. */
 const STAYS = 7000
 const STAYS_WITH_UNDO = 12_000
+
+function undo() {
+  acting.undo()
+  shown.value = null
+}
 
 watch(
   () => charts.news,
@@ -30,7 +37,7 @@ watch(
   <div class="message off-paper" aria-live="polite" data-test="message">
     <p v-if="shown" class="news" :class="shown.kind">
       <span>{{ shown.text }}</span>
-      <el-button v-if="charts.steps.undo && shown.action === 'undo'" @click="charts.undo()">
+      <el-button v-if="acting.steps.undo && shown.action === 'undo'" @click="undo()">
         {{ t('frame.undo') }}
       </el-button>
       <IconButton :icon="Close" :name="t('frame.close')" @click="shown = null" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
 import { watch } from 'vue'
-import { useCharts } from '../../stores/charts'
+import { useActing } from '../../stores/acting'
 import { useDeeds, useSavedText } from './deeds'
 import PlaceLink from './PlaceLink.vue'
 import { PLACES } from './places'
@@ -9,7 +9,7 @@ import { t } from '../../words'
 
 /** All screens and all that the frame does, over the foot of a narrow screen. */
 const emit = defineEmits<{ close: []; palette: []; shortcuts: [] }>()
-const charts = useCharts()
+const acting = useActing()
 const route = useRoute()
 const deeds = useDeeds((what) => (what === 'palette' ? emit('palette') : emit('shortcuts')))
 const saved = useSavedText()
@@ -41,9 +41,9 @@ watch(
         >{{ deed.name }}</el-button
       >
     </div>
-    <p v-if="charts.chart" class="muted">
+    <p v-if="acting.isThere" class="muted">
       {{ saved }}
-      <el-button v-if="charts.unsaved.length" @click="charts.retry()">{{ t('frame.tryAgain') }}</el-button>
+      <el-button v-if="acting.unsaved.length" @click="acting.retry()">{{ t('frame.tryAgain') }}</el-button>
     </p>
   </el-drawer>
 </template>

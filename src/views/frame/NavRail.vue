@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useCharts } from '../../stores/charts'
+import { useActing } from '../../stores/acting'
 import { useDeeds, useSavedText } from './deeds'
 import PlaceLink from './PlaceLink.vue'
 import { GROUPS } from './places'
@@ -7,7 +7,7 @@ import { t } from '../../words'
 
 /** All screens and what the frame does, at the side of a wide screen. */
 const emit = defineEmits<{ palette: []; shortcuts: [] }>()
-const charts = useCharts()
+const acting = useActing()
 const deeds = useDeeds((what) => (what === 'palette' ? emit('palette') : emit('shortcuts')))
 const saved = useSavedText()
 </script>
@@ -30,8 +30,8 @@ const saved = useSavedText()
         @click="deed.run()"
         >{{ deed.name }}</el-button
       >
-      <p v-if="charts.chart" class="saved" role="status" data-test="saved">{{ saved }}</p>
-      <el-button v-if="charts.unsaved.length" text class="retry" @click="charts.retry()">
+      <p v-if="acting.isThere" class="saved" role="status" data-test="saved">{{ saved }}</p>
+      <el-button v-if="acting.unsaved.length" text class="retry" @click="acting.retry()">
         {{ t('frame.tryAgain') }}
       </el-button>
     </div>

@@ -2,6 +2,7 @@ import { Moon, Operation, RefreshLeft, RefreshRight, Search, Sunny } from '@elem
 import { useNow, useToggle } from '@vueuse/core'
 import { computed, type Component } from 'vue'
 import { savedText } from '../../core/say/figureText'
+import { useActing } from '../../stores/acting'
 import { useCharts } from '../../stores/charts'
 import { t } from '../../words'
 import { useTheme } from './theme'
@@ -18,16 +19,16 @@ export interface Deed {
 
 /** Undo and redo with what they would do. */
 function useStepsBack() {
-  const charts = useCharts()
+  const acting = useActing()
   return computed((): Deed[] => {
-    const { undo, redo } = charts.steps
+    const { undo, redo } = acting.steps
     return [
       {
-        ...{ key: 'undo', name: t('frame.undo'), icon: RefreshLeft, isOff: !undo, run: () => charts.undo() },
+        ...{ key: 'undo', name: t('frame.undo'), icon: RefreshLeft, isOff: !undo, run: () => acting.undo() },
         tip: undo ? t('frame.undoUndoCtrlZ', { undo }) : t('frame.nothingToUndo'),
       },
       {
-        ...{ key: 'redo', name: t('frame.redo'), icon: RefreshRight, isOff: !redo, run: () => charts.redo() },
+        ...{ key: 'redo', name: t('frame.redo'), icon: RefreshRight, isOff: !redo, run: () => acting.redo() },
         tip: redo ? t('frame.redoRedoCtrlShiftZ', { redo }) : t('frame.nothingToRedo'),
       },
     ]
@@ -52,13 +53,14 @@ export function useDeeds(ask: (what: 'palette' | 'shortcuts') => void) {
 
 /** Whether all is kept, in words: of all charts, not only of the one that is open. */
 export function useSavedText() {
+  const acting = useActing()
   const charts = useCharts()
   const now = useNow({ interval: 30_000 })
   return computed(() => {
-    const { saving, unsaved } = charts
+    const saving = acting.saving
     if (saving.state === 'saving') return t('frame.saving')
     if (saving.state !== 'saved') return t('frame.notSaved')
-    const left = unsaved.filter(({ id }) => id !== charts.chart?.id)
+    const left = charts.unsaved.filter(({ id }) => id !== charts.chart?.id)
     if (left.length) return t('frame.chartsNotSaved', { charts: t('count.chart', left.length) })
     return saving.at ? t('frame.savedAt', { at: savedText(saving.at, now.value.getTime()) }) : ''
   })

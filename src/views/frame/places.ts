@@ -1,4 +1,5 @@
 import {
+  Calendar,
   Collection,
   Connection,
   Folder,
@@ -7,7 +8,9 @@ import {
   Odometer,
   Setting,
   Stamp,
+  Timer,
   TrendCharts,
+  View,
 } from '@element-plus/icons-vue'
 import type { Component } from 'vue'
 import { t } from '../../words'
@@ -31,6 +34,14 @@ export const GROUPS: { name: string; places: Place[] }[] = [
       { to: '/worksheet', name: t('common.worksheet'), icon: Notebook, inBar: true },
       { to: '/runs', name: t('common.runs'), icon: Guide, inBar: true },
       { to: '/holds', name: t('common.holds'), icon: Connection, also: '/score' },
+    ],
+  },
+  {
+    name: t('frame.train'),
+    places: [
+      { to: '/sessions', name: t('frame.sessions'), icon: Calendar },
+      { to: '/mat', name: t('frame.mat'), icon: Timer },
+      { to: '/walk', name: t('frame.walkRound'), icon: View },
     ],
   },
   {

@@ -67,7 +67,7 @@ export function goToBlock(club: Club, block: string, now: number): void {
     delete mat.last
   }
   Object.assign(live, { block, ran: 0 })
-  for (const field of ['since', 'isQuestion', 'orders'] as const) delete live[field]
+  for (const field of ['since', 'isQuestion'] as const) delete live[field]
 }
 
 /** The block after the one that is on; undefined after the last. */

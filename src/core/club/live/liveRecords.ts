@@ -1,5 +1,5 @@
-import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsObject, Max, Min } from 'class-validator'
-import { constraint, IsRecordId, isMapOf, IsWord, OneRecord, Optional, Records } from '../../document/constraints'
+import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
+import { IsRecordId, OneRecord, Optional, Records } from '../../document/constraints'
 import { IsOutcome } from '../logRecords'
 import type { TryOutcome } from '../../match/tryLog'
 
@@ -77,11 +77,6 @@ export class Hurt {
   @IsIn(DOING) doing!: (typeof DOING)[number]
 }
 
-/** Moves in the order of the plan, by position: frozen for the block, so that fingers find them again. */
-const AreOrders = constraint('areOrders', 'must be an object of lists of ids', (map) =>
-  isMapOf(map, (list) => Array.isArray(list) && list.every((one) => typeof one === 'string')),
-)
-
 /** The class that is on. */
 export class Live {
   @IsRecordId() session!: string
@@ -98,12 +93,4 @@ export class Live {
   @Records(() => Hurt) hurt!: Hurt[]
   /** Who is out for today, hurt or gone. */
   @IsArray() @IsRecordId({ each: true }) out!: string[]
-  @Optional() @IsObject() @AreOrders() orders?: Record<string, string[]>
-  /** The one mat that a device is locked to while somebody else logs; `code` unlocks it. */
-  @Optional() @OneRecord(() => HandedOver) handedOver?: HandedOver
-}
-
-export class HandedOver {
-  @IsInt() @Min(1) mat!: number
-  @IsWord() code!: string
 }

@@ -28,7 +28,9 @@ export async function importFile(file: File): Promise<void> {
   }
   const text = decodeText(new Uint8Array(await file.arrayBuffer()))
   if (!text.ok) return void (report.value = { file: file.name, problems: text.problems })
-  if (kindNameIn(text.value) === 'shelf') return importShelf(file.name, text.value)
+  const kind = kindNameIn(text.value)
+  if (kind === 'shelf') return importShelf(file.name, text.value)
+  if (kind === 'club') return importClub(file.name, text.value)
   const charts = useCharts()
   const imported = await charts.importText(text.value)
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
@@ -45,6 +47,16 @@ async function importShelf(file: string, text: string): Promise<void> {
   if (!imported) return
   if (!imported.ok) report.value = { file, problems: imported.problems }
   else useCharts().tell(t('files.theShelfStandsOnTheShelf'))
+}
+
+async function importClub(file: string, text: string): Promise<void> {
+  const { useClubs } = await import('../../../stores/clubs')
+  const clubs = useClubs()
+  await clubs.start()
+  const imported = await clubs.importText(text)
+  if (!imported) return
+  if (!imported.ok) report.value = { file, problems: imported.problems }
+  else useCharts().tell(t('files.theClubIsUnderSessions', { club: imported.value.title }))
 }
 
 function kindNameIn(text: string): string | undefined {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { logged } from '../../../stores/estimates'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import CostList from './CostList.vue'
@@ -11,6 +13,7 @@ import { t } from '../../../words'
 
 const charts = useCharts()
 const figures = useFigures()
+const tries = computed(() => (charts.chart && logged.value?.of(charts.chart.id)) ?? 0)
 </script>
 
 <template>
@@ -38,6 +41,7 @@ const figures = useFigures()
       />
       <p class="muted small wide">
         {{ t('desk.figuresFollowFromTheTriesThat') }}
+        <template v-if="tries">{{ t('desk.triesLoggedCount', { n: tries, club: logged?.club }) }}</template>
       </p>
     </template>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { computed } from 'vue'
+import { later } from '../../../components/later'
 import { hundred } from '../../../core/say/figureText'
 import { freeLimbs } from '../../../core/holds/oneMore'
 import { arrangementsOf } from '../../../core/holds/compareArrangements'
@@ -12,7 +13,6 @@ import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import PositionList from '../../parts/PositionList.vue'
 import ArrangementTable from './ArrangementTable.vue'
 import FrameField from './FrameField.vue'
-import HoldInspector from './HoldInspector.vue'
 import HoldsTabs from '../../parts/body/HoldsTabs.vue'
 import HoldsOn from './HoldsOn.vue'
 import OneMore from './OneMore.vue'
@@ -23,6 +23,9 @@ import PrintButton from '../../parts/print/PrintButton.vue'
 import ThreeQuestions from './ThreeQuestions.vue'
 import { provideHolds } from './holds'
 import { t } from '../../../words'
+
+/** It stands beside the sheet, and comes after it. */
+const HoldInspector = later(() => import('./HoldInspector.vue'))
 
 const { chart, position, on, check, selected } = provideHolds()
 const store = useFigures()

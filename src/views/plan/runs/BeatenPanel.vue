@@ -10,7 +10,7 @@ import { cueName } from '../../../core/say/seen'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /**
  * The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each

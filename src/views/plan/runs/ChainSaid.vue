@@ -23,7 +23,7 @@ import PrintButton from '../../parts/print/PrintButton.vue'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import GiveUpPanel from './GiveUpPanel.vue'
 import SaidText from './SaidText.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** The best plan from a position, told as a coach would tell it, as far as it matters; to print or to save. */
 const charts = useCharts()

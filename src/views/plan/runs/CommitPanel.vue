@@ -11,7 +11,7 @@ import { sayChange, sayWhatIf } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /**
  * How hard to commit: moves may be only shown, to draw what they do; the plan picks, and here is what that is worth.

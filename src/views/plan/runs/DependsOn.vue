@@ -5,7 +5,7 @@ import { changeText } from '../../../core/say/figureText'
 import { sayDependence } from '../../../core/say/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** What the start's value depends on most: each figure a step down and up. */
 const charts = useCharts()

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { sayGiveUp } from '../../../core/say/giveUp'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** For each move of the plan, how much less it may land before something else in its position is better. */
 const charts = useCharts()

@@ -8,7 +8,7 @@ import SteadyInput from '../../../components/SteadyInput.vue'
 import type { PlanOutcome } from '../../../core/questions/limit'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** Never risk more than so much of ending behind: what it costs, and the plan that keeps it. */
 const charts = useCharts()

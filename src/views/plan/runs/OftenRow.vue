@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import PickList from '../../../components/PickList.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** What they use more or less often, as a supposition: which reaction where, and how often. */
 export interface Often {

@@ -16,7 +16,7 @@ import SteadyInput from '../../../components/SteadyInput.vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** To be ticked on paper. */
 const BOXES = '□□□□□ □□□□□'

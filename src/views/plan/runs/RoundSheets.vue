@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { useCharts } from '../../../stores/charts'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import RoundSheet from './RoundSheet.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()

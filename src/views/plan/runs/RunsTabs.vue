@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import TabLinks from '../../../components/TabLinks.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** The questions that Runs answers. */
 defineProps<{ at: string }>()

@@ -8,7 +8,7 @@ import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
 const figures = useFigures()

@@ -18,7 +18,7 @@ import { useQuestion } from '../../../stores/questions'
 import PaperCautions from '../../parts/print/PaperCautions.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { lookUp } from '../../../core/chart/lookUp'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
 const charts = useCharts()

@@ -3,7 +3,7 @@ import { hundred } from '../../../core/say/figureText'
 import { sayCloseAt, sayRange } from '../../../core/say/range'
 import { useCharts } from '../../../stores/charts'
 import { useRange } from '../../../stores/range'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** How sure the plan is, the tries being guesses: the range, and the places in which it is too close to call. */
 const charts = useCharts()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /** A figure of the tries as a supposition: which one, and how many of ten go so. */
 export interface Ofs {

@@ -27,7 +27,7 @@ import LimitPanel from './LimitPanel.vue'
 import OftenRow, { type Often } from './OftenRow.vue'
 import SurePanel from './SurePanel.vue'
 import TriesRow, { type Ofs } from './TriesRow.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/runs'
 
 /**
  * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.

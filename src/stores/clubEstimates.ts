@@ -1,0 +1,29 @@
+import dayjs from 'dayjs'
+import { watch } from 'vue'
+import type { Chart } from '../core/chart/chart'
+import type { Club } from '../core/club/clubKind'
+import { adjusted } from '../core/match/adjust'
+import { logged, played } from './estimates'
+
+/** Lets the tries that are logged of a club count in all figures, as those of the group (5.6 of the model). */
+export function useClubEstimates(club: () => Club | null): void {
+  watch(
+    () => club()?.tries,
+    (tries) => {
+      logged.value = null
+      if (!tries?.length) return void (played.value = (chart) => chart)
+      const of = (chart: string) => tries.filter((one) => one.chart === undefined || one.chart === chart)
+      logged.value = { club: club()?.title ?? '', of: (chart) => of(chart).length }
+      const known = new WeakMap<Chart, Chart>()
+      played.value = (chart) => {
+        const before = known.get(chart)
+        if (before) return before
+        const now = dayjs().format('YYYY-MM-DD')
+        const after = adjusted(chart, { us: null, them: null, log: { tries: of(chart.id), now } })
+        known.set(chart, after)
+        return after
+      }
+    },
+    { immediate: true },
+  )
+}

@@ -1,0 +1,16 @@
+import { shallowRef } from 'vue'
+import type { Chart } from '../core/chart/chart'
+
+/*
+ * What was logged of a club counts in the figures beside the guesses of the chart. What it takes is only fetched where
+ * there is a club, and after the first figures.
+ */
+
+/** Where it is kept which club was open last. */
+export const LAST_CLUB = 'ataque-club'
+
+/** The chart as it is played: with what was logged. The same object as long as neither changes. */
+export const played = shallowRef<(chart: Chart) => Chart>((chart) => chart)
+
+/** How many tries of a chart were logged, and in which club. */
+export const logged = shallowRef<{ club: string; of: (chart: string) => number } | null>(null)

@@ -1,0 +1,30 @@
+import { subjectName } from '../../../core/club/blockMoves'
+import type { Block, BlockKind } from '../../../core/club/session'
+import type { Chart } from '../../../core/chart/chart'
+import { t } from '../../../words/train'
+
+/** What blocks are called. */
+export const BLOCK_NAMES: Record<BlockKind, string> = {
+  'warm-up': t('train.warmUp'),
+  watch: t('train.watch'),
+  try: t('train.try'),
+  'stop-and-mend': t('train.stopAndMend'),
+  'rounds-from': t('train.roundsFrom'),
+  'flow-drill': t('train.flowDrill'),
+  'free-rounds': t('train.freeRounds'),
+  'cool-down': t('train.coolDown'),
+}
+
+export const blockTitle = ({ kind, title }: Block): string => title ?? BLOCK_NAMES[kind]
+
+/** What a block is about, in the chart's words. */
+export const aboutText = (chart: Chart | null, block: Block): string => (chart && subjectName(chart, block)) ?? ''
+
+/** "6 × 1:00, rest 0:15", or nothing where it has no rounds. */
+export function roundsText({ work, rest = 0, rounds = 1 }: Block): string {
+  if (work === undefined) return ''
+  const time = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+  return rest
+    ? t('train.roundsWithRest', { rounds, work: time(work), rest: time(rest) })
+    : t('train.roundsWithout', { rounds, work: time(work) })
+}

@@ -1,0 +1,70 @@
+import { useNow } from '@vueuse/core'
+import { computed, inject, provide, watch, type InjectionKey } from 'vue'
+import { timedBlocks } from '../../../core/club/classPlan'
+import { endTimedOut } from '../../../core/club/edits/liveRounds'
+import { clockFace, spentIn } from '../../../core/club/live/clock'
+import { minutesBehind, offersFor } from '../../../core/club/live/behind'
+import { initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
+import { startOf } from '../../../core/club/blockMoves'
+import { lookUp } from '../../../core/chart/lookUp'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useClubs } from '../../../stores/clubs'
+import { useSignals } from './signals'
+import { t } from '../../../words/train'
+
+/** How often what the clock shows is looked at, in milliseconds. What it shows is worked out from the wall clock. */
+const EVERY = 200
+
+/** The class that is on, as all of its screens see it. */
+function useLive() {
+  const clubs = useClubs()
+  const charts = useCharts()
+  const clock = useNow({ interval: EVERY })
+  const now = computed(() => clock.value.getTime())
+  const live = computed(() => clubs.club?.live)
+  const session = computed(() => lookUp(clubs.club?.sessions ?? [], live.value?.session))
+  const timed = computed(() => (session.value ? timedBlocks(session.value) : []))
+  const at = computed(() => timed.value.findIndex(({ block }) => block.id === live.value?.block))
+  const block = computed(() => timed.value[at.value]?.block)
+  const next = computed(() => timed.value[at.value + 1]?.block)
+  const waves = computed(() => timed.value[at.value]?.waves ?? 1)
+  const spent = computed(() => (live.value ? spentIn(live.value, now.value) : 0))
+  const face = computed(() => block.value && clockFace(block.value, waves.value, spent.value))
+  const isRunning = computed(() => live.value?.since !== undefined)
+  const behind = computed(() => (session.value && live.value ? minutesBehind(session.value, live.value, now.value) : 0))
+  const offers = computed(() =>
+    session.value && live.value ? offersFor(session.value, live.value, Math.round(behind.value)) : [],
+  )
+  const people = computed(() => (clubs.club && session.value ? peopleOf(clubs.club, session.value) : []))
+  const initials = computed(() => initialsOfAll(people.value))
+  /** Where rounds on the mats begin: a position of the chart that is open. */
+  const start = computed(() => (charts.chart && block.value ? startOf(charts.chart, block.value) : undefined))
+  const hasMats = computed(() => block.value?.kind === 'rounds-from')
+
+  const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
+  const signals = useSignals({ block, waves, spent })
+  watch(now, (ms) => {
+    const isOver = live.value?.mats.some(({ round }) => round && ms - round.since >= (block.value?.work ?? 60) * 1000)
+    if (!isOver) return
+    edit(t('train.timeIsOver'), (draft) => void endTimedOut(draft, ms))
+    signals.give('rest')
+  })
+
+  return {
+    ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, hasMats },
+    ...{ edit, signals, initialsOf: (id: string) => initials.value.get(id) ?? t('train.someone') },
+    nameOf: (id: string) => lookUp(people.value, id)?.name ?? t('train.someone'),
+  }
+}
+
+type LiveClass = ReturnType<typeof useLive>
+const KEY: InjectionKey<LiveClass> = Symbol('live class')
+
+export function provideLive(): LiveClass {
+  const live = useLive()
+  provide(KEY, live)
+  return live
+}
+
+export const useLiveClass = (): LiveClass => present(inject(KEY))

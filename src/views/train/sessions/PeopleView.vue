@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import RowButton from '../../../components/RowButton.vue'
+import { addPeople, namesIn } from '../../../core/club/edits/people'
+import { isBeginner, isMinor, type ClubPerson } from '../../../core/club/person'
+import { lookUp } from '../../../core/chart/lookUp'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useClubs } from '../../../stores/clubs'
+import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
+import { useAsked } from '../../parts/layout/asked'
+import PersonSheet from './PersonSheet.vue'
+import SessionTabs from './SessionTabs.vue'
+import { t } from '../../../words/train'
+
+/** Who trains here: names as they are pasted, and of each only what the rest needs. */
+const clubs = useClubs()
+const charts = useCharts()
+const asked = useAsked()
+const router = useRouter()
+const people = computed(() => present(clubs.club).people)
+const here = computed(() => lookUp(people.value, asked('person')))
+const pasted = ref('')
+
+const show = (person: string) => router.push({ path: '/sessions/people', query: { person, part: 'sheet' } })
+function add() {
+  const names = namesIn(
+    pasted.value,
+    people.value.map(({ name }) => name),
+  )
+  if (names.length) clubs.edit(t('train.addPeople'), (draft) => void addPeople(draft, names))
+  charts.tell(t('train.nNew', { n: names.length }))
+  pasted.value = ''
+}
+const about = (one: ClubPerson) =>
+  [
+    isMinor(one) ? t('train.minor') : '',
+    isBeginner(one) ? t('train.firstMonths') : '',
+    ...(one.spares ?? []).map(({ part }) => t('train.spares', { part })),
+  ]
+    .filter(Boolean)
+    .join(', ')
+</script>
+
+<template>
+  <ListAndSheet :list="t('train.people')" first="list" headed="list">
+    <template #list>
+      <section class="list" :aria-label="t('train.people')">
+        <SessionTabs at="people" />
+        <h1>{{ t('train.people') }}</h1>
+        <form @submit.prevent="add">
+          <el-input
+            v-model="pasted"
+            type="textarea"
+            :rows="2"
+            :aria-label="t('train.pasteNames')"
+            :placeholder="t('train.pasteNamesHint')"
+            @keydown.stop
+          />
+          <el-button native-type="submit">{{ t('train.addThem') }}</el-button>
+        </form>
+        <ul>
+          <li v-for="one in people" :key="one.id">
+            <RowButton
+              class="row"
+              :class="{ here: one === here }"
+              :aria-current="one === here ? 'true' : undefined"
+              @click="show(one.id)"
+            >
+              <b>{{ one.name }}</b> <span class="muted small">{{ about(one) }}</span>
+            </RowButton>
+          </li>
+        </ul>
+      </section>
+    </template>
+    <PersonSheet v-if="here" :key="here.id" :person="here" />
+    <section v-else class="empty">
+      <p class="muted">{{ t('train.onlyWhatTheRestNeeds') }}</p>
+    </section>
+  </ListAndSheet>
+</template>
+
+<style scoped>
+.list {
+  display: grid;
+  gap: var(--space-12);
+  align-content: start;
+  padding: var(--space-16) var(--space-12);
+}
+
+form {
+  display: grid;
+  gap: var(--space-8);
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-8);
+  align-items: baseline;
+  width: 100%;
+  min-height: var(--control);
+  padding: var(--space-4) var(--space-8);
+  border-radius: var(--corner);
+}
+
+.row:hover {
+  background: var(--band);
+}
+
+.here {
+  background: var(--ours-soft);
+}
+
+.empty {
+  padding: var(--space-16);
+}
+</style>

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import InlineText from '../../../components/InlineText.vue'
+import NotesField from '../../../components/NotesField.vue'
+import PickList from '../../../components/PickList.vue'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { numberOf, valueOf } from '../../../components/events'
+import { removePerson, setPerson } from '../../../core/club/edits/people'
+import { AGE_BANDS, EXPERIENCE, isMinor, type ClubPerson } from '../../../core/club/person'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useClubs } from '../../../stores/clubs'
+import { t, type TrainKey } from '../../../words/train'
+
+/** Somebody of the club. All but the name is optional. */
+const props = defineProps<{ person: ClubPerson }>()
+const clubs = useClubs()
+const charts = useCharts()
+const router = useRouter()
+const AGES: Record<(typeof AGE_BANDS)[number], TrainKey> = {
+  'under-10': 'train.under10',
+  '10-13': 'train.from10',
+  '14-17': 'train.from14',
+  adult: 'train.adult',
+}
+const SO_FAR: Record<(typeof EXPERIENCE)[number], TrainKey> = {
+  'first-months': 'train.firstMonths',
+  some: 'train.someYears',
+  competes: 'train.competes',
+}
+const ages = AGE_BANDS.map((value) => ({ value, label: t(AGES[value]) }))
+const soFar = EXPERIENCE.map((value) => ({ value, label: t(SO_FAR[value]) }))
+const others = computed(() =>
+  present(clubs.club)
+    .people.filter(({ id }) => id !== props.person.id)
+    .map(({ id, name }) => ({ value: id, label: name })),
+)
+const spared = ref('')
+
+function set<F extends Exclude<keyof ClubPerson, 'id'>>(field: F, value: ClubPerson[F] | undefined) {
+  clubs.edit(t('train.changePerson', { name: props.person.name }), (draft) =>
+    setPerson(draft, props.person.id, field, value),
+  )
+}
+/** "Left shoulder": a side first, if there is one. */
+function addSpared() {
+  const [, side, part] = /^(left|right)?\s*(.+)$/i.exec(spared.value.trim()) ?? []
+  if (!part) return
+  const one = { part: part.toLowerCase(), ...(side ? { side: side.toLowerCase() as 'left' | 'right' } : {}) }
+  set('spares', [...(props.person.spares ?? []), one])
+  spared.value = ''
+}
+const clear = (at: number) => {
+  const left = (props.person.spares ?? []).filter((_, i) => i !== at)
+  set('spares', left.length ? left : undefined)
+}
+async function remove() {
+  const { id, name } = props.person
+  await router.push('/sessions/people')
+  clubs.edit(t('train.deletePerson', { name }), (draft) => removePerson(draft, id))
+  charts.tell(t('train.nameIsDeletedEverywhere', { name }), 'info', 'undo')
+}
+</script>
+
+<template>
+  <section class="person" :aria-label="person.name">
+    <h2>
+      <InlineText
+        :value="person.name"
+        :label="t('train.nameOrInitials')"
+        required
+        @change="(name) => set('name', name)"
+      />
+    </h2>
+    <div class="fields">
+      <label>
+        <span class="label">{{ t('train.age') }}</span>
+        <PickList :value="person.ageBand ?? 'adult'" :options="ages" @change="(age) => set('ageBand', age)" />
+      </label>
+      <label>
+        <span class="label">{{ t('train.experience') }}</span>
+        <PickList
+          :value="person.experience ?? 'first-months'"
+          :options="soFar"
+          @change="(one) => set('experience', one)"
+        />
+      </label>
+      <label>
+        <span class="label">{{ t('train.weight') }}</span>
+        <SteadyInput
+          type="number"
+          min="5"
+          max="300"
+          :value="person.weight ?? ''"
+          @change="(event) => set('weight', valueOf(event) ? numberOf(event) : undefined)"
+        />
+      </label>
+      <label>
+        <span class="label">{{ t('train.notWith') }}</span>
+        <el-select-v2
+          multiple
+          filterable
+          :model-value="person.notWith ?? []"
+          :options="others"
+          :placeholder="t('common.none')"
+          @update:model-value="(ids: string[]) => set('notWith', ids.length ? ids : undefined)"
+        />
+      </label>
+    </div>
+    <section :aria-label="t('train.whatMustBeSpared')">
+      <h3>{{ t('train.whatMustBeSpared') }}</h3>
+      <ul>
+        <li v-for="(one, i) in person.spares ?? []" :key="i" class="spared">
+          <span
+            >{{ [one.side, one.part].filter(Boolean).join(' ') }}
+            <span v-if="one.since" class="muted small">{{ t('train.sinceDay', { day: one.since }) }}</span></span
+          >
+          <el-button @click="clear(i)">{{ t('train.cleared') }}</el-button>
+        </li>
+      </ul>
+      <form @submit.prevent="addSpared">
+        <el-input v-model="spared" :aria-label="t('train.whatMustBeSpared')" :placeholder="t('train.leftShoulder')" />
+        <el-button native-type="submit">{{ t('train.spareIt') }}</el-button>
+      </form>
+    </section>
+    <el-checkbox
+      v-if="isMinor(person)"
+      :model-value="person.guardianAgrees ?? false"
+      @change="(on: boolean) => set('guardianAgrees', on || undefined)"
+      >{{ t('train.guardianAgrees') }}</el-checkbox
+    >
+    <p v-if="isMinor(person)" class="small muted">{{ t('train.aboutMinors') }}</p>
+    <NotesField :value="person.notes" @change="(notes) => set('notes', notes || undefined)" />
+    <el-popconfirm
+      :title="t('train.theLogKeepsSomeone')"
+      :confirm-button-text="t('train.deleteEverywhere')"
+      :cancel-button-text="t('train.keepThem')"
+      width="260"
+      @confirm="remove"
+    >
+      <template #reference>
+        <el-button class="delete">{{ t('train.deleteEverywhere') }}</el-button>
+      </template>
+    </el-popconfirm>
+  </section>
+</template>
+
+<style scoped>
+.person {
+  display: grid;
+  gap: var(--space-16);
+  align-content: start;
+  max-width: 620px;
+  padding: var(--space-16);
+}
+
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: var(--space-12);
+}
+
+.spared,
+form {
+  display: flex;
+  gap: var(--space-8);
+  align-items: center;
+  justify-content: space-between;
+  max-width: 420px;
+  margin-bottom: var(--space-4);
+}
+
+form .el-button {
+  flex: none;
+}
+
+.delete {
+  justify-self: start;
+}
+</style>

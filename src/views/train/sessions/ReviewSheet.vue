@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import NotesField from '../../../components/NotesField.vue'
+import { setSession } from '../../../core/club/edits/sessions'
+import { reviewOf } from '../../../core/club/review'
+import type { Session } from '../../../core/club/session'
+import { lookedAt } from '../../../core/club/walks'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useClubs } from '../../../stores/clubs'
+import PrintButton from '../../parts/print/PrintButton.vue'
+import { aboutText, blockTitle } from '../../parts/club/blocks'
+import { dayText } from '../../parts/club/days'
+import { ENDED_NAMES } from '../../parts/club/ended'
+import { t } from '../../../words/train'
+
+/** What came of a class: shown, drilled, landed live; how rounds ended; mistakes seen; notes. */
+const props = defineProps<{ session: Session }>()
+const clubs = useClubs()
+const charts = useCharts()
+const review = computed(() => reviewOf(present(clubs.club), props.session, charts.chart))
+const mistakes = computed(() =>
+  (props.session.walks ?? []).flatMap((walk) =>
+    Object.entries(walk.mistakes).map(([says, n]) => ({ says, n, pairs: lookedAt(walk) })),
+  ),
+)
+const titles = (blocks: Session['blocks']) =>
+  blocks.map((one) => aboutText(charts.chart, one) || blockTitle(one)).join(', ') || t('common.none')
+const setNotes = (notes: string) =>
+  clubs.edit(t('train.notesOfTheClass'), (draft) => setSession(draft, props.session.id, 'notes', notes || undefined))
+</script>
+
+<template>
+  <section class="review" :aria-label="t('train.review')">
+    <header>
+      <h1>{{ t('train.reviewOf', { day: dayText(session.when) }) }}</h1>
+      <PrintButton />
+    </header>
+    <dl>
+      <dt>{{ t('train.shown') }}</dt>
+      <dd>{{ titles(review.shown) }}</dd>
+      <dt>{{ t('train.drilled') }}</dt>
+      <dd>{{ titles(review.drilled) }}</dd>
+      <template v-if="session.nextTime?.length">
+        <dt>{{ t('train.nextTime') }}</dt>
+        <dd>{{ titles(session.nextTime) }}</dd>
+      </template>
+    </dl>
+    <section :aria-label="t('train.howRoundsEnded')">
+      <h2>{{ t('train.howRoundsEnded') }}</h2>
+      <ul v-if="review.rounds.length" class="ends">
+        <li v-for="one in review.rounds" :key="one.ended" class="panel">
+          <b>{{ one.n }}</b> {{ ENDED_NAMES[one.ended] }}
+        </li>
+      </ul>
+      <p v-else class="muted">{{ t('train.noRoundsLogged') }}</p>
+    </section>
+    <section v-if="review.landed.length" :aria-label="t('train.landedLive')">
+      <h2>{{ t('train.landedLive') }}</h2>
+      <ul>
+        <li v-for="one in review.landed" :key="one.move" class="landed">
+          <span>{{ one.name }}</span><b>{{ t('train.nOfTries', { n: one.lands, tries: one.tries }) }}</b>
+        </li>
+      </ul>
+      <p class="small muted">{{ t('train.theyCountInThePlan') }}</p>
+    </section>
+    <section v-if="mistakes.length" :aria-label="t('train.mistakesSeen')">
+      <h2>{{ t('train.mistakesSeen') }}</h2>
+      <ul>
+        <li v-for="(one, i) in mistakes" :key="i" class="landed">
+          <span>{{ one.says }}</span><b>{{ t('train.nOfPairs', { n: one.n, pairs: one.pairs }) }}</b>
+        </li>
+      </ul>
+    </section>
+    <NotesField :value="session.notes" @change="setNotes" />
+    <p class="off-paper">
+      <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{
+        t('train.thePlanOfTheClass')
+      }}</RouterLink>
+      <RouterLink to="/desk">{{ t('common.desk') }}</RouterLink>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.review {
+  display: grid;
+  gap: var(--space-16);
+  align-content: start;
+  max-width: 760px;
+  padding: var(--space-16);
+}
+
+header,
+.off-paper {
+  display: flex;
+  gap: var(--space-16);
+  align-items: center;
+  justify-content: space-between;
+}
+
+.off-paper {
+  justify-content: start;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: var(--space-4) var(--space-12);
+  margin: 0;
+}
+
+dt {
+  color: var(--muted);
+  font: var(--weight-strong) var(--type-body) / 1.4 var(--label);
+}
+
+dd {
+  margin: 0;
+}
+
+.ends {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-8);
+}
+
+.ends li {
+  padding: var(--space-8) var(--space-12);
+}
+
+.ends b {
+  font: var(--weight-strong) var(--type-title) / 1.1 var(--label);
+}
+
+.landed {
+  display: flex;
+  justify-content: space-between;
+  max-width: 480px;
+  padding: var(--space-4) 0;
+  border-top: 1px dotted var(--strong-line);
+}
+</style>
