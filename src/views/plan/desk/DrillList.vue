@@ -3,6 +3,7 @@ import { present } from '../../../core/sure'
 import { computed, ref } from 'vue'
 import { changeInWords, placeOfGain, sayGain } from '../../../core/say/gain'
 import type { Gain } from '../../../core/questions/gains'
+import { played } from '../../../stores/estimates'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
@@ -26,7 +27,12 @@ const goTo = (gain: Gain) => {
 const rows = computed(() =>
   (answer.value ?? [])
     .filter(({ gain }) => gain >= LEAST)
-    .map((gain) => ({ gain, ...sayGain(present(charts.chart), gain), with: changeInWords(gain), go: goTo(gain) })),
+    .map((gain) => ({
+      gain,
+      ...sayGain(played.value(present(charts.chart)), gain),
+      with: changeInWords(gain),
+      go: goTo(gain),
+    })),
 )
 const shown = computed(() => (showsAll.value ? rows.value : rows.value.slice(0, FEW)))
 </script>

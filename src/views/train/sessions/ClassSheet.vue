@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { Delete, VideoPlay } from '@element-plus/icons-vue'
-import { computed } from 'vue'
+import { Delete, MagicStick, VideoPlay } from '@element-plus/icons-vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import IconButton from '../../../components/IconButton.vue'
 import InlineText from '../../../components/InlineText.vue'
@@ -19,6 +19,7 @@ import { useClubs } from '../../../stores/clubs'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { dayText } from '../../parts/club/days'
 import BlockList from './BlockList.vue'
+import ProposalPanel from './ProposalPanel.vue'
 import WhoComes from './WhoComes.vue'
 import { remarkText } from './remarks'
 import { t } from '../../../words/train'
@@ -29,6 +30,7 @@ const clubs = useClubs()
 const charts = useCharts()
 const router = useRouter()
 
+const isProposing = ref(false)
 const timed = computed(() => timedBlocks(props.session))
 const remarks = computed(() =>
   planRemarks(props.session, (id) => lookUp(charts.chart?.moves ?? [], id)?.kind).map((one) =>
@@ -63,6 +65,9 @@ const begin = () => router.push({ path: '/mat', query: { class: props.session.id
         />
       </h1>
       <span class="tools off-paper">
+        <el-button :icon="MagicStick" :aria-expanded="isProposing" @click="isProposing = !isProposing">{{
+          t('train.propose')
+        }}</el-button>
         <el-button type="primary" :icon="VideoPlay" @click="begin">{{ t('train.onToTheMat') }}</el-button>
         <RouterLink :to="{ path: '/sessions/review', query: { class: session.id } }">{{
           t('train.review')
@@ -99,6 +104,7 @@ const begin = () => router.push({ path: '/mat', query: { class: props.session.id
     <ul v-if="remarks.length" class="remarks" :aria-label="t('train.whatDoesNotFit')">
       <li v-for="remark in remarks" :key="remark">{{ remark }}</li>
     </ul>
+    <ProposalPanel v-if="isProposing" :session="session" @done="isProposing = false" />
     <BlockList :session="session" :timed="timed" />
     <WhoComes :session="session" />
     <CautionLines class="on-paper" :lines="cautions" />

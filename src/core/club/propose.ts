@@ -1,0 +1,111 @@
+import type { Move } from '../chart/move'
+import type { Club } from './clubKind'
+import type { Session } from './session'
+
+/*
+ * What to train in the next class: one theme, few things, the minutes on each. Exact, because what minutes on a thing
+ * are worth rises ever more slowly and in the same way for all of them.
+ */
+
+/** Something that can be drilled: a move, perhaps as an answer, and what ten minutes in the end bring the start. */
+export interface Drillable {
+  move: string
+  reply?: string
+  /** What a class with it would be about: the band of positions that it is tried from. */
+  theme: string
+  /** Gain of the start, in worth, of one step of the drill. */
+  gain: number
+  /** It was shown lately and has not been drilled since. */
+  isDue: boolean
+}
+
+export interface Thing extends Drillable {
+  minutes: number
+  /** What these minutes are worth. */
+  worth: number
+}
+
+export interface Proposal {
+  theme: string
+  things: Thing[]
+  worth: number
+}
+
+/** Things in one class: more are not kept in mind. */
+export const MOST_THINGS = 3
+/** A thing gets no fewer minutes than this. */
+export const LEAST_MINUTES = 5
+/** Half of what a drill can bring is there after so many minutes. */
+const HALF_AFTER = 10
+/** What was shown and not drilled is on its way to being forgotten: it counts for so much more. */
+const DUE = 1.25
+/** Days after which something that was shown is no longer lately. */
+const LATELY = 21
+const DAY = 24 * 60 * 60 * 1000
+
+/** What minutes on one thing are worth, of its gain: 1 − 2^(−m/10). */
+export const shareAfter = (minutes: number): number => 1 - 2 ** (-minutes / HALF_AFTER)
+
+const weighed = ({ gain, isDue }: Drillable) => gain * (isDue ? DUE : 1)
+
+/** The best class of each theme, the best theme first; none where nothing would bring anything. */
+export function proposals(drillables: readonly Drillable[], minutes: number): Proposal[] {
+  const themes = [...new Set(drillables.map(({ theme }) => theme))]
+  return themes
+    .map((theme) =>
+      bestOf(
+        theme,
+        drillables.filter((one) => one.theme === theme && one.gain > 0),
+        minutes,
+      ),
+    )
+    .filter(({ things }) => things.length > 0)
+    .sort((a, b) => b.worth - a.worth)
+}
+
+/** Of so many things those that bring most are best, since minutes are worth the same share of each. */
+function bestOf(theme: string, drillables: readonly Drillable[], minutes: number): Proposal {
+  const sorted = drillables.toSorted((a, b) => weighed(b) - weighed(a))
+  const most = Math.min(MOST_THINGS, sorted.length, Math.floor(minutes / LEAST_MINUTES))
+  const some = Array.from({ length: most }, (_, i) => shared(sorted.slice(0, i + 1), minutes))
+  const worthOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * (one.isDue ? DUE : 1), 0)
+  const things = some.sort((a, b) => worthOf(b) - worthOf(a))[0] ?? []
+  return { theme, things, worth: worthOf(things) }
+}
+
+/** The minutes, one by one, each to the thing that it brings most. */
+function shared(some: readonly Drillable[], minutes: number): Thing[] {
+  const spent = some.map(() => LEAST_MINUTES)
+  const more = (one: Drillable, i: number) =>
+    weighed(one) * (shareAfter((spent[i] ?? 0) + 1) - shareAfter(spent[i] ?? 0))
+  for (let left = minutes - LEAST_MINUTES * some.length; left > 0; left--) {
+    const gains = some.map(more)
+    const best = gains.indexOf(Math.max(...gains))
+    spent[best] = (spent[best] ?? 0) + 1
+  }
+  return some.map((one, i) => ({ ...one, minutes: spent[i] ?? 0, worth: one.gain * shareAfter(spent[i] ?? 0) }))
+}
+
+/** Minutes of a class for its theme: all that are not warm-up, free rounds and cool-down. */
+export function themeMinutes({ minutes, blocks }: Pick<Session, 'minutes' | 'blocks'>): number {
+  const kept = blocks.filter(({ kind }) => kind === 'warm-up' || kind === 'free-rounds' || kind === 'cool-down')
+  return Math.max(0, minutes - kept.reduce((sum, one) => sum + one.minutes, 0))
+}
+
+/**
+ * Whether a move, or the position that it is tried from, was shown lately before a day (as 2026-11-28) and has not been
+ * drilled since.
+ */
+export function isDue({ sessions }: Pick<Club, 'sessions'>, move: Pick<Move, 'id' | 'from'>, day: string): boolean {
+  const isAbout = ({ about }: Session['blocks'][number]) =>
+    (about?.kind === 'move' && about.id === move.id) || (about?.kind === 'position' && about.id === move.from)
+  const days = (kinds: readonly string[]) =>
+    sessions
+      .filter(({ when, blocks }) => when < day && blocks.some((one) => kinds.includes(one.kind) && isAbout(one)))
+      .map(({ when }) => when)
+      .sort()
+  const shown = days(['watch']).at(-1)
+  const drilled = days(['try', 'flow-drill', 'rounds-from']).at(-1)
+  if (shown === undefined || Date.parse(day) - Date.parse(shown) > LATELY * DAY) return false
+  return drilled === undefined || drilled < shown
+}

@@ -1,0 +1,63 @@
+import { computed } from 'vue'
+import { bandsOf } from '../../../core/chart/bands'
+import type { Move } from '../../../core/chart/move'
+import { lookUp } from '../../../core/chart/lookUp'
+import { hurts, refusedFor, refusedOf, stillRefused } from '../../../core/club/protect'
+import { isDue, proposals, themeMinutes, type Drillable } from '../../../core/club/propose'
+import type { Session } from '../../../core/club/session'
+import { peopleOf } from '../../../core/club/whoIsThere'
+import type { Gain } from '../../../core/questions/gains'
+import { sayGain } from '../../../core/say/gain'
+import { present } from '../../../core/sure'
+import { played } from '../../../stores/estimates'
+import { useCharts } from '../../../stores/charts'
+import { useClubs } from '../../../stores/clubs'
+import { useQuestion } from '../../../stores/questions'
+
+/** Themes that are offered. */
+const MOST = 3
+
+/** What could be trained in a class: worked out from what the plan loses, who comes and what was shown before. */
+export function useProposing(session: () => Session) {
+  const clubs = useClubs()
+  const charts = useCharts()
+  const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
+
+  const kept = computed(() => {
+    const { guests, opened } = session()
+    const people = peopleOf(present(clubs.club), { people: session().people })
+    const refused = stillRefused(refusedFor(people, guests), opened)
+    const spares = people.flatMap((one) => one.spares ?? [])
+    return (move: Move) => refusedOf(move, refused).length > 0 || hurts(move, spares).length > 0
+  })
+
+  /** What a class is about: the band that a position lies in. */
+  const themes = computed(() => {
+    const bands = bandsOf(charts.chart?.positions ?? [])
+    return new Map(bands.flatMap(({ name, positions }) => positions.map(({ id }) => [id, name] as const)))
+  })
+
+  function drillable(gain: Gain): (Drillable & { says: string }) | null {
+    const { chart } = charts
+    if (!chart || gain.of !== 'drill') return null
+    const { target } = gain
+    const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
+    const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer?.move)
+    const theme = move && themes.value.get(move.from)
+    if (!move || theme === undefined || kept.value(move)) return null
+    return {
+      ...{ move: move.id, theme, gain: gain.gain, says: sayGain(played.value(chart), gain).detail },
+      ...(answer ? { reply: answer.reaction } : {}),
+      isDue: isDue(present(clubs.club), move, session().when),
+    }
+  }
+
+  const drillables = computed(() => (answer.value ?? []).flatMap((gain) => drillable(gain) ?? []))
+  const found = computed(() =>
+    answer.value ? proposals(drillables.value, themeMinutes(session())).slice(0, MOST) : null,
+  )
+  /** Why a thing is in a proposal. */
+  const why = ({ move, reply }: Drillable) =>
+    drillables.value.find((one) => one.move === move && one.reply === reply)?.says ?? ''
+  return { found, progress, why }
+}

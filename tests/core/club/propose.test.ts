@@ -1,0 +1,158 @@
+import fc from 'fast-check'
+import { produce } from 'immer'
+import { randomLcg } from 'd3-random'
+import { CLUB_KIND, emptyClub } from '../../../src/core/club/clubKind'
+import { addSession } from '../../../src/core/club/edits/sessions'
+import { takeProposal } from '../../../src/core/club/edits/takeProposal'
+import {
+  isDue,
+  LEAST_MINUTES,
+  MOST_THINGS,
+  proposals,
+  shareAfter,
+  themeMinutes,
+  type Drillable,
+} from '../../../src/core/club/propose'
+import { bandsOf } from '../../../src/core/chart/bands'
+import { checkDocument } from '../../../src/core/document/read'
+import { scenarioOf } from '../../../src/core/game/scenario'
+import { drillGains } from '../../../src/core/questions/gains'
+import { stepped } from '../../../src/core/questions/shifted'
+import { startWorth } from '../../../src/core/questions/solved'
+import { drillStep, withTries } from '../../../src/core/questions/target'
+import { demoPlan } from '../../fixtures/demoPlan'
+import { finished } from '../../reference/finished'
+
+const thing = (move: string, gain: number, more: Partial<Drillable> = {}): Drillable => ({
+  ...{ move, gain, theme: 'side', isDue: false },
+  ...more,
+})
+
+/** The most that any class of one theme is worth: all ways to give whole minutes to at most three things. */
+function bestByTrying(some: readonly Drillable[], minutes: number): number {
+  let best = 0
+  const go = (at: number, left: number, things: number, worth: number) => {
+    best = Math.max(best, worth)
+    if (at === some.length || things === MOST_THINGS) return
+    go(at + 1, left, things, worth)
+    const { gain, isDue: due } = some[at]
+    for (let m = LEAST_MINUTES; m <= left; m++)
+      go(at + 1, left - m, things + 1, worth + gain * (due ? 1.25 : 1) * shareAfter(m))
+  }
+  go(0, minutes, 0, 0)
+  return best
+}
+
+describe('a class that is proposed', () => {
+  it('is worth as much as the best of all that there are', () => {
+    const anything = fc.record({ gain: fc.double({ min: 0.0001, max: 0.05, noNaN: true }), isDue: fc.boolean() })
+    fc.assert(
+      fc.property(
+        fc.array(anything, { minLength: 1, maxLength: 5 }),
+        fc.integer({ min: 3, max: 28 }),
+        (some, minutes) => {
+          const things = some.map(({ gain, isDue: due }, i) => thing(`m${i}`, gain, { isDue: due }))
+          const [best] = proposals(things, minutes)
+          expect(best?.worth ?? 0).toBeCloseTo(bestByTrying(things, minutes), 12)
+          if (best) expect(best.things.reduce((sum, one) => sum + one.minutes, 0)).toBe(minutes)
+        },
+      ),
+      { seed: 4, numRuns: 150 },
+    )
+  })
+
+  it('has one theme, and what brings nothing in no class', () => {
+    const found = proposals(
+      [thing('a', 0.02), thing('b', 0.03, { theme: 'back' }), thing('c', -0.01), thing('d', 0, { theme: 'mount' })],
+      20,
+    )
+    expect(found.map(({ theme, things }) => [theme, things.map(({ move }) => move)])).toEqual([
+      ['back', ['b']],
+      ['side', ['a']],
+    ])
+    expect(proposals([thing('a', 0.02)], 4)).toEqual([])
+    // Half of what a drill brings is there after ten minutes.
+    expect(proposals([thing('a', 0.02)], 10)[0]?.worth).toBeCloseTo(0.01, 12)
+  })
+
+  it('knows what was shown lately and not drilled since', () => {
+    const club = produce(emptyClub('tern', 'Tern'), (draft) => {
+      for (const [when, kind, id] of [
+        ['2026-11-03', 'try', 'kimura'],
+        ['2026-11-10', 'watch', 'kimura'],
+        ['2026-11-12', 'watch', 'americana'],
+        ['2026-11-12', 'try', 'americana'],
+      ] as const) {
+        const about = { kind: 'move' as const, id }
+        draft.sessions.push({
+          id: `${when}-${kind}`,
+          when,
+          minutes: 60,
+          people: [],
+          blocks: [{ id: kind, kind, minutes: 5, about }],
+        })
+      }
+    })
+    const due = (id: string, day: string) => isDue(club, { id: id as never, from: 'side' as never }, day)
+    expect([due('kimura', '2026-11-17'), due('kimura', '2026-12-02'), due('kimura', '2026-11-10')]).toEqual([
+      true,
+      false,
+      false,
+    ])
+    expect([due('americana', '2026-11-17'), due('armbar', '2026-11-17')]).toEqual([false, false])
+  })
+
+  it('goes into the class: watched, tried, and worked from where it begins, in the minutes that there are', () => {
+    const plan = demoPlan()
+    const club = produce(emptyClub('tern', 'Tern'), (draft) => {
+      const id = addSession(draft, '2026-11-24')
+      const things = proposals([thing('americana', 0.03), thing('kimura', 0.02)], themeMinutes(draft.sessions[0]))[0]!
+        .things
+      takeProposal(draft, id, plan, 'Side control', things)
+    })
+    const [session] = club.sessions
+    expect(session?.theme).toBe('Side control')
+    expect(session?.blocks.map(({ kind }) => kind)).toEqual([
+      ...['warm-up', 'watch', 'try', 'watch', 'try', 'rounds-from', 'free-rounds', 'cool-down'],
+    ])
+    expect(session?.blocks.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(60)
+    expect(session?.blocks[5]).toMatchObject({ about: { kind: 'position', id: 'side-control-head-and-far-arm' } })
+    expect(checkDocument(CLUB_KIND, club)).toEqual([])
+  })
+
+  it('brings more than half of 200 random classes of the hour, with landing raised as the minutes say', () => {
+    const plan = demoPlan()
+    const scenario = scenarioOf(plan)
+    const themes = new Map(
+      bandsOf(plan.positions).flatMap(({ name, positions }) => positions.map(({ id }) => [id, name] as const)),
+    )
+    const drills = finished(drillGains(plan, scenario)).flatMap((gain) =>
+      gain.of === 'drill' && gain.target.of === 'move' ? [{ ...gain, target: gain.target }] : [],
+    )
+    const MINUTES = 35
+    /** What the start is worth after a class: each thing lands as much more as its minutes say. */
+    const after = (things: readonly { move: string; minutes: number }[]) =>
+      startWorth(
+        things.reduce((chart, { move, minutes }) => {
+          const { kind } = plan.moves.find(({ id }) => id === move)!
+          const step = drillStep(plan, kind) * shareAfter(minutes)
+          return withTries(chart, { of: 'move', move: move as never }, (tries) => stepped(tries, { of: 'lands' }, step))
+        }, plan),
+        scenario,
+      )!
+    const some = drills.map(({ target, gain }) =>
+      thing(target.move, gain, { theme: themes.get(plan.moves.find(({ id }) => id === target.move)!.from)! }),
+    )
+    const best = after(proposals(some, MINUTES)[0].things)
+    const random = randomLcg(0.19)
+    const own = plan.moves.filter(({ tries }) => tries)
+    const others = Array.from({ length: 200 }, () => {
+      const n = 1 + Math.floor(random() * MOST_THINGS)
+      const moves = Array.from({ length: n }, () => own[Math.floor(random() * own.length)].id)
+      return after([...new Set(moves)].map((move) => ({ move, minutes: Math.floor(MINUTES / n) })))
+    }).sort((a, b) => a - b)
+    expect(best).toBeGreaterThan(others[100])
+    // And not by a hair: it is among the best tenth.
+    expect(best).toBeGreaterThan(others[180])
+  })
+})
