@@ -11,7 +11,20 @@ const FIRST = 200
 const MORE = 120
 /** So long after a screen stands, in milliseconds, what it fetches by itself has come. */
 const QUIET = 5000
-const SCREENS = ['slope', 'worksheet', 'runs', 'holds', 'score', 'shelf', 'rules', 'charts', 'settings']
+const SCREENS = [
+  'slope',
+  'worksheet',
+  'runs',
+  'holds',
+  'score',
+  'shelf',
+  'rules',
+  'charts',
+  'settings',
+  'sessions',
+  'mat',
+  'walk',
+]
 
 /** How much script one waits for: at the first visit, on the Desk with a plan, and on each other screen after it. */
 export async function benchWeight(): Promise<Row[]> {

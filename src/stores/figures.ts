@@ -1,6 +1,5 @@
-import { whenever } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { ruleSetOf, scores } from '../core/chart/rules/ruleSets'
 import { setScenario as changeScenario } from '../core/game/edits/scenario'
 import { scenarioOf, type Scenario } from '../core/game/scenario'
@@ -23,9 +22,15 @@ export const useFigures = defineStore('figures', () => {
   const { solver, clear, ...found } = useSolving(() => charts.chart?.id)
   const scenario = computed<Scenario | null>(() => (charts.chart ? scenarioOf(charts.chart) : null))
 
+  /** The log of a club is read first, where there is one: no figure is shown that changes a moment later. */
+  const club = wantEstimates()
+  const waits = ref(club !== null)
+  void club?.then(() => (waits.value = false))
+
   /** Computes all figures of the chart as it is now. */
   function solve() {
     const { chart } = charts
+    if (waits.value) return
     if (!chart?.positions.length) {
       solver.cancel()
       return void clear()
@@ -33,9 +38,7 @@ export const useFigures = defineStore('figures', () => {
     performance.mark(CHANGE_MARK)
     solver.solve(played.value(chart), scenarioOf(chart))
   }
-  watch([() => charts.chart, played], solve, { immediate: true })
-  // What was logged is read once there is something to look at.
-  whenever(found.figures, wantEstimates, { once: true })
+  watch([() => charts.chart, played, waits], solve, { immediate: true })
 
   /** The rules in force, if any; and the points that they give an exchange, for us and against us. */
   const rules = computed(() => ruleSetOf(scenario.value?.rules, charts.chart?.settings?.ruleSets))

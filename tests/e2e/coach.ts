@@ -23,9 +23,23 @@ export async function openDemoWithRound(page: Page): Promise<void> {
     .first()
     .click()
   await expect(page.getByRole('article').getByText('Tap early').first()).toBeVisible()
+  await openDemoClub(page)
+  await page.goto('/#/desk')
   // No tip of what was pressed stays.
   await page.mouse.move(0, 0)
   await page.keyboard.press('Escape')
+}
+
+/** The demo club with a class on the mats: a round is on, and one is asked what is tried. */
+export async function openDemoClub(page: Page): Promise<void> {
+  await page.goto('/#/sessions')
+  await page.getByRole('button', { name: 'Open the demo club' }).click()
+  await expect(page.getByRole('heading', { name: 'The flank of the turtle' })).toBeVisible()
+  await page.goto('/#/mat')
+  await page.getByRole('button', { name: 'Begin the class' }).click()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next' }).click()
+  await page.getByRole('article', { name: 'Mat 1' }).getByRole('button', { name: 'Start' }).click()
+  await expect(page.getByRole('link', { name: 'Log' })).toBeVisible()
 }
 
 /** Waits until the figures of the newest chart are on the screen and it is kept. */

@@ -18,6 +18,15 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'rounds', path: '/runs/rounds' },
   { name: 'beat', path: '/runs/beat' },
   { name: 'what-if', path: '/runs/what-if' },
+  { name: 'sessions', path: '/sessions?part=sheet' },
+  { name: 'sessions-list', path: '/sessions?part=list' },
+  { name: 'sessions-block', path: '/sessions?block=watch&part=about' },
+  { name: 'people', path: '/sessions/people' },
+  { name: 'person', path: '/sessions/people?person=bram&part=sheet' },
+  { name: 'review', path: '/sessions/review?class=class-2026-11-19' },
+  { name: 'mat', path: '/mat' },
+  { name: 'mat-log', path: '/mat/1' },
+  { name: 'walk', path: '/walk' },
   { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
   { name: 'shelf-list', path: '/shelf?part=list' },
   { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },
@@ -40,6 +49,7 @@ const TITLES: Record<string, string> = {
   score: 'Limb score',
   'worksheet-paper': 'Positions on paper',
   'see-and-do': 'See-and-do',
+  walk: 'Walk round',
 }
 
 /** Goes to a screen and waits until it is drawn with its figures. */

@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { followTips, tipped } from '../../components/tips'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useActing } from '../../stores/acting'
 import { useCharts } from '../../stores/charts'
 import { provideAsking } from '../parts/figures/ask'
@@ -45,9 +45,12 @@ const hasRail = useHasRail()
 /** The room of the bar is kept from the start where a chart will be opened. */
 const hasBar = computed(() => (charts.isReady || charts.chart ? charts.chart?.positions.length : charts.isExpected))
 const route = useRoute()
-const isWhole = computed(() => route.meta.isWhole)
+const router = useRouter()
+/** Where one is, or is about to be where the page has just been opened. */
+const at = computed(() => (route.matched.length ? route : router.resolve(location.hash.slice(1) || '/')))
+const isWhole = computed(() => at.value.meta.isWhole)
 /** The worth of the plan stands over what is about the plan. */
-const isOther = computed(() => route.meta.isWhole || route.path.startsWith('/sessions'))
+const isOther = computed(() => at.value.meta.isWhole || at.value.path.startsWith('/sessions'))
 const waits = useWaitsForFigures()
 const screen = ref<HTMLElement>()
 const isPaletteOpen = ref(false)

@@ -168,4 +168,9 @@ header {
   padding-left: var(--space-16);
   list-style: decimal;
 }
+
+.points li {
+  min-height: var(--target);
+  padding: var(--space-4) 0;
+}
 </style>
