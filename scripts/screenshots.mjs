@@ -10,9 +10,7 @@ const PICTURES = [
   { name: 'worksheet', path: SHEET },
   { name: 'slope', path: '/#/slope' },
   { name: 'holds', path: '/#/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
-  { name: 'holds-back', path: '/#/holds/back-top-arm-trapped' },
   { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
-  { name: 'score-dark', path: '/#/score/two-arms-and-the-roll', height: 1020, colorScheme: 'dark' },
   { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
   { name: 'runs', path: '/#/runs' },
   { name: 'side-by-side', path: '/#/runs/side-by-side' },
@@ -23,9 +21,28 @@ const PICTURES = [
   { name: 'charts', path: '/#/charts' },
   { name: 'settings', path: '/#/settings' },
   { name: 'worksheet-phone', path: '/#/worksheet/underhook-head-clear', width: 390, height: 844 },
+  { name: 'sessions', path: '/#/sessions?block=rounds', before: openClub },
+  { name: 'mat', path: '/#/mat', before: beginClass, width: 390, height: 844 },
+  { name: 'mat-log', path: '/#/mat/1', before: beginClass, width: 390, height: 844, colorScheme: 'dark' },
   { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },
-  { name: 'worksheet-dark', path: SHEET, colorScheme: 'dark' },
 ]
+
+/** Opens the demo club. */
+async function openClub(page) {
+  await page.goto(`${base}/#/sessions`)
+  await page.getByRole('button', { name: 'Open the demo club' }).click()
+  await page.getByRole('heading', { name: 'The flank of the turtle' }).waitFor()
+}
+
+/** Opens the demo club with a class on the mats and a round on. */
+async function beginClass(page) {
+  await openClub(page)
+  await page.goto(`${base}/#/mat`)
+  await page.getByRole('button', { name: 'Begin the class' }).click()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next' }).click()
+  await page.getByRole('button', { name: 'Start' }).last().click()
+  await page.getByRole('article', { name: 'Mat 1' }).getByRole('button', { name: 'Start' }).click()
+}
 
 const server = makeApp().listen(0, 'localhost')
 await new Promise((ready) => server.once('listening', ready))
@@ -34,7 +51,7 @@ const browser = await chromium.launch({
   executablePath: chromiumPath(),
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, path, colorScheme = 'light', width = 1280, height = 800, scroll, wait = 2500 } of PICTURES) {
+for (const { name, path, colorScheme = 'light', width = 1280, height = 800, scroll, before, wait = 2500 } of PICTURES) {
   const page = await browser.newPage({
     viewport: { width, height },
     colorScheme,
@@ -44,6 +61,7 @@ for (const { name, path, colorScheme = 'light', width = 1280, height = 800, scro
   })
   await page.goto(`${base}/#/demo`)
   await page.getByRole('heading', { name: 'What costs us most' }).waitFor()
+  if (before) await before(page)
   await page.goto(base + path)
   await page.waitForTimeout(wait)
   await page.locator('.el-skeleton').first().waitFor({ state: 'detached' })
