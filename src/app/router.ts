@@ -1,4 +1,5 @@
 import { scrollBehavior } from '../views/frame/arriving'
+import { useHandedOver } from '../views/parts/club/handedOver'
 import type { WordKey } from '../words'
 import { createRouter, createWebHashHistory, type RouteRecordRaw } from 'vue-router'
 
@@ -12,6 +13,8 @@ declare module 'vue-router' {
     screen?: WordKey
   }
 }
+
+const handedOver = useHandedOver()
 
 /** What is known of a screen: its name, and, for most, that it is about the open chart. */
 const about = (screen: WordKey) => ({ screen })
@@ -81,3 +84,9 @@ const routes: RouteRecordRaw[] = [
 ]
 
 export const router = createRouter({ history: createWebHashHistory(), routes, scrollBehavior })
+
+/** A device that was handed over shows the log of its mat, and nothing else. */
+router.beforeEach(({ path }) => {
+  const { mat } = handedOver.value
+  return !mat || path === `/mat/${mat}` || `/mat/${mat}`
+})

@@ -4,6 +4,8 @@ import { resetLeft } from '../../../core/club/edits/liveRounds'
 import { clockText, SECOND } from '../../../core/club/live/clock'
 import type { Mat } from '../../../core/club/live/liveRecords'
 import { useCharts } from '../../../stores/charts'
+import { useHandedOver } from '../../parts/club/handedOver'
+import HandOver from './HandOver.vue'
 import { lastPressed } from './lastPressed'
 import { useLiveClass } from './live'
 import { useLogPresses } from './logPresses'
@@ -17,13 +19,15 @@ const { now, block, initialsOf } = useLiveClass()
 const { shown, place, begin, undo } = useLogPresses(() => props.mat)
 const left = computed(() => (block.value?.work ?? 60) * SECOND - (now.value - (props.mat.round?.since ?? now.value)))
 const reset = computed(() => resetLeft(props.mat, now.value))
+const handed = useHandedOver()
 const last = computed(() => lastPressed(charts.chart, props.mat))
 </script>
 
 <template>
   <section class="log" :aria-label="t('train.logOfMat', { n: mat.n })">
     <header>
-      <RouterLink to="/mat" class="leave">{{ t('train.matN', { n: mat.n }) }}</RouterLink>
+      <span v-if="handed.mat">{{ t('train.matN', { n: mat.n }) }}</span>
+      <RouterLink v-else to="/mat" class="leave">{{ t('train.matN', { n: mat.n }) }}</RouterLink>
       <span class="last" aria-live="polite">{{ last }}</span>
       <el-button class="undo press" :disabled="!last" @click="undo">{{ t('train.undo') }}</el-button>
     </header>
@@ -41,7 +45,8 @@ const last = computed(() => lastPressed(charts.chart, props.mat))
         <b v-for="id in mat.queue[0]?.people.slice(0, 2) ?? []" :key="id">{{ initialsOf(id) }}</b>
       </p>
       <h1>{{ reset > 0 ? t('train.letGoReset', { n: Math.ceil(reset / SECOND) }) : t('train.nextRound') }}</h1>
-      <el-button class="start" :disabled="reset > 0 || !mat.queue.length" @click="begin">{{
+      <HandOver :mat="mat.n" />
+      <el-button class="start press" :disabled="reset > 0 || !mat.queue.length" @click="begin">{{
         t('train.startTheRound')
       }}</el-button>
     </template>

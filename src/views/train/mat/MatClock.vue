@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router'
 import { useCharts } from '../../../stores/charts'
 import { aboutText, blockTitle, roundsText } from '../../parts/club/blocks'
 import BehindOffers from './BehindOffers.vue'
+import CallerPanel from './CallerPanel.vue'
 import MatTile from './MatTile.vue'
 import TodayPeople from './TodayPeople.vue'
 import { useGoing } from './going'
@@ -18,7 +19,7 @@ const { live, session, block, next, face, isRunning, behind, offers, now, hasMat
 const charts = useCharts()
 const router = useRouter()
 const { goOn } = useGoing()
-const isOpen = ref<'people' | 'offers' | null>(null)
+const isOpen = ref<'people' | 'offers' | 'calls' | null>(null)
 
 const toggle = () =>
   isRunning.value
@@ -44,11 +45,18 @@ const PHASES = { work: t('train.work'), rest: t('train.rest'), open: '', done: t
         @click="isOpen = isOpen === 'offers' ? null : 'offers'"
         >{{ t('train.minutesBehind', { n: Math.round(behind) }) }}</el-button
       >
+      <el-button
+        v-if="block.about"
+        :aria-expanded="isOpen === 'calls'"
+        @click="isOpen = isOpen === 'calls' ? null : 'calls'"
+        >{{ t('train.calls') }}</el-button
+      >
       <el-button :aria-expanded="isOpen === 'people'" @click="isOpen = isOpen === 'people' ? null : 'people'">{{
         t('train.whoIsHere')
       }}</el-button>
     </header>
     <BehindOffers v-if="isOpen === 'offers'" :offers="offers" @done="isOpen = null" />
+    <CallerPanel v-else-if="isOpen === 'calls'" :key="block.id" @close="isOpen = null" />
     <TodayPeople v-else-if="isOpen === 'people'" @close="isOpen = null" />
     <template v-else>
       <h1 class="far">{{ blockTitle(block) }}</h1>

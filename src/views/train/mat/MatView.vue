@@ -5,6 +5,8 @@ import { useRoute } from 'vue-router'
 import { useClubs } from '../../../stores/clubs'
 import NoClub from '../../parts/club/NoClub.vue'
 import BeginClass from './BeginClass.vue'
+import { useHandedOver } from '../../parts/club/handedOver'
+import HandOver from './HandOver.vue'
 import LogView from './LogView.vue'
 import MatClock from './MatClock.vue'
 import { provideLive } from './live'
@@ -15,6 +17,7 @@ const clubs = useClubs()
 void clubs.start()
 clubs.onScreen()
 const route = useRoute()
+const handed = useHandedOver()
 const live = provideLive()
 const mat = computed(() => live.live.value?.mats.find(({ n }) => n === Number(route.params.n)))
 
@@ -34,8 +37,9 @@ watch(
   <template v-if="clubs.isReady">
     <NoClub v-if="!clubs.club" />
     <WholeFrame v-else>
-      <BeginClass v-if="!live.live.value" />
-      <LogView v-else-if="mat" :key="mat.n" :mat="mat" />
+      <LogView v-if="mat" :key="mat.n" :mat="mat" />
+      <HandOver v-else-if="handed.mat" :mat="handed.mat" />
+      <BeginClass v-else-if="!live.live.value" />
       <MatClock v-else />
     </WholeFrame>
   </template>
