@@ -1,4 +1,15 @@
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsString, Max, Min } from 'class-validator'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsMilitaryTime,
+  IsObject,
+  IsString,
+  Max,
+  Min,
+} from 'class-validator'
 import { constraint, IsDay, isMapOf, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { RESISTANCES, type Resistance } from '../match/tryLog'
 
@@ -78,6 +89,8 @@ export class Walk {
 export class Session {
   @IsRecordId() id!: string
   @IsDay() when!: string
+  /** When it begins, as 19:30. */
+  @Optional() @IsMilitaryTime() at?: string
   @Optional() @IsWord() theme?: string
   @IsInt() @Min(1) @Max(600) minutes!: number
   /** Ids of people. */

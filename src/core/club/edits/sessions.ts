@@ -43,8 +43,8 @@ export function addSession(club: Club, when: string): string {
   const left = (before?.nextTime ?? []).map(({ id: _, ...block }) => block)
   const at = USUAL.findIndex(({ kind }) => kind === 'rounds-from')
   const blocks = withIds(left.length ? [...USUAL.slice(0, at), ...left, ...USUAL.slice(at)] : USUAL)
-  const room = before?.room ? { room: before.room } : {}
-  club.sessions.push({ id, when, minutes: before?.minutes ?? 60, people: before?.people ?? [], blocks, ...room })
+  const same = { ...(before?.room ? { room: before.room } : {}), ...(before?.at ? { at: before.at } : {}) }
+  club.sessions.push({ id, when, minutes: before?.minutes ?? 60, people: before?.people ?? [], blocks, ...same })
   return id
 }
 

@@ -9,8 +9,8 @@ import { useLiveClass } from './live'
 import { t } from '../../../words/train'
 
 /**
- * Calls out what they do, as often as the chart says and more of what leaks. The next call waits for a press, or for the
- * pace that the coach sets; each is a large word as well as a voice.
+ * Calls out what they do, as often as the chart says and more of what leaks. The next call waits for a press, or for
+ * the coach's pace; each is a large word as well as a voice.
  */
 const emit = defineEmits<{ close: [] }>()
 const charts = useCharts()

@@ -20,6 +20,10 @@ const { shown, place, begin, undo } = useLogPresses(() => props.mat)
 const left = computed(() => (block.value?.work ?? 60) * SECOND - (now.value - (props.mat.round?.since ?? now.value)))
 const reset = computed(() => resetLeft(props.mat, now.value))
 const handed = useHandedOver()
+const next = computed(() => {
+  const [us, them] = props.mat.queue[0]?.people ?? []
+  return us === undefined || them === undefined ? null : { us, them }
+})
 const last = computed(() => lastPressed(charts.chart, props.mat))
 </script>
 
@@ -42,11 +46,13 @@ const last = computed(() => lastPressed(charts.chart, props.mat))
     </template>
     <template v-else>
       <p class="who">
-        <b v-for="id in mat.queue[0]?.people.slice(0, 2) ?? []" :key="id">{{ initialsOf(id) }}</b>
+        <template v-if="next">
+          <b>{{ initialsOf(next.us) }}</b> {{ t('train.attacks') }} <b>{{ initialsOf(next.them) }}</b>
+        </template>
       </p>
       <h1>{{ reset > 0 ? t('train.letGoReset', { n: Math.ceil(reset / SECOND) }) : t('train.nextRound') }}</h1>
       <HandOver :mat="mat.n" />
-      <el-button class="start press" :disabled="reset > 0 || !mat.queue.length" @click="begin">{{
+      <el-button class="start press" :disabled="reset > 0 || !next" @click="begin">{{
         t('train.startTheRound')
       }}</el-button>
     </template>

@@ -9,7 +9,7 @@ import { t } from '../../../words/train'
 
 /** A mat: who is on, who attacks, for how long; a press begins a round, and one ends it. */
 const props = defineProps<{ mat: Mat }>()
-const { now, block, start, initialsOf, nameOf, edit } = useLiveClass()
+const { now, block, start, initialsOf, nameOf, endsAtHadIt, edit } = useLiveClass()
 /** What ends a round, as a coach alone notes it; time ends by itself. */
 const ENDS = ['had-it', 'tap', 'out', 'reversed', 'no-result'] as const
 const most = computed(() => (block.value?.work ?? 60) * SECOND)
@@ -40,6 +40,7 @@ const end = (ended: Ended) => edit(ENDED_NAMES[ended], (draft) => endRound(draft
       }}</span>
     </p>
     <p v-else class="muted">{{ t('train.nobodyIsNext') }}</p>
+    <p v-if="on && endsAtHadIt([on.us, on.them])" class="small had-it">{{ t('train.itEndsAtHadIt') }}</p>
     <template v-if="mat.round">
       <div class="ends">
         <el-button v-for="one in ENDS" :key="one" class="press" @click="end(one)">{{ ENDED_NAMES[one] }}</el-button>
@@ -83,6 +84,10 @@ header,
 .who b,
 .seconds {
   font: var(--weight-strong) var(--type-title) / 1.1 var(--label);
+}
+
+.had-it {
+  color: var(--caution);
 }
 
 .ends {

@@ -4,6 +4,7 @@ import { timedBlocks } from '../../../core/club/classPlan'
 import { endTimedOut } from '../../../core/club/edits/liveRounds'
 import { clockFace, spentIn } from '../../../core/club/live/clock'
 import { minutesBehind, offersFor } from '../../../core/club/live/behind'
+import { isBeginner, isMinor } from '../../../core/club/person'
 import { initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
 import { startOf } from '../../../core/club/blockMoves'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -54,6 +55,9 @@ function useLive() {
   return {
     ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, hasMats },
     ...{ edit, signals, initialsOf: (id: string) => initials.value.get(id) ?? t('train.someone') },
+    /** Whether a round of these people ends where somebody is caught: nothing is put on until a tap. */
+    endsAtHadIt: (ids: readonly string[]) =>
+      people.value.some((one) => ids.includes(one.id) && (isBeginner(one) || isMinor(one))),
     nameOf: (id: string) => lookUp(people.value, id)?.name ?? t('train.someone'),
   }
 }

@@ -106,11 +106,21 @@ const NUMBERS = [
     </label>
     <label>
       <span class="label">{{ t('train.howMuchTheyResist') }}</span>
-      <PickList :value="block.resistance" :options="resistances" @change="(one) => set('resistance', one)" />
+      <PickList
+        :value="block.resistance"
+        :options="resistances"
+        :placeholder="t('common.none')"
+        @change="(one) => set('resistance', one)"
+      />
     </label>
     <label>
       <span class="label">{{ t('train.withWhom') }}</span>
-      <PickList :value="block.withWhom" :options="WITH_WHOM" @change="(one) => set('withWhom', one)" />
+      <PickList
+        :value="block.withWhom"
+        :options="WITH_WHOM"
+        :placeholder="t('common.none')"
+        @change="(one) => set('withWhom', one)"
+      />
     </label>
     <el-checkbox
       :model-value="block.isStanding ?? false"
@@ -162,6 +172,10 @@ header {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: var(--space-8);
+}
+
+p .label {
+  display: block;
 }
 
 .points {

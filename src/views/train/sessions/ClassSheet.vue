@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Delete, MagicStick, VideoPlay } from '@element-plus/icons-vue'
+import { Calendar, Delete, MagicStick, VideoPlay } from '@element-plus/icons-vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import IconButton from '../../../components/IconButton.vue'
@@ -16,6 +16,7 @@ import CautionLines from '../../../components/CautionLines.vue'
 import { lastOf } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
+import { download } from '../../parts/files/download'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { dayText } from '../../parts/club/days'
 import BlockList from './BlockList.vue'
@@ -50,6 +51,12 @@ function remove() {
   if (!clubs.edit(t('train.removeTheClass'), (draft) => removeSession(draft, props.session.id))) return
   charts.tell(t('train.theClassOfDayIsRemoved', { day: dayText(props.session.when) }), 'info', 'undo')
 }
+/** The calendar's words are fetched when somebody wants them. */
+async function save() {
+  const { calendarOf } = await import('../../parts/club/calendar')
+  const text = calendarOf(clubs.club?.title ?? '', props.session, charts.chart)
+  download(new Blob([text], { type: 'text/calendar' }), `${props.session.id}.ics`)
+}
 const begin = () => router.push({ path: '/mat', query: { class: props.session.id } })
 </script>
 
@@ -73,6 +80,7 @@ const begin = () => router.push({ path: '/mat', query: { class: props.session.id
           t('train.review')
         }}</RouterLink>
         <PrintButton />
+        <IconButton :icon="Calendar" :name="t('train.forTheCalendar')" @click="save" />
         <IconButton :icon="Delete" :name="t('train.removeTheClass')" @click="remove" />
       </span>
     </header>
@@ -84,6 +92,15 @@ const begin = () => router.push({ path: '/mat', query: { class: props.session.id
           class="day"
           :value="session.when"
           @change="(event) => set('when', valueOf(event), t('train.day'))"
+        />
+      </label>
+      <label>
+        <span class="label">{{ t('train.at') }}</span>
+        <SteadyInput
+          type="time"
+          class="time"
+          :value="session.at ?? ''"
+          @change="(event) => set('at', valueOf(event) || undefined, t('train.at'))"
         />
       </label>
       <label>
@@ -147,6 +164,10 @@ header {
 
 .number {
   width: 84px;
+}
+
+.time {
+  width: 112px;
 }
 
 .sum {

@@ -2,9 +2,11 @@
 import { computed } from 'vue'
 import NotesField from '../../../components/NotesField.vue'
 import { setSession } from '../../../core/club/edits/sessions'
+import { isMuch, loadsOf } from '../../../core/club/load'
 import { reviewOf } from '../../../core/club/review'
 import type { Session } from '../../../core/club/session'
 import { lookedAt } from '../../../core/club/walks'
+import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
@@ -19,6 +21,8 @@ const props = defineProps<{ session: Session }>()
 const clubs = useClubs()
 const charts = useCharts()
 const review = computed(() => reviewOf(present(clubs.club), props.session, charts.chart))
+const loads = computed(() => loadsOf(present(clubs.club), props.session))
+const nameOf = (id: string) => lookUp(present(clubs.club).people, id)?.name ?? t('train.someone')
 const mistakes = computed(() =>
   (props.session.walks ?? []).flatMap((walk) =>
     Object.entries(walk.mistakes).map(([says, n]) => ({ says, n, pairs: lookedAt(walk) })),
@@ -63,6 +67,16 @@ const setNotes = (notes: string) =>
         </li>
       </ul>
       <p class="small muted">{{ t('train.theyCountInThePlan') }}</p>
+    </section>
+    <section v-if="loads.length" :aria-label="t('train.whoWasCaught')">
+      <h2>{{ t('train.whoWasCaught') }}</h2>
+      <ul>
+        <li v-for="one in loads" :key="one.person" class="landed" :class="{ much: isMuch(one) }">
+          <span>{{ nameOf(one.person) }}</span><b>{{
+            t('train.caughtInClassAndWeek', { n: one.inClass, week: one.inWeek })
+          }}</b>
+        </li>
+      </ul>
     </section>
     <section v-if="mistakes.length" :aria-label="t('train.mistakesSeen')">
       <h2>{{ t('train.mistakesSeen') }}</h2>
@@ -131,6 +145,10 @@ dd {
 
 .ends b {
   font: var(--weight-strong) var(--type-title) / 1.1 var(--label);
+}
+
+.much {
+  color: var(--caution);
 }
 
 .landed {

@@ -1,0 +1,37 @@
+import type { Club } from './clubKind'
+
+/** How often somebody was locked or strangled: caught and released, or until they tapped. */
+export interface Load {
+  person: string
+  inClass: number
+  /** In the seven days up to and with the class. */
+  inWeek: number
+}
+
+const CAUGHT = ['tap', 'had-it']
+const WEEK = 7 * 24 * 60 * 60 * 1000
+/** From so often in a class on somebody has had enough of it for the day; in a week, of twice as much. */
+export const MUCH = 5
+
+/** The load of everybody who was caught in a class, the most first. */
+export function loadsOf({ rounds }: Pick<Club, 'rounds'>, session: { id: string; when: string }): Load[] {
+  const caught = rounds.filter(({ ended }) => CAUGHT.includes(ended))
+  const isInWeek = (when: string) => {
+    const ago = Date.parse(session.when) - Date.parse(when)
+    return ago >= 0 && ago < WEEK
+  }
+  const people = [...new Set(caught.flatMap(({ session: id, them }) => (id === session.id && them ? [them] : [])))]
+  return people
+    .map((person) => {
+      const theirs = caught.filter(({ them }) => them === person)
+      return {
+        person,
+        inClass: theirs.filter((one) => one.session === session.id).length,
+        inWeek: theirs.filter(({ when }) => isInWeek(when)).length,
+      }
+    })
+    .sort((a, b) => b.inClass - a.inClass || b.inWeek - a.inWeek)
+}
+
+/** Whether that is a lot for one class, or for a week. */
+export const isMuch = ({ inClass, inWeek }: Load): boolean => inClass >= MUCH || inWeek >= 2 * MUCH

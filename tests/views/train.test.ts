@@ -1,0 +1,74 @@
+import { TextEncoder } from 'node:util'
+import { calendarOf } from '../../src/views/parts/club/calendar'
+import { blockTitle, roundsText } from '../../src/views/parts/club/blocks'
+import { dayText } from '../../src/views/parts/club/days'
+import { aboutOf, subjects } from '../../src/views/train/sessions/subjects'
+import { refusedText, remarkText } from '../../src/views/train/sessions/remarks'
+import type { Session } from '../../src/core/club/session'
+import { demoPlan } from '../fixtures/demoPlan'
+
+// The page of these tests has none.
+Object.assign(globalThis, { TextEncoder })
+const plan = demoPlan()
+const session: Session = {
+  ...{ id: 'tuesday', when: '2026-11-24', at: '18:30', theme: 'Turtle', minutes: 60, people: ['ana'] },
+  blocks: [
+    { id: 'warm', kind: 'warm-up', minutes: 10 },
+    { id: 'try', kind: 'try', minutes: 20, about: { kind: 'move', id: 'kimura', chart: plan.id }, title: 'Now you' },
+  ],
+}
+
+/** The lines of an iCalendar text, unfolded: RFC 5545, 3.1. */
+const linesOf = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n')
+
+describe('a class in words', () => {
+  it('goes to the calendar with its hour and its blocks, and names nobody', () => {
+    const text = calendarOf('Tern Street', session, plan)
+    const lines = linesOf(text)
+    expect([lines[0], lines.filter(Boolean).at(-1)]).toEqual(['BEGIN:VCALENDAR', 'END:VCALENDAR'])
+    const fields = new Map(lines.map((line) => [line.split(/[:;]/)[0], line.slice(line.indexOf(':') + 1)]))
+    const at = (stamp = '') =>
+      Date.parse(stamp.replace(/^(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)Z$/, '$1-$2-$3T$4:$5:$6Z'))
+    expect(at(fields.get('DTSTART'))).toBe(new Date(2026, 10, 24, 18, 30).getTime())
+    expect(at(fields.get('DTEND')) - at(fields.get('DTSTART'))).toBe(60 * 60_000)
+    expect(fields.get('SUMMARY')).toBe('Turtle')
+    expect(fields.get('DESCRIPTION')).toBe('0 min: Warm-up\\n10 min: Now you Kimura')
+    expect(text).not.toContain('ana')
+    expect(calendarOf('Tern Street', { ...session, theme: undefined } as never, null)).toContain('SUMMARY:Tern Street')
+  })
+
+  it('says blocks and their rounds', () => {
+    expect(session.blocks.map(blockTitle)).toEqual(['Warm-up', 'Now you'])
+    const rounds = { id: 'r', kind: 'free-rounds' as const, minutes: 10, work: 95, rounds: 3 }
+    expect([roundsText(rounds), roundsText({ ...rounds, rest: 20 }), roundsText(session.blocks[0])]).toEqual([
+      ...['3 × 1:35', '3 × 1:35, rest 0:20', ''],
+    ])
+    expect(dayText('2020-01-07')).toMatch(/Tue,? 7 Jan 2020/)
+  })
+
+  it('offers what a block may be about, and takes what is picked', () => {
+    const values = subjects(plan).map(({ value }) => value)
+    expect(values).toEqual(
+      expect.arrayContaining(['', 'move kimura', 'position knee-on-belly', 'card hips-low-frames']),
+    )
+    expect(aboutOf(plan, 'move kimura')).toEqual({ kind: 'move', id: 'kimura', chart: plan.id })
+    expect([aboutOf(plan, ''), aboutOf(plan, 'elephant kimura')]).toEqual([undefined, undefined])
+    expect(subjects(null)).toHaveLength(1)
+  })
+
+  it('says what does not fit, and what is refused for whom', () => {
+    expect(remarkText({ says: 'too-long', minutes: 5 }, session)).toBe('The blocks take 5 min more than the class has.')
+    expect(remarkText({ says: 'sits-out-too-long', block: 'try', rounds: 3 }, session)).toContain('Now you')
+    const said = (['rounds-too-long', 'live-before-warm-up', 'new-throw-late'] as const).map((says) =>
+      remarkText({ says, block: 'warm', minutes: 2 } as never, session),
+    )
+    expect(new Set(said).size).toBe(3)
+    expect(said.every((one) => one.startsWith('Warm-up: '))).toBe(true)
+    expect(refusedText({ tag: 'leglock', because: 'under-18', people: [], isAlways: false })).toBe(
+      'Not under 18: leg locks',
+    )
+    expect(refusedText({ tag: 'finish', because: 'under-14', people: [], isAlways: false })).toBe(
+      'Not under 14: all locks and strangles',
+    )
+  })
+})
