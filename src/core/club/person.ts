@@ -54,3 +54,16 @@ export const isUnder14 = ({ ageBand }: Pick<ClubPerson, 'ageBand'>): boolean =>
   ageBand === 'under-10' || ageBand === '10-13'
 export const isBeginner = ({ experience }: Pick<ClubPerson, 'experience'>): boolean =>
   (experience ?? 'first-months') === 'first-months'
+
+/** Whether the log may name somebody: of a minor nothing is kept before a guardian has agreed. */
+export const mayBeLogged = (one: Pick<ClubPerson, 'ageBand' | 'guardianAgrees'>): boolean =>
+  !isMinor(one) || one.guardianAgrees === true
+
+/** Days after which it is asked whether a minor who no longer comes should be deleted. */
+const A_YEAR = 365
+
+/** Whether a minor has not been here for a year on a day (as 2026-11-28). */
+export function isLongGone(one: Pick<ClubPerson, 'ageBand' | 'lastHere'>, day: string): boolean {
+  if (!isMinor(one) || one.lastHere === undefined) return false
+  return Date.parse(day) - Date.parse(one.lastHere) > A_YEAR * 24 * 60 * 60 * 1000
+}

@@ -1,6 +1,10 @@
+import type { Chart } from '../chart/chart'
+import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
+import { blockMoves } from './blockMoves'
+import type { Club } from './clubKind'
 import { isBeginner, isMinor, isUnder14, type ClubPerson, type Spared } from './person'
-import type { Guests, Opened } from './session'
+import type { Block, Guests, Opened, Session } from './session'
 
 /** Why somebody there is kept from something. */
 export type Reason = 'under-14' | 'under-18' | 'first-months' | 'spared'
@@ -76,3 +80,14 @@ export function hurts(move: Pick<Move, 'hazard'>, spares: readonly Spared[] = []
   const part = move.hazard?.part?.toLowerCase() ?? ''
   return part === '' ? [] : spares.filter((one) => part.includes(one.part.toLowerCase()))
 }
+
+/** What of a block is refused for somebody who comes to a class, and has not been opened; each once. */
+export function refusedInBlock(club: Pick<Club, 'people'>, session: Session, chart: Chart, block: Block): Refused[] {
+  const people = session.people.flatMap((id) => lookUp(club.people, id) ?? [])
+  const refused = stillRefused(refusedFor(people, session.guests), session.opened)
+  const found = blockMoves(chart, block).flatMap((move) => refusedOf(move, refused))
+  return [...new Map(found.map((one) => [`${one.tag} ${one.because}`, one])).values()]
+}
+
+/** The word under which a coach opens that minors work with adults; never for strangles or leg locks. */
+export const MINORS_WITH_ADULTS = 'minors-with-adults'

@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { CLUB_KIND, emptyClub, type Club } from '../../../src/core/club/clubKind'
 import { addPeople, namesIn, removePerson, setPerson } from '../../../src/core/club/edits/people'
-import { hurts, refusedFor, refusedOf, stillRefused } from '../../../src/core/club/protect'
+import { hurts, refusedFor, refusedInBlock, refusedOf, stillRefused } from '../../../src/core/club/protect'
 import type { ClubPerson } from '../../../src/core/club/person'
 import { parsingJob } from '../../../src/core/document/read'
 import { finished } from '../../reference/finished'
@@ -135,5 +135,40 @@ describe('who is protected from what', () => {
     expect(shoulder.length).toBeGreaterThan(0)
     for (const move of shoulder) expect(hurts(move, [{ part: 'Shoulder', side: 'left' }])).toHaveLength(1)
     expect(hurts({}, [{ part: 'knee' }])).toEqual([])
+  })
+
+  it('finds what of a block is refused for who comes, until it is opened', () => {
+    const plan = demoPlan()
+    const tagged = {
+      ...plan,
+      moves: plan.moves.map((one) => (one.id === 'kimura' ? { ...one, tags: ['leglock'] } : one)),
+    }
+    const of = (club: Club) =>
+      refusedInBlock(club, club.sessions[0], tagged, {
+        id: 'b',
+        kind: 'try',
+        minutes: 5,
+        about: { kind: 'move', id: 'kimura' },
+      })
+    const club = produce(tern(), (draft) => {
+      for (const { id } of draft.people) setPerson(draft, id, 'experience', 'competes')
+      delete draft.sessions[0].guests
+    })
+    expect(of(club)).toEqual([])
+    const teen = produce(club, (draft) => setPerson(draft, 'ana', 'ageBand', '14-17'))
+    expect(of(teen)).toMatchObject([{ tag: 'leglock', because: 'under-18', people: ['ana'] }])
+    const child = produce(club, (draft) => setPerson(draft, 'ana', 'ageBand', '10-13'))
+    expect(
+      of(child)
+        .map(({ tag }) => tag)
+        .sort(),
+    ).toEqual(['finish', 'leglock'])
+    const opened = produce(
+      teen,
+      (draft) => void (draft.sessions[0].opened = [{ tag: 'leglock', reason: 'she competes' }]),
+    )
+    expect(of(opened)).toEqual([])
+    // Cy does not come.
+    expect(of(produce(club, (draft) => setPerson(draft, 'cy', 'ageBand', 'under-10')))).toEqual([])
   })
 })

@@ -24,7 +24,7 @@ import {
   reopenRound,
   resetLeft,
 } from '../../../src/core/club/edits/liveRounds'
-import { addPeople, removePerson } from '../../../src/core/club/edits/people'
+import { addPeople, removePerson, setPerson } from '../../../src/core/club/edits/people'
 import {
   addBlock,
   addSession,
@@ -37,6 +37,7 @@ import {
   setGuests,
   setSession,
 } from '../../../src/core/club/edits/sessions'
+import { isLongGone } from '../../../src/core/club/person'
 import { initialsOfAll } from '../../../src/core/club/whoIsThere'
 import { checkDocument } from '../../../src/core/document/read'
 
@@ -189,6 +190,37 @@ describe('a class that is on', () => {
     expect(club.rounds[0]).toMatchObject({ them: 'ana', ended: 'had-it' })
     expect(club.rounds[0]).not.toHaveProperty('us')
     sound(club)
+  })
+
+  it('keeps no record of a minor before a guardian has agreed', () => {
+    const minors = produce(onTheMats(), (draft) => {
+      for (const id of ['ana', 'bo']) setPerson(draft, id, 'ageBand', '14-17')
+      setPerson(draft, 'bo', 'guardianAgrees', true)
+      beginRound(draft, 1, 'turtle', 0)
+      logPress(draft, 1, (round) => round.tries.push({ move: 'kimura', outcome: 'lands' }))
+      endRound(draft, 1, 'out', 5 * S)
+    })
+    for (const fact of [minors.rounds[0], minors.tries[0]]) {
+      expect(fact).not.toHaveProperty('us')
+      expect(fact).toMatchObject({ them: 'bo' })
+    }
+  })
+
+  it('notes who was here last when, and whose absence is long enough to ask', () => {
+    const over = produce(onTheMats(), (draft) => {
+      addPeople(draft, ['Gus'])
+      endClass(draft, 2000 * S)
+    })
+    expect(over.people.map(({ lastHere }) => lastHere)).toEqual([
+      ...Array.from({ length: 6 }, () => '2026-11-24'),
+      undefined,
+    ])
+    const child = { ageBand: '10-13' as const, lastHere: '2026-11-24' }
+    expect([isLongGone(child, '2027-11-24'), isLongGone(child, '2027-11-25')]).toEqual([false, true])
+    expect([
+      isLongGone({ ...child, ageBand: 'adult' }, '2030-01-01'),
+      isLongGone({ ageBand: '10-13' }, '2030-01-01'),
+    ]).toEqual([false, false])
   })
 
   it('goes from block to block, answers questions, and leaves out what there is no time for', () => {

@@ -148,8 +148,11 @@ export function guestJoins(club: Club, age: keyof Guests): void {
   if (guest) live.mats = mended(live.mats, { joins: guest.id }, peopleOf(club, session))
 }
 
-/** The class is over: rounds that are on count as no result. */
+/** The class is over: rounds that are on count as no result, and who came was last here today. */
 export function endClass(club: Club, now: number): void {
-  for (const mat of liveIn(club).mats) if (mat.round) endRound(club, mat.n, 'no-result', now)
+  const live = liveIn(club)
+  for (const mat of live.mats) if (mat.round) endRound(club, mat.n, 'no-result', now)
+  const { people, when } = sessionIn(club, live.session)
+  for (const one of club.people) if (people.includes(one.id) && (one.lastHere ?? '') < when) one.lastHere = when
   delete club.live
 }

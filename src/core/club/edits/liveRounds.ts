@@ -6,6 +6,7 @@ import { SECOND } from '../live/clock'
 import type { LiveRound, Mat } from '../live/liveRecords'
 import { isPartial, newRound } from '../live/pressLog'
 import type { ENDED } from '../logRecords'
+import { mayBeLogged } from '../person'
 import type { Block } from '../session'
 
 /* Rounds on the mats: begun and ended by a press each, and what the log keeps of them. Times in milliseconds. */
@@ -64,10 +65,11 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
   const most = roundSeconds(block ?? {})
   const seconds = Math.min(most, Math.max(0, Math.round((now - round.since) / SECOND)))
   const chart = block?.about?.chart
-  const who = {
-    ...(lookUp(club.people, round.us) ? { us: round.us } : {}),
-    ...(lookUp(club.people, round.them) ? { them: round.them } : {}),
+  const isNamed = (id: string) => {
+    const person = lookUp(club.people, id)
+    return person !== undefined && mayBeLogged(person)
   }
+  const who = { ...(isNamed(round.us) ? { us: round.us } : {}), ...(isNamed(round.them) ? { them: round.them } : {}) }
   const of = { when, ...(session ? { session } : {}), ...(chart ? { chart } : {}) }
   const start = round.course[0]?.position
   const fact = freshId(club.rounds, 'r')

@@ -4,20 +4,27 @@ import { useRoute } from 'vue-router'
 import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf } from '../../../components/events'
+import InlineText from '../../../components/InlineText.vue'
 import { beginClass } from '../../../core/club/edits/live'
+import { openRefused } from '../../../core/club/edits/sessions'
+import { MINORS_WITH_ADULTS, refusedInBlock } from '../../../core/club/protect'
 import { headCount } from '../../../core/club/classPlan'
 import { lastPairs } from '../../../core/club/lastPairs'
-import { pairUp, type PairFor } from '../../../core/club/pairs'
+import { areKeptFromThrows, pairUp, type PairFor } from '../../../core/club/pairs'
 import { peopleOf } from '../../../core/club/whoIsThere'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
+import { blockTitle } from '../../parts/club/blocks'
+import { refusedText } from '../../parts/club/refused'
 import { dayText } from '../../parts/club/days'
 import { sound } from './sound'
 import { t } from '../../../words/train'
 
 /** Before a class: which, how many mats, who with whom; and whether it is heard. */
 const clubs = useClubs()
+const charts = useCharts()
 const route = useRoute()
 const sessions = computed(() => present(clubs.club).sessions.toSorted((a, b) => (a.when < b.when ? 1 : -1)))
 const picked = ref(String(route.query.class ?? ''))
@@ -30,8 +37,32 @@ const options = computed(() =>
 const paired = computed(() => {
   const { value: one } = session
   const club = present(clubs.club)
-  return one ? pairUp(peopleOf(club, one), what.value, { lastTime: lastPairs(club) }) : { pairs: [], alone: [] }
+  const rules = { lastTime: lastPairs(club), minorsWithAdults: why.value }
+  return one ? pairUp(peopleOf(club, one), what.value, rules) : { pairs: [], alone: [] }
 })
+/** The coach's reason to have minors work with adults. */
+const why = computed(() => session.value?.opened?.find(({ tag }) => tag === MINORS_WITH_ADULTS)?.reason ?? '')
+const setWhy = (reason: string) =>
+  session.value &&
+  clubs.edit(t('train.minorsWithAdults'), (draft) =>
+    openRefused(draft, present(session.value).id, MINORS_WITH_ADULTS, reason),
+  )
+/** What the class has in it that somebody who comes may not do: it does not begin before that is out, or opened. */
+const refused = computed(() => {
+  const { value: one } = session
+  const { chart } = charts
+  if (!one || !chart) return []
+  return one.blocks.flatMap((block) =>
+    refusedInBlock(present(clubs.club), one, chart, block).map(
+      (found) => `${blockTitle(block)}: ${refusedText(found)}`,
+    ),
+  )
+})
+const find = (id: string) => session.value && lookUp(peopleOf(present(clubs.club), session.value), id)
+const isKeptFromThrows = ([one, other]: readonly string[]) => {
+  const [a, b] = [find(one ?? ''), find(other ?? '')]
+  return a !== undefined && b !== undefined && areKeptFromThrows(a, b)
+}
 const nameOf = (id: string) => (session.value ? lookUp(peopleOf(present(clubs.club), session.value), id)?.name : id)
 const KINDS = [
   { value: 'learn', label: t('train.toLearn') },
@@ -73,13 +104,36 @@ function begin() {
         </label>
       </div>
       <ul class="pairs" :aria-label="t('train.pairs')">
-        <li v-for="pair in paired.pairs" :key="pair.join()" class="panel">{{ pair.map(nameOf).join(', ') }}</li>
+        <li v-for="pair in paired.pairs" :key="pair.join()" class="panel">
+          {{ pair.map(nameOf).join(', ') }}
+          <span v-if="isKeptFromThrows(pair)" class="small alone">{{ t('train.noThrows') }}</span>
+        </li>
       </ul>
       <p v-if="paired.alone.length" class="alone">
         {{ t('train.withTheCoach', { names: paired.alone.map(nameOf).join(', ') }) }}
       </p>
+      <p v-if="paired.alone.length || why" class="small">
+        {{ t('train.minorsWorkWithAdultsBecause') }}
+        <InlineText
+          :value="why"
+          :label="t('train.minorsWithAdults')"
+          :placeholder="t('train.openWithAReason')"
+          @change="setWhy"
+        />
+        {{ t('train.neverStranglesOrLegLocks') }}
+      </p>
+      <ul v-if="refused.length" class="alone" :aria-label="t('train.notForAll')">
+        <li v-for="one in refused" :key="one">{{ one }}</li>
+        <li>
+          <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{
+            t('train.changeItOrOpenIt')
+          }}</RouterLink>
+        </li>
+      </ul>
       <p class="row">
-        <el-button type="primary" class="press" @click="begin">{{ t('train.beginTheClass') }}</el-button>
+        <el-button type="primary" class="press" :disabled="refused.length > 0" @click="begin">{{
+          t('train.beginTheClass')
+        }}</el-button>
         <el-button class="press" @click="sound('work')">{{ t('train.testSound') }}</el-button>
       </p>
       <p class="muted small">{{ t('train.nInAll', { n: headCount(session) }) }} {{ t('train.aHeadCountWillDo') }}</p>

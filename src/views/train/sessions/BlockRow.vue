@@ -9,7 +9,7 @@ import type { Session } from '../../../core/club/session'
 import { useCharts } from '../../../stores/charts'
 import { aboutText, blockTitle, roundsText } from '../../parts/club/blocks'
 import { useClass } from './class'
-import { refusedText } from './remarks'
+import { refusedText } from '../../parts/club/refused'
 import { t } from '../../../words/train'
 
 /** A block in its hour: from when to when, what, and how. */

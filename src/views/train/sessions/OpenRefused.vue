@@ -5,7 +5,7 @@ import { openRefused } from '../../../core/club/edits/sessions'
 import type { Block, Session } from '../../../core/club/session'
 import { useClubs } from '../../../stores/clubs'
 import { useClass } from './class'
-import { refusedText } from './remarks'
+import { refusedText } from '../../parts/club/refused'
 import { t } from '../../../words/train'
 
 /** What of a block is refused for somebody who comes. It is opened by a reason that is kept; some of it never. */

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import RowButton from '../../../components/RowButton.vue'
 import { addPeople, namesIn } from '../../../core/club/edits/people'
-import { isBeginner, isMinor, type ClubPerson } from '../../../core/club/person'
+import { isBeginner, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
@@ -22,6 +23,7 @@ const router = useRouter()
 const people = computed(() => present(clubs.club).people)
 const here = computed(() => lookUp(people.value, asked('person')))
 const pasted = ref('')
+const today = dayjs().format('YYYY-MM-DD')
 
 const show = (person: string) => router.push({ path: '/sessions/people', query: { person, part: 'sheet' } })
 function add() {
@@ -36,6 +38,7 @@ function add() {
 const about = (one: ClubPerson) =>
   [
     isMinor(one) ? t('train.minor') : '',
+    isLongGone(one, today) ? t('train.notHereForAYear') : '',
     isBeginner(one) ? t('train.firstMonths') : '',
     ...(one.spares ?? []).map(({ part }) => t('train.spares', { part })),
   ]

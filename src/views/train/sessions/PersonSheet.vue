@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import InlineText from '../../../components/InlineText.vue'
@@ -7,7 +8,7 @@ import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf, valueOf } from '../../../components/events'
 import { removePerson, setPerson } from '../../../core/club/edits/people'
-import { AGE_BANDS, EXPERIENCE, isMinor, type ClubPerson } from '../../../core/club/person'
+import { AGE_BANDS, EXPERIENCE, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
@@ -37,6 +38,7 @@ const others = computed(() =>
     .map(({ id, name }) => ({ value: id, label: name })),
 )
 const spared = ref('')
+const today = dayjs().format('YYYY-MM-DD')
 
 function set<F extends Exclude<keyof ClubPerson, 'id'>>(field: F, value: ClubPerson[F] | undefined) {
   clubs.edit(t('train.changePerson', { name: props.person.name }), (draft) =>
@@ -130,6 +132,7 @@ async function remove() {
       @change="(on: boolean) => set('guardianAgrees', on || undefined)"
       >{{ t('train.guardianAgrees') }}</el-checkbox
     >
+    <p v-if="isLongGone(person, today)" class="gone">{{ t('train.notHereForAYear') }}</p>
     <p v-if="isMinor(person)" class="small muted">{{ t('train.aboutMinors') }}</p>
     <NotesField :value="person.notes" @change="(notes) => set('notes', notes || undefined)" />
     <el-popconfirm
@@ -173,6 +176,10 @@ form {
 
 form .el-button {
   flex: none;
+}
+
+.gone {
+  color: var(--caution);
 }
 
 .delete {

@@ -1,7 +1,5 @@
-import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
-import { refusedFor, refusedOf, stillRefused, type Refused } from '../../../core/club/protect'
-import { blockMoves } from '../../../core/club/blockMoves'
-import { peopleOf } from '../../../core/club/whoIsThere'
+import { inject, provide, type ComputedRef, type InjectionKey } from 'vue'
+import { refusedInBlock, type Refused } from '../../../core/club/protect'
 import type { Block, Session } from '../../../core/club/session'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
@@ -18,15 +16,9 @@ const KEY: InjectionKey<OfClass> = Symbol('class')
 export function provideClass(session: OfClass['session'], block: OfClass['block']): void {
   const clubs = useClubs()
   const charts = useCharts()
-  const refused = computed(() => {
-    const { value: one } = session
-    if (!one) return []
-    return stillRefused(refusedFor(peopleOf(present(clubs.club), { people: one.people }), one.guests), one.opened)
-  })
   const refusedIn = (of: Block) => {
-    const moves = charts.chart ? blockMoves(charts.chart, of) : []
-    const found = moves.flatMap((move) => refusedOf(move, refused.value))
-    return [...new Map(found.map((one) => [`${one.tag} ${one.because}`, one])).values()]
+    const { value: one } = session
+    return one && charts.chart ? refusedInBlock(present(clubs.club), one, charts.chart, of) : []
   }
   provide(KEY, { session, block, refusedIn })
 }
