@@ -23,6 +23,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'sessions-block', path: '/sessions?block=watch&part=about' },
   { name: 'people', path: '/sessions/people' },
   { name: 'person', path: '/sessions/people?person=bram&part=sheet' },
+  { name: 'matches', path: '/sessions/matches' },
   { name: 'review', path: '/sessions/review?class=class-2026-11-19' },
   { name: 'mat', path: '/mat' },
   { name: 'mat-log', path: '/mat/1' },

@@ -3,6 +3,7 @@ import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/co
 import type { DocumentKind } from '../document/kind'
 import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
+import { Bout } from './bout'
 import { CLUB_FILE } from './clubFile'
 import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
@@ -22,6 +23,7 @@ export class Club {
   @Records(() => Session) sessions!: Session[]
   @Records(() => RoundFact) rounds!: RoundFact[]
   @Records(() => TryFact) tries!: TryFact[]
+  @Optional() @Records(() => Bout) bouts?: Bout[]
   /** The class that is on now. */
   @Optional() @OneRecord(() => Live) live?: Live
   @Optional() @IsString() notes?: string
@@ -37,8 +39,8 @@ export const emptyClub = (id: string, title: string): Club => ({
 export const CLUB_KIND: DocumentKind<Club> = {
   ...CLUB_FILE,
   root: Club,
-  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact },
-  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000 },
+  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact, bouts: Bout },
+  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000, bouts: 10_000 },
   migrations: [],
   normalisers: [],
   checkReferences: checkClub,
@@ -53,6 +55,8 @@ function checkClub(club: Club): Problem[] {
     ...club.sessions.flatMap(({ blocks }, i) => idsUsedTwice(blocks, ['sessions', i, 'blocks'])),
     ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
     ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
+    ...idsUsedTwice(club.bouts ?? [], ['bouts']),
+    ...(club.bouts ?? []).flatMap(({ athlete }, i) => unknown(known, [athlete], ['bouts', i, 'athlete'], true)),
     ...checkLive(club),
     ...(['rounds', 'tries'] as const).flatMap((list) =>
       club[list].flatMap(({ us, them }, i) => [

@@ -16,6 +16,7 @@ export function shiftedBy(club: Club, last: string): Club {
     sessions: dated(club.sessions),
     rounds: dated(club.rounds),
     tries: dated(club.tries),
+    ...(club.bouts ? { bouts: dated(club.bouts) } : {}),
     people: club.people.map((one) => ({ ...one, ...(one.lastHere ? { lastHere: moved(one.lastHere) } : {}) })),
   }
 }

@@ -56,6 +56,7 @@ export function removePerson(club: Club, id: string): void {
     if (fact.us === id) delete fact.us
     if (fact.them === id) delete fact.them
   }
+  if (club.bouts) club.bouts = club.bouts.filter(({ athlete }) => athlete !== id)
   const { live } = club
   if (!live) return
   live.out = live.out.filter((other) => other !== id)

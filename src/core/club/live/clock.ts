@@ -28,7 +28,7 @@ export interface Signal {
 export const SECOND = 1000
 export const MINUTE = 60 * SECOND
 /** How long before the end of a stretch it is said. */
-const WARNING = 10 * SECOND
+export const WARNING = 10 * SECOND
 /** A stretch shorter than this ends without a warning. */
 const WARNED_FROM = 20 * SECOND
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { beginRound, endRound, resetLeft, type Ended } from '../../../core/club/edits/liveRounds'
+import { beginRound, endRound, resetLeft, roundSeconds, type Ended } from '../../../core/club/edits/liveRounds'
 import { clockText, SECOND } from '../../../core/club/live/clock'
 import type { Mat } from '../../../core/club/live/liveRecords'
 import { ENDED_NAMES } from '../../parts/club/ended'
@@ -12,7 +12,7 @@ const props = defineProps<{ mat: Mat }>()
 const { now, block, start, initialsOf, nameOf, endsAtHadIt, edit } = useLiveClass()
 /** What ends a round, as a coach alone notes it; time ends by itself. */
 const ENDS = ['had-it', 'tap', 'out', 'reversed', 'no-result'] as const
-const most = computed(() => (block.value?.work ?? 60) * SECOND)
+const most = computed(() => roundSeconds(block.value ?? {}) * SECOND)
 const left = computed(() => (props.mat.round ? most.value - (now.value - props.mat.round.since) : most.value))
 const reset = computed(() => resetLeft(props.mat, now.value))
 const on = computed(() => {

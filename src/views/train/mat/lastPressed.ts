@@ -16,7 +16,7 @@ export function lastPressed(chart: Chart | null, { round, last }: Mat): string {
   if (move && !asks) return lookUp(chart.moves, move)?.name ?? ''
   const tried = lastOf(round.tries)
   const name = lookUp(chart.moves, tried?.move)?.name ?? ''
-  return tried ? `${name}: ${outcomeText(chart, tried.outcome)}` : t('train.theyAttack')
+  return tried ? `${name}: ${outcomeText(chart, tried.outcome)}` : t('train.theOtherAttacks')
 }
 
 function outcomeText(chart: Chart, outcome: TryOutcome): string {

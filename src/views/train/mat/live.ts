@@ -1,8 +1,8 @@
 import { useNow } from '@vueuse/core'
 import { computed, inject, provide, watch, type InjectionKey } from 'vue'
 import { timedBlocks } from '../../../core/club/classPlan'
-import { endTimedOut } from '../../../core/club/edits/liveRounds'
-import { clockFace, spentIn } from '../../../core/club/live/clock'
+import { endTimedOut, roundSeconds } from '../../../core/club/edits/liveRounds'
+import { clockFace, SECOND, spentIn, WARNING } from '../../../core/club/live/clock'
 import { minutesBehind, offersFor } from '../../../core/club/live/behind'
 import { isBeginner, isMinor } from '../../../core/club/person'
 import { initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
@@ -45,9 +45,12 @@ function useLive() {
 
   const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
   const signals = useSignals({ block, waves, spent })
-  watch(now, (ms) => {
-    const isOver = live.value?.mats.some(({ round }) => round && ms - round.since >= (block.value?.work ?? 60) * 1000)
-    if (!isOver) return
+  /** When the round on a mat is over by the clock. */
+  const endOf = (since: number) => since + roundSeconds(block.value ?? {}) * SECOND
+  watch(now, (ms, before) => {
+    const ends = (live.value?.mats ?? []).flatMap(({ round }) => (round ? [endOf(round.since)] : []))
+    if (ends.some((end) => before < end - WARNING && ms >= end - WARNING)) signals.give('warning')
+    if (!ends.some((end) => ms >= end)) return
     edit(t('train.timeIsOver'), (draft) => void endTimedOut(draft, ms))
     signals.give('rest')
   })

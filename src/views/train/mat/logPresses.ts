@@ -82,7 +82,9 @@ function useLogging(mat: () => Mat, pressed: () => void) {
 /** What can be pressed on the log of a mat, and the presses. */
 export function useLogPresses(mat: () => Mat) {
   const charts = useCharts()
-  const { live } = useLiveClass()
+  const { live, initialsOf } = useLiveClass()
+  /** Between people of one club it is said by initials, not by us and them. */
+  const other = () => initialsOf(mat().round?.them ?? '')
   /** What has been opened besides the large buttons. */
   const opened = ref<'more' | 'theirs' | 'over' | null>(null)
   const does = useLogging(mat, () => (opened.value = null))
@@ -113,14 +115,14 @@ export function useLogPresses(mat: () => Mat) {
     if (opened.value === 'more')
       return { asks: t('train.whatIsTried'), presses: tried(more), under: [back], isList: true }
     if (opened.value === 'theirs')
-      return { asks: t('train.whatDoTheyDo'), presses: theirs(they), under: [back], isList: true }
-    const under = [opens('more', t('train.other')), opens('theirs', t('train.theyAttack')), over]
+      return { asks: t('train.whatDoesWhoDo', { who: other() }), presses: theirs(they), under: [back], isList: true }
+    const under = [opens('more', t('train.other')), opens('theirs', t('train.whoAttacks', { who: other() })), over]
     return { asks: t('train.whatIsTried'), presses: tried(most), under }
   }
 
   function asksOutcome({ move, most, more }: Extract<LogScreen, { asks: 'outcome' }>): Shown {
     if (opened.value === 'more')
-      return { asks: t('train.whatDidTheyDo'), presses: reactions(more), under: [back], isList: true }
+      return { asks: t('train.whatDidWhoDo', { who: other() }), presses: reactions(more), under: [back], isList: true }
     const came = (key: 'lands' | 'stalls' | 'unseen', name: string): Press => ({
       ...{ key, name, isOurs: key === 'lands' },
       does: () => does.came(name, key),

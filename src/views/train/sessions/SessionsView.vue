@@ -6,6 +6,7 @@ import { useClubs } from '../../../stores/clubs'
 import { useAsked } from '../../parts/layout/asked'
 import NoClub from '../../parts/club/NoClub.vue'
 import ClassesView from './ClassesView.vue'
+import MatchDay from './MatchDay.vue'
 import PeopleView from './PeopleView.vue'
 import ReviewSheet from './ReviewSheet.vue'
 
@@ -24,6 +25,7 @@ const reviewed = computed(() =>
   <template v-if="clubs.isReady">
     <NoClub v-if="!clubs.club" />
     <PeopleView v-else-if="what === 'people'" />
+    <MatchDay v-else-if="what === 'matches'" />
     <ReviewSheet v-else-if="reviewed" :session="reviewed" />
     <ClassesView v-else />
   </template>
