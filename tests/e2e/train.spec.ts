@@ -159,3 +159,58 @@ test('an evening on the mats: a proposal taken, somebody late, hurt and gone, a 
   await expect(page.getByText('583 tries that were logged in Tern Street count beside the guesses.')).toBeVisible()
   await expect.poll(() => leak(page, /Closes the guard/)).not.toBe(before)
 })
+
+test('a device is handed over for one mat, and comes back by the code; a match day is kept', async ({ page }) => {
+  await page.goto('/#/sessions')
+  await press(page, 'Open the demo club')
+  await expect(page.getByRole('heading', { name: 'The flank of the turtle' })).toBeVisible()
+
+  // A match: three cues, the points of its rules, the clock; undone and there after a reload.
+  await page.goto('/#/sessions/matches')
+  await page.getByRole('combobox', { name: 'Who is up?' }).tap({ force: true })
+  await page.getByRole('option', { name: 'Odile' }).tap()
+  const match = page.getByRole('region', { name: 'Match of Odile' })
+  await match.getByRole('button', { name: /^Cue 1/ }).tap()
+  await page.keyboard.type('Head up')
+  await page.keyboard.press('Enter')
+  const ours = match.getByRole('region', { name: 'Odile' })
+  await ours.getByRole('button', { name: '+1' }).tap()
+  await match.getByRole('button', { name: 'Start', exact: true }).tap()
+  await expect(match.getByRole('timer')).toHaveText(/^4:5\d$/)
+  await expect(page.getByTestId('saved')).toContainText('Saved')
+  await page.reload()
+  await expect(match).toContainText('Head up')
+  await expect(match.getByRole('timer')).toHaveText(/^4:5\d$/)
+
+  // The one who is out logs on the coach's device.
+  await page.goto('/#/mat')
+  await press(page, 'Begin the class')
+  for (let i = 0; i < 3; i++) await press(page, 'Next')
+  await page.goto('/#/mat/2')
+  await press(page, 'Hand over')
+  await page.getByRole('textbox').fill('4711')
+  await press(page, 'Lock it to this mat')
+  for (const elsewhere of ['/#/desk', '/#/sessions/people', '/#/mat']) {
+    await page.goto(elsewhere)
+    await expect(page).toHaveURL(/#\/mat\/2$/)
+  }
+  await press(page, 'Start')
+  await expect(page.getByRole('heading', { name: 'What is tried?' })).toBeVisible()
+  await press(page, 'Round over')
+  // Longer than a finger bounces.
+  await page.waitForTimeout(400)
+  await press(page, 'Out')
+  await expect(page.getByRole('heading', { name: 'Next round' })).toBeVisible()
+  // A press takes a moment to be kept.
+  await page.waitForTimeout(500)
+  await page.reload()
+  await expect(page).toHaveURL(/#\/mat\/2$/)
+  await press(page, 'Back to the coach')
+  await page.getByRole('textbox').fill('1234')
+  await press(page, 'Unlock')
+  await expect(page.getByText('That is not the code.')).toBeVisible()
+  await page.getByRole('textbox').fill('4711')
+  await press(page, 'Unlock')
+  await page.goto('/#/desk')
+  await expect(page).toHaveURL(/#\/desk$/)
+})
