@@ -37,6 +37,7 @@ import {
   setGuests,
   setSession,
 } from '../../../src/core/club/edits/sessions'
+import { movedIn } from '../../../src/core/club/movedIn'
 import { isLongGone } from '../../../src/core/club/person'
 import { initialsOfAll } from '../../../src/core/club/whoIsThere'
 import { checkDocument } from '../../../src/core/document/read'
@@ -297,6 +298,18 @@ describe('a class plan', () => {
       setGuests(draft, ID, 'adults', 0)
     })
     expect([shut.sessions[0]?.opened, shut.sessions[0]?.guests]).toEqual([undefined, undefined])
+  })
+
+  it('knows what was dragged where, whatever it was', () => {
+    const before = ['a', 'b', 'c', 'd', 'e']
+    for (const from of before.keys())
+      for (const to of before.keys()) {
+        const after = before.toSpliced(from, 1).toSpliced(to, 0, before[from])
+        const moved = movedIn(before, after)
+        const again = moved ? before.filter((id) => id !== moved.id).toSpliced(moved.to, 0, moved.id) : before
+        expect(again).toEqual(after)
+        expect(moved === null).toBe(from === to)
+      }
   })
 
   it('begins with who came last time; two on one day have ids of their own', () => {

@@ -4,6 +4,7 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { useRoute, useRouter } from 'vue-router'
 import type { TimedBlock } from '../../../core/club/classPlan'
 import { addBlock, moveBlock } from '../../../core/club/edits/sessions'
+import { movedIn } from '../../../core/club/movedIn'
 import { BLOCK_KINDS, type Block, type BlockKind, type Session } from '../../../core/club/session'
 import PickList from '../../../components/PickList.vue'
 import { useClubs } from '../../../stores/clubs'
@@ -20,16 +21,9 @@ const router = useRouter()
 const blocks = computed({
   get: () => props.timed.map(({ block }) => block),
   set(ordered: Block[]) {
-    const moved = ordered.find((one, i) => one.id !== props.session.blocks[i]?.id)
-    const before = props.session.blocks.map(({ id }) => id)
-    if (!moved) return
-    // Of two neighbours that have changed places, either may be taken for the one that was moved.
-    const other = before[ordered.indexOf(moved)] ?? moved.id
-    const isForward = ordered.findIndex(({ id }) => id === other) > ordered.indexOf(moved) + 1
-    move(
-      isForward ? other : moved.id,
-      ordered.findIndex(({ id }) => id === (isForward ? other : moved.id)),
-    )
+    const ids = (blocks: readonly Block[]) => blocks.map(({ id }) => id)
+    const moved = movedIn(ids(props.session.blocks), ids(ordered))
+    if (moved) move(moved.id, moved.to)
   },
 })
 const options = BLOCK_KINDS.map((kind) => ({ value: kind, label: BLOCK_NAMES[kind] }))
