@@ -54,3 +54,15 @@ test('the library wears our look, light and dark', async ({ page }) => {
   expect(await look(page, '.el-button--primary', 'color')).toEqual(['rgb(12, 31, 27)'])
   expect((await look(page, '.el-drawer', 'background-color'))[0]).not.toBe('rgb(255, 255, 255)')
 })
+
+test('a phone that is set to dark is dark from the start, also where nothing is around the screen', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.emulateMedia({ colorScheme: 'dark' })
+  for (const path of ['/#/settings', '/#/mat']) {
+    await page.goto('about:blank')
+    await page.goto(path)
+    await expect(page.locator('html')).toHaveClass(/dark/)
+  }
+})

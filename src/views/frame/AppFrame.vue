@@ -21,6 +21,7 @@ import { useArriving } from './arriving'
 import { useWaitsForFigures } from './firstFigures'
 import { useLiking } from './liking'
 import { noteTyping, shortcutOf } from './shortcuts'
+import { useTheme } from './theme'
 import { t } from '../../words'
 
 /** Loaded on demand: its lists are large, and without a chart there is no scenario. */
@@ -40,6 +41,8 @@ const isAsked = ref(false)
 watch(anchor, () => (isAsked.value = true))
 followTips()
 useLiking()
+// On a phone, and where nothing is around a screen, nobody else asks for it.
+useTheme()
 noteTyping()
 const hasRail = useHasRail()
 /** The room of the bar is kept from the start where a chart will be opened. */
