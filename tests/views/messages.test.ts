@@ -3,10 +3,11 @@ import ts from 'typescript'
 import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
+import score from '../../src/words/score.json' with { type: 'json' }
 import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
 
-const en = { ...english, runs, train }
+const en = { ...english, runs, score, train }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>

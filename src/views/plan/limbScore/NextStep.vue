@@ -8,7 +8,7 @@ import { continueRun } from '../../../core/chart/edits/runs'
 import { nextSteps } from '../../../core/limbScore/nextSteps'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** What happens next in the run: what we try and what comes of it, what they do, what we answer; or one step less. */
 const { chart, run, played } = useScore()

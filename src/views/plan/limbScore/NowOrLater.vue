@@ -7,7 +7,7 @@ import { nowOrLater } from '../../../core/limbScore/nowOrLater'
 import { leftWords } from '../../../core/holds/limbWords'
 import { useTrials } from '../../../stores/trials'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** Whether the plan takes the run's way or tries the finish at once, against someone who reads us more or less. */
 const { chart, run } = useScore()

@@ -10,7 +10,7 @@ import { setBar } from '../../../core/limbScore/edits/editBars'
 import { rowsWith } from '../../../core/limbScore/rows'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** Puts a hold on with (or on) a limb that is free, from a step on: one that is known, or a new one. */
 const props = defineProps<{ line: ScoreLine; beat: number }>()

@@ -6,7 +6,7 @@ import { intend } from '../../../core/chart/edits/runs'
 import type { Remark } from '../../../core/limbScore/remark'
 import { useCharts } from '../../../stores/charts'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** What the check says of the run, with the fix; what is meant so, with the coach's reason, stays quiet. */
 const { run, remarks, beat } = useScore()

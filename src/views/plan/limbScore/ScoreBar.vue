@@ -10,7 +10,7 @@ import { limbState } from '../../../core/limbScore/limbs'
 import { barWords, isAtWork } from '../../../core/say/bar'
 import { rowsWith } from '../../../core/limbScore/rows'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** A hold over the steps in which it is on. Its ends are dragged; arrows move its end, with Shift its beginning. */
 const HOW = t('score.dragAnEndOrUseThe')

@@ -8,7 +8,7 @@ import { armsFree, controlsOf, holdsOf } from '../../../core/limbScore/limbs'
 import { HoldTable } from '../../../core/holds/holdTable'
 import { capabilityWords } from '../../../core/holds/limbWords'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** Under the score, at each step: arms to attack and to defend, what is controlled, what it costs, what it is worth. */
 const { chart, played, beat, worths } = useScore()

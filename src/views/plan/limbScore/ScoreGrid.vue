@@ -6,7 +6,7 @@ import ScoreFoot from './ScoreFoot.vue'
 import ScoreLine from './ScoreLine.vue'
 import { useHeads } from './heads'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** The score: a line for each limb, a column for each step; what limbs are called changes where the sides do. */
 const { lines, beat } = useScore()

@@ -16,7 +16,7 @@ import { useFigures } from '../../../stores/figures'
 import { useScore } from './score'
 import { useRemoving } from '../../parts/removing'
 import PrintButton from '../../parts/print/PrintButton.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** Which run is looked at; a new one begins in a position, and as the best plan goes on from there. */
 const { chart, run, worths, open } = useScore()

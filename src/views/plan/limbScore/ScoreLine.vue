@@ -8,7 +8,7 @@ import { rowName, rowWords } from '../../../core/say/bar'
 import PutOn from './PutOn.vue'
 import ScoreBar from './ScoreBar.vue'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** One limb through the run: what it does and what is done to it, and where it is free. */
 const props = defineProps<{ line: ScoreLine }>()

@@ -6,7 +6,7 @@ import { hundred } from '../../../core/say/figureText'
 import { sure } from '../../../core/sure'
 import { useHeads } from './heads'
 import { useScore } from './score'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 /** The score as a list of steps, for a screen on which its columns have no room: what each step puts on and lets go. */
 const { lines, played, words, beat, worths } = useScore()

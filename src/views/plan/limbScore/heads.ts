@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { stepName } from '../../../core/limbScore/steps'
 import { present } from '../../../core/sure'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 import { useScore } from './score'
 
 /** What is said of each step above the score: its name, where it comes out, and whether the sides change with it. */

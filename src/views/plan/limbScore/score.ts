@@ -24,7 +24,7 @@ import type { Row } from '../../../core/limbScore/rows'
 import type { Vocabulary } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
-import { t } from '../../../words'
+import { t } from '../../../words/score'
 
 interface Score {
   chart: ComputedRef<Chart>
