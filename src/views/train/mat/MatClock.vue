@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { pauseClock, startClock, endClass } from '../../../core/club/edits/live'
+import { pauseClock, endClass } from '../../../core/club/edits/live'
 import { clockText } from '../../../core/club/live/clock'
 import { MATTERS } from '../../../core/club/live/behind'
 import { useRouter } from 'vue-router'
@@ -18,13 +18,9 @@ import { t } from '../../../words/train'
 const { live, session, block, next, face, isRunning, behind, offers, now, hasMats, edit } = useLiveClass()
 const charts = useCharts()
 const router = useRouter()
-const { goOn } = useGoing()
+const { goOn, toggle } = useGoing()
 const isOpen = ref<'people' | 'offers' | 'calls' | null>(null)
 
-const toggle = () =>
-  isRunning.value
-    ? edit(t('train.pause'), (draft) => pauseClock(draft, now.value))
-    : edit(t('train.start'), (draft) => startClock(draft, Date.now()))
 const ask = () => edit(t('train.question'), (draft) => pauseClock(draft, now.value, true))
 async function end() {
   const { value: one } = session

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
-import { pauseClock, startClock, stopAll } from '../../../core/club/edits/live'
+import { stopAll } from '../../../core/club/edits/live'
 import { isTyping } from '../../parts/club/typing'
 import HurtPanel from './HurtPanel.vue'
 import { useLiveClass } from './live'
@@ -12,8 +12,8 @@ import { t } from '../../../words/train'
  * Around every screen of the mats: what flashes over all of it, Stop in the same corner, and the keys of a presenter’s
  * remote: page down goes on, page up or space starts and halts, a full stop or B stops all.
  */
-const { live, edit, now, isRunning, signals } = useLiveClass()
-const { goOn } = useGoing()
+const { live, edit, signals } = useLiveClass()
+const { goOn, toggle } = useGoing()
 const asksWho = ref(false)
 const FLASHES = {
   work: t('train.go'),
@@ -28,10 +28,6 @@ function stop() {
   edit(t('train.stopAll'), (draft) => stopAll(draft, Date.now()))
   asksWho.value = true
 }
-const toggle = () =>
-  isRunning.value
-    ? edit(t('train.pause'), (draft) => pauseClock(draft, now.value))
-    : edit(t('train.start'), (draft) => startClock(draft, Date.now()))
 
 const KEYS: Partial<Record<string, () => void>> = {
   ' ': toggle,

@@ -1,9 +1,9 @@
-import { goToBlock, startClock } from '../../../core/club/edits/live'
+import { goToBlock, pauseClock, startClock } from '../../../core/club/edits/live'
 import { blockTitle } from '../../parts/club/blocks'
 import { useLiveClass } from './live'
 import { t } from '../../../words/train'
 
-/** Going on to the next block: its clock stands until it is started, unless the one before was running. */
+/** Starting and halting the clock, and going on: the next block's clock runs if that of the one before did. */
 export function useGoing() {
   const { next, edit, isRunning } = useLiveClass()
   function goOn() {
@@ -16,5 +16,10 @@ export function useGoing() {
       if (ran) startClock(draft, now)
     })
   }
-  return { goOn }
+  /** Starts the clock of the block, or halts it. */
+  const toggle = () =>
+    isRunning.value
+      ? edit(t('train.pause'), (draft) => pauseClock(draft, Date.now()))
+      : edit(t('train.start'), (draft) => startClock(draft, Date.now()))
+  return { goOn, toggle }
 }

@@ -3,7 +3,6 @@ import dayjs from 'dayjs'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import PickList from '../../../components/PickList.vue'
-import RowButton from '../../../components/RowButton.vue'
 import { named } from '../../../components/options'
 import { addBout } from '../../../core/club/edits/bouts'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -13,7 +12,8 @@ import { dayText } from '../../parts/club/days'
 import { useAsked } from '../../parts/layout/asked'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import BoutSheet from './BoutSheet.vue'
-import SessionTabs from './SessionTabs.vue'
+import ClubList from './ClubList.vue'
+import ClubRow from './ClubRow.vue'
 import { t } from '../../../words/train'
 
 /** Who is up, on which mat; one of the matches with its clock and both scores. */
@@ -37,29 +37,21 @@ function add(athlete: string) {
 <template>
   <ListAndSheet :list="t('train.matchDay')" first="list" headed="list">
     <template #list>
-      <section class="list" :aria-label="t('train.matchDay')">
-        <SessionTabs at="matches" />
-        <h1>{{ t('train.matchDay') }}</h1>
-        <PickList
-          :options="named(people)"
-          :placeholder="t('train.whoIsUp')"
-          :aria-label="t('train.whoIsUp')"
-          @change="add"
-        />
-        <ul>
-          <li v-for="one in bouts" :key="one.id">
-            <RowButton
-              class="row"
-              :class="{ here: one === here }"
-              :aria-current="one === here ? 'true' : undefined"
-              @click="show(one.id)"
-            >
-              <b>{{ nameOf(one.athlete) }}</b> <span>{{ one.ours }} : {{ one.theirs }}</span>
-              <span class="muted small">{{ dayText(one.when) }} {{ one.mat }}</span>
-            </RowButton>
-          </li>
-        </ul>
-      </section>
+      <ClubList :name="t('train.matchDay')" at="matches">
+        <template #add>
+          <h1>{{ t('train.matchDay') }}</h1>
+          <PickList
+            :options="named(people)"
+            :placeholder="t('train.whoIsUp')"
+            :aria-label="t('train.whoIsUp')"
+            @change="add"
+          />
+        </template>
+        <ClubRow v-for="one in bouts" :key="one.id" :here="one === here" @show="show(one.id)">
+          <b>{{ nameOf(one.athlete) }}</b> <span>{{ one.ours }} : {{ one.theirs }}</span>
+          <span class="muted small">{{ dayText(one.when) }} {{ one.mat }}</span>
+        </ClubRow>
+      </ClubList>
     </template>
     <BoutSheet v-if="here" :key="here.id" :bout="here" />
     <section v-else class="none">
@@ -69,30 +61,6 @@ function add(athlete: string) {
 </template>
 
 <style scoped>
-.list {
-  display: grid;
-  gap: var(--space-12);
-  align-content: start;
-  padding: var(--space-16) var(--space-12);
-}
-
-.row {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  width: 100%;
-  min-height: var(--control);
-  padding: var(--space-4) var(--space-8);
-  border-radius: var(--corner);
-}
-
-.row:hover {
-  background: var(--band);
-}
-
-.here {
-  background: var(--ours-soft);
-}
-
 .none {
   padding: var(--space-16);
 }

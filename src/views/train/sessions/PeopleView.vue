@@ -2,7 +2,6 @@
 import dayjs from 'dayjs'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import RowButton from '../../../components/RowButton.vue'
 import { addPeople, namesIn } from '../../../core/club/edits/people'
 import { isBeginner, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -12,7 +11,8 @@ import { useClubs } from '../../../stores/clubs'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import { useAsked } from '../../parts/layout/asked'
 import PersonSheet from './PersonSheet.vue'
-import SessionTabs from './SessionTabs.vue'
+import ClubList from './ClubList.vue'
+import ClubRow from './ClubRow.vue'
 import { t } from '../../../words/train'
 
 /** Who trains here: names as they are pasted, and of each only what the rest needs. */
@@ -49,33 +49,25 @@ const about = (one: ClubPerson) =>
 <template>
   <ListAndSheet :list="t('train.people')" first="list" headed="list">
     <template #list>
-      <section class="list" :aria-label="t('train.people')">
-        <SessionTabs at="people" />
-        <h1>{{ t('train.people') }}</h1>
-        <form @submit.prevent="add">
-          <el-input
-            v-model="pasted"
-            type="textarea"
-            :rows="2"
-            :aria-label="t('train.pasteNames')"
-            :placeholder="t('train.pasteNamesHint')"
-            @keydown.stop
-          />
-          <el-button native-type="submit">{{ t('train.addThem') }}</el-button>
-        </form>
-        <ul>
-          <li v-for="one in people" :key="one.id">
-            <RowButton
-              class="row"
-              :class="{ here: one === here }"
-              :aria-current="one === here ? 'true' : undefined"
-              @click="show(one.id)"
-            >
-              <b>{{ one.name }}</b> <span class="muted small">{{ about(one) }}</span>
-            </RowButton>
-          </li>
-        </ul>
-      </section>
+      <ClubList :name="t('train.people')" at="people">
+        <template #add>
+          <h1>{{ t('train.people') }}</h1>
+          <form @submit.prevent="add">
+            <el-input
+              v-model="pasted"
+              type="textarea"
+              :rows="2"
+              :aria-label="t('train.pasteNames')"
+              :placeholder="t('train.pasteNamesHint')"
+              @keydown.stop
+            />
+            <el-button native-type="submit">{{ t('train.addThem') }}</el-button>
+          </form>
+        </template>
+        <ClubRow v-for="one in people" :key="one.id" :here="one === here" @show="show(one.id)">
+          <b>{{ one.name }}</b> <span class="muted small">{{ about(one) }}</span>
+        </ClubRow>
+      </ClubList>
     </template>
     <PersonSheet v-if="here" :key="here.id" :person="here" />
     <section v-else class="empty">
@@ -85,35 +77,9 @@ const about = (one: ClubPerson) =>
 </template>
 
 <style scoped>
-.list {
-  display: grid;
-  gap: var(--space-12);
-  align-content: start;
-  padding: var(--space-16) var(--space-12);
-}
-
 form {
   display: grid;
   gap: var(--space-8);
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 var(--space-8);
-  align-items: baseline;
-  width: 100%;
-  min-height: var(--control);
-  padding: var(--space-4) var(--space-8);
-  border-radius: var(--corner);
-}
-
-.row:hover {
-  background: var(--band);
-}
-
-.here {
-  background: var(--ours-soft);
 }
 
 .empty {
