@@ -63,6 +63,10 @@ export function reactionsMet({ tries, race }: Goes): ReactionId[] {
   return race && !met.includes(race.reaction) ? [...met, race.reaction] : met
 }
 
+/** How often each reaction is met in the tries, the one that they race for counted as if it were met each time. */
+export const countsMet = ({ reactions = {}, race }: Whole): Record<string, number> =>
+  race ? { ...reactions, [race.reaction]: (reactions[race.reaction] ?? 0) + race.tries } : reactions
+
 /** The tries of a move; none for one that is only in reply and goes as each answer says. */
 export const triesOf = ({ tries }: { tries?: Tries | undefined }): Tries => tries ?? {}
 

@@ -1,4 +1,5 @@
 import type { Club } from './clubKind'
+import { daysBetween } from './days'
 
 /** How often somebody was locked or strangled: caught and released, or until they tapped. */
 export interface Load {
@@ -9,7 +10,7 @@ export interface Load {
 }
 
 const CAUGHT = ['tap', 'had-it']
-const WEEK = 7 * 24 * 60 * 60 * 1000
+const WEEK = 7
 /** From so often in a class on somebody has had enough of it for the day; in a week, of twice as much. */
 export const MUCH = 5
 
@@ -17,7 +18,7 @@ export const MUCH = 5
 export function loadsOf({ rounds }: Pick<Club, 'rounds'>, session: { id: string; when: string }): Load[] {
   const caught = rounds.filter(({ ended }) => CAUGHT.includes(ended))
   const isInWeek = (when: string) => {
-    const ago = Date.parse(session.when) - Date.parse(when)
+    const ago = daysBetween(when, session.when)
     return ago >= 0 && ago < WEEK
   }
   const people = [...new Set(caught.flatMap(({ session: id, them }) => (id === session.id && them ? [them] : [])))]

@@ -1,5 +1,6 @@
 import { IsArray, IsBoolean, IsIn, IsNumber, IsObject, IsString, Max, Min } from 'class-validator'
 import { constraint, IsDay, IsRecordId, isMapOf, isNumber, IsWord, Optional, Records } from '../document/constraints'
+import { daysBetween } from './days'
 
 export const AGE_BANDS = ['under-10', '10-13', '14-17', 'adult'] as const
 export type AgeBand = (typeof AGE_BANDS)[number]
@@ -65,5 +66,5 @@ const A_YEAR = 365
 /** Whether a minor has not been here for a year on a day (as 2026-11-28). */
 export function isLongGone(one: Pick<ClubPerson, 'ageBand' | 'lastHere'>, day: string): boolean {
   if (!isMinor(one) || one.lastHere === undefined) return false
-  return Date.parse(day) - Date.parse(one.lastHere) > A_YEAR * 24 * 60 * 60 * 1000
+  return daysBetween(one.lastHere, day) > A_YEAR
 }

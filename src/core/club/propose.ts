@@ -1,5 +1,6 @@
 import type { Move } from '../chart/move'
 import type { Club } from './clubKind'
+import { daysBetween } from './days'
 import type { Session } from './session'
 
 /*
@@ -41,7 +42,6 @@ const HALF_AFTER = 10
 const DUE = 1.25
 /** Days after which something that was shown is no longer lately. */
 const LATELY = 21
-const DAY = 24 * 60 * 60 * 1000
 
 /** What minutes on one thing are worth, of its gain: 1 − 2^(−m/10). */
 export const shareAfter = (minutes: number): number => 1 - 2 ** (-minutes / HALF_AFTER)
@@ -106,6 +106,6 @@ export function isDue({ sessions }: Pick<Club, 'sessions'>, move: Pick<Move, 'id
       .sort()
   const shown = days(['watch']).at(-1)
   const drilled = days(['try', 'flow-drill', 'rounds-from']).at(-1)
-  if (shown === undefined || Date.parse(day) - Date.parse(shown) > LATELY * DAY) return false
+  if (shown === undefined || daysBetween(shown, day) > LATELY) return false
   return drilled === undefined || drilled < shown
 }

@@ -1,14 +1,13 @@
 import type { Club } from './clubKind'
-
-const DAY = 24 * 60 * 60 * 1000
+import { dayAfter, daysBetween } from './days'
 
 /** The club with all of its days moved by as many, so that its last class was on a day (as 2026-11-28). */
 export function shiftedBy(club: Club, last: string): Club {
   const days = club.sessions.map(({ when }) => when).sort()
   const from = days.at(-1)
   if (from === undefined) return club
-  const by = Date.parse(last) - Date.parse(from)
-  const moved = (when: string) => new Date(Date.parse(when) + Math.round(by / DAY) * DAY).toISOString().slice(0, 10)
+  const by = daysBetween(from, last)
+  const moved = (when: string) => dayAfter(when, by)
   const dated = <R extends { when: string }>(list: readonly R[]) =>
     list.map((one) => ({ ...one, when: moved(one.when) }))
   return {

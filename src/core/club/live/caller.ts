@@ -1,7 +1,7 @@
 import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
-import { wholeOf } from '../../chart/tries'
+import { countsMet, wholeOf } from '../../chart/tries'
 import { blockMoves } from '../blockMoves'
 import type { Block } from '../session'
 
@@ -35,9 +35,7 @@ export function callsOf(chart: Chart, block: Block, cost: (move: string, reactio
   return blockMoves(chart, block)
     .filter((move) => isCalled(move, isResisted))
     .flatMap((move) => {
-      const { reactions = {}, race } = wholeOf(move)
-      const counts = race ? { ...reactions, [race.reaction]: (reactions[race.reaction] ?? 0) + race.tries } : reactions
-      return Object.entries(counts).flatMap(([id, n]): Call[] => {
+      return Object.entries(countsMet(wholeOf(move))).flatMap(([id, n]): Call[] => {
         const reaction = lookUp(chart.reactions, id)
         if (!reaction || n <= 0) return []
         const weight = n * (1 + PER_POINT * Math.max(0, cost(move.id, id)))

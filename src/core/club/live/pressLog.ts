@@ -2,7 +2,7 @@ import type { Chart } from '../../chart/chart'
 import { isEndId } from '../../chart/ids'
 import { lookUp } from '../../chart/lookUp'
 import type { Move } from '../../chart/move'
-import { wholeOf, type Whole } from '../../chart/tries'
+import { countsMet, wholeOf, type Whole } from '../../chart/tries'
 import type { TryOutcome } from '../../match/tryLog'
 import type { LiveRound, Standing } from './liveRecords'
 
@@ -67,7 +67,7 @@ const mostFirst = (counts: Record<string, number>) =>
     .map(([id]) => id)
 
 function outcomeScreen(chart: Chart, at: Standing, move: Move, place: string): LogScreen {
-  const met = mostFirst(countsOf(goesBy(chart, at, move)))
+  const met = mostFirst(countsMet(goesBy(chart, at, move)))
   const known = met.flatMap((id) => lookUp(chart.reactions, id) ?? [])
   const others = chart.reactions.filter((one) => !known.includes(one))
   return {
@@ -83,9 +83,6 @@ function goesBy(chart: Chart, { reply }: Standing, move: Move): Whole {
   const answer = chart.answers.find((one) => one.move === move.id && one.reaction === reply)
   return wholeOf(answer?.tries || answer?.race ? answer : move)
 }
-
-const countsOf = ({ reactions = {}, race }: Whole) =>
-  race ? { ...reactions, [race.reaction]: (reactions[race.reaction] ?? 0) + race.tries } : reactions
 
 /** A round that begins now in a position of the chart. */
 export const newRound = (us: string, them: string, position: string | undefined, now: number): LiveRound => ({

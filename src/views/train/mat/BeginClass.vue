@@ -59,11 +59,11 @@ const refused = computed(() => {
   )
 })
 const find = (id: string) => session.value && lookUp(peopleOf(present(clubs.club), session.value), id)
+const nameOf = (id: string) => find(id)?.name ?? id
 const isKeptFromThrows = ([one, other]: readonly string[]) => {
   const [a, b] = [find(one ?? ''), find(other ?? '')]
   return a !== undefined && b !== undefined && areKeptFromThrows(a, b)
 }
-const nameOf = (id: string) => (session.value ? lookUp(peopleOf(present(clubs.club), session.value), id)?.name : id)
 const KINDS = [
   { value: 'learn', label: t('train.toLearn') },
   { value: 'rounds', label: t('train.sameSizeAndLevel') },

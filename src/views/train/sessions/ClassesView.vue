@@ -49,7 +49,7 @@ const show = (id: string) => router.push({ path: '/sessions', query: { class: id
 
 <style scoped>
 .classes {
-  --list-width: 240px;
+  --list-width: 280px;
   --about-width: 340px;
 }
 
