@@ -89,6 +89,7 @@ test('an evening on the mats: a proposal taken, somebody late, hurt and gone, a 
   await mat(page, 1).getByRole('button', { name: 'Start' }).tap()
 
   // Reloaded in mid-round, and asleep for two minutes: what has run out ended when it did.
+  await expect(page.getByTestId('saved')).toContainText('Saved')
   await page.reload()
   await expect(
     mat(page, 1)
@@ -201,8 +202,7 @@ test('a device is handed over for one mat, and comes back by the code; a match d
   await page.waitForTimeout(400)
   await press(page, 'Out')
   await expect(page.getByRole('heading', { name: 'Next round' })).toBeVisible()
-  // A press takes a moment to be kept.
-  await page.waitForTimeout(500)
+  await expect(page.getByTestId('saved')).toContainText('Saved')
   await page.reload()
   await expect(page).toHaveURL(/#\/mat\/2$/)
   await press(page, 'Back to the coach')

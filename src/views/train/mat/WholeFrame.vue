@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { stopAll } from '../../../core/club/edits/live'
+import { useSavedText } from '../../frame/deeds'
 import { isTyping } from '../../parts/club/typing'
 import HurtPanel from './HurtPanel.vue'
 import { useLiveClass } from './live'
@@ -14,6 +15,7 @@ import { t } from '../../../words/train'
  */
 const { live, edit, signals } = useLiveClass()
 const { goOn, toggle } = useGoing()
+const saved = useSavedText()
 const asksWho = ref(false)
 const FLASHES = {
   work: t('train.go'),
@@ -53,6 +55,7 @@ useEventListener(document, 'keydown', (event) => {
       <el-button class="stop" @click="stop">{{ t('train.stopAll') }}</el-button>
       <div id="mat-controls" class="controls" />
     </footer>
+    <p class="readers-only" role="status" data-test="saved">{{ saved }}</p>
     <div v-if="signals.flash.value" class="flash" :class="signals.flash.value" role="alert">
       {{ FLASHES[signals.flash.value] }}
     </div>
