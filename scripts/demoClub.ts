@@ -1,12 +1,16 @@
 import { randomLcg } from 'd3-random'
 import type { Chart } from '../src/core/chart/chart'
 import { lookUp } from '../src/core/chart/lookUp'
+import { toMoveId } from '../src/core/chart/ids'
 import { CLUB_FILE } from '../src/core/club/clubFile'
 import type { Club } from '../src/core/club/clubKind'
+import { addLesson, setBlock, setSession } from '../src/core/club/edits/sessions'
+import { remember } from '../src/core/club/lesson'
 import type { RoundFact } from '../src/core/club/logRecords'
 import { pairUp } from '../src/core/club/pairs'
 import type { ClubPerson } from '../src/core/club/person'
 import type { Block, Session } from '../src/core/club/session'
+import { takeTallies } from '../src/core/club/tallies'
 import { TERMINAL } from '../src/core/game/game'
 import { scenarioOf } from '../src/core/game/scenario'
 import { adjusted } from '../src/core/match/adjust'
@@ -66,6 +70,11 @@ const NEXT = {
   from: 'turtle-at-the-flank',
   theme: 'The flank of the turtle',
   mistake: 'head too high',
+}
+
+const LESSON = {
+  ...{ day: '2026-11-14', person: 'ines', theme: 'Her americana', move: toMoveId('americana') },
+  remembered: [true, true, false, true],
 }
 
 /** Rounds of each pair in a class, one more in every third, and their length in seconds. */
@@ -159,7 +168,18 @@ export function demoClub(chart: Chart): Club {
     people: club.people.map(({ id }) => id),
     blocks: blocksOf(NEXT.from, NEXT.mistake, chart),
   })
+  addTheLesson(club, chart)
+  takeTallies(club, chart, NEXT.day)
   return club
+}
+
+/** A private lesson, tallied afterwards as it is remembered. */
+function addTheLesson(club: Club, chart: Chart): void {
+  const id = addLesson(club, LESSON.day, LESSON.person)
+  setSession(club, id, 'theme', LESSON.theme)
+  const about = { chart: chart.id, kind: 'move' as const, id: LESSON.move }
+  for (const block of ['watch-2', 'try-3', 'try-4']) setBlock(club, id, block, 'about', about)
+  for (const landed of LESSON.remembered) remember(club, id, chart.id, LESSON.move, landed, 1)
 }
 
 interface Playing {

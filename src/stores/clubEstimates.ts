@@ -2,6 +2,7 @@ import dayjs from 'dayjs'
 import { watch } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import type { Club } from '../core/club/clubKind'
+import { withoutTaken } from '../core/club/tallies'
 import { adjusted } from '../core/match/adjust'
 import { logged, played } from './estimates'
 
@@ -19,7 +20,8 @@ export function useClubEstimates(club: () => Club | null): void {
         const before = known.get(chart)
         if (before) return before
         const now = dayjs().format('YYYY-MM-DD')
-        const after = adjusted(chart, { us: null, them: null, log: { tries: of(chart.id), now } })
+        const some = of(chart.id)
+        const after = adjusted(withoutTaken(chart, some), { us: null, them: null, log: { tries: some, now } })
         known.set(chart, after)
         return after
       }

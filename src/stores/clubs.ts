@@ -14,6 +14,7 @@ import { useKeeping } from './keeping'
 import { useOpenDocument } from './openDocument'
 import type { Tell } from './news'
 import { useReading } from './reading'
+import { useTakingTallies } from './takingTallies'
 
 /** Opens and takes in whole clubs. */
 function useOpeningClubs(
@@ -99,6 +100,7 @@ export const useClubs = defineStore('clubs', () => {
   }
 
   useClubEstimates(() => club.value)
+  useTakingTallies(club, edit)
   watch(refused, (edit) => edit && tell(edit.problems.map(problemText).join('; '), 'warning'))
 
   const acting = { steps, undo, redo, saving, unsaved, retry }

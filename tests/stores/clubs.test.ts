@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { nextTick } from 'vue'
+import { tallyRound } from '../../src/core/chart/edits/positionalRounds'
 import { addPeople, setPerson } from '../../src/core/club/edits/people'
 import { makeDocument } from '../../src/core/document/read'
 import { adjusted } from '../../src/core/match/adjust'
@@ -76,13 +77,34 @@ describe('the club', () => {
     expect(after).not.toBe(plan)
     expect(played.value(plan)).toBe(after)
     const log = { tries: clubs.club!.tries, now: new Date().toISOString().slice(0, 10) }
-    expect(after).toEqual(adjusted(plan, { us: null, them: null, log }))
+    // What was tallied on the plan is in the log, and counts there alone.
+    const untallied = <R extends { tries?: object }>(one: R): R =>
+      one.tries && 'tallies' in one.tries ? { ...one, tries: { ...one.tries, tallies: [] } } : one
+    const alone = { ...plan, moves: plan.moves.map(untallied), answers: plan.answers.map(untallied) }
+    expect(after).toEqual(adjusted(alone, { us: null, them: null, log }))
     expect(logged.value?.of(plan.id)).toBe(clubs.club!.tries.length)
     const other = { ...plan, id: 'another' }
     expect([played.value(other), logged.value?.of('another')]).toEqual([other, 0])
     await clubs.create('Nobody yet')
     await nextTick()
     expect(played.value(plan)).toBe(plan)
+  })
+
+  it('takes in what is tallied on the chart, at once and when more is; what is taken back stays so', async () => {
+    const { charts, clubs } = await openClubs()
+    await clubs.create('North hall')
+    await charts.add({ ...demoPlan(), id: 'plan' })
+    await nextTick()
+    const before = clubs.club!.tries.length
+    expect(before).toBeGreaterThan(20)
+    const card = charts.chart!.cards![0]!.id
+    charts.edit('Tally', (draft) => tallyRound(draft, card, true, '2026-11-24'))
+    await nextTick()
+    expect(clubs.club!.tries.length).toBe(before + 1)
+    expect(clubs.club!.tries.at(-1)).toMatchObject({ outcome: 'lands', when: '2026-11-24', tallied: '2026-11-24' })
+    expect(clubs.undo()).toBe(true)
+    await nextTick()
+    expect(clubs.club!.tries.length).toBe(before)
   })
 
   it('is not read where there is none', async () => {

@@ -1,5 +1,11 @@
-import type { Kind } from '../chart/words'
+import type { Chart } from '../chart/chart'
+import type { Move } from '../chart/move'
+import { blockMoves } from './blockMoves'
+import { OUR_LIMITS, type Limits } from './limits'
+import type { ClubPerson } from './person'
+import { strangles } from './protect'
 import type { Block, Session } from './session'
+import { strictestOf, type Strictest } from './whoIsThere'
 
 /** A block in its hour: minutes from the start of the class. */
 export interface TimedBlock {
@@ -19,9 +25,10 @@ export type PlanRemark =
   | { says: 'sits-out-too-long'; block: string; rounds: number }
   | { says: 'live-before-warm-up'; block: string }
   | { says: 'new-throw-late'; block: string }
+  | { says: 'strikes-unsaid'; block: string }
+  | { says: 'strangle-shown'; block: string }
+  | { says: 'no-winner-stays'; block: string }
 
-/** Nobody waits for more rounds than this. */
-export const MOST_SAT_OUT = 2
 /** From this share of the class on nothing new is thrown. */
 const LAST_QUARTER = 0.75
 
@@ -55,35 +62,68 @@ const LIVE: readonly Block['kind'][] = ['rounds-from', 'free-rounds']
 const isLive = ({ kind, resistance }: Block) =>
   resistance === undefined ? LIVE.includes(kind) : resistance !== 'scripted'
 
-/** Everything that is wrong with a plan. `kindOf`: the kind of a move, undefined for one that is gone. */
-export function planRemarks(session: Session, kindOf: (move: string) => Kind | undefined): PlanRemark[] {
+/** What a plan is held against. */
+export interface Against {
+  /** What its blocks are about; null where no chart is open. */
+  chart: Chart | null
+  /** Who comes, guests too. */
+  people: readonly ClubPerson[]
+  limits?: Pick<Required<Limits>, 'satOut'>
+}
+
+/** Everything that is wrong with a plan. */
+export function planRemarks(session: Session, { chart, people, limits = OUR_LIMITS }: Against): PlanRemark[] {
   const timed = timedBlocks(session)
   const total = timed.at(-1)?.to ?? 0
   const over: PlanRemark[] = total > session.minutes ? [{ says: 'too-long', minutes: total - session.minutes }] : []
   const warmUp = timed.findIndex(({ block }) => block.kind === 'warm-up')
   const isCold = (i: number) => warmUp < 0 || i < warmUp
+  const isLate = ({ from }: TimedBlock) => from >= LAST_QUARTER * session.minutes
+  const strictest = strictestOf(people)
   return [
     ...over,
-    ...timed.flatMap((one, i): PlanRemark[] => [
-      ...ofRounds(one),
-      ...(isLive(one.block) && isCold(i) ? [{ says: 'live-before-warm-up' as const, block: one.block.id }] : []),
-      ...(isNewThrow(one.block, kindOf) && one.from >= LAST_QUARTER * session.minutes
-        ? [{ says: 'new-throw-late' as const, block: one.block.id }]
-        : []),
-    ]),
+    ...timed.flatMap((one, i): PlanRemark[] => {
+      const moves = chart ? blockMoves(chart, one.block) : []
+      return [
+        ...ofRounds(one, limits.satOut),
+        ...(isLive(one.block) && isCold(i) ? [{ says: 'live-before-warm-up' as const, block: one.block.id }] : []),
+        ...(isLate(one) && isNewThrow(one.block, moves)
+          ? [{ says: 'new-throw-late' as const, block: one.block.id }]
+          : []),
+        ...ofWhoComes(one.block, moves, strictest),
+      ]
+    }),
   ]
 }
 
-function ofRounds({ block, needs, waves }: TimedBlock): PlanRemark[] {
+function ofRounds({ block, needs, waves }: TimedBlock, satOut: number): PlanRemark[] {
   const { id, minutes } = block
   return [
     ...(needs !== null && needs > minutes
       ? [{ says: 'rounds-too-long' as const, block: id, minutes: Math.ceil(needs - minutes) }]
       : []),
-    ...(waves - 1 > MOST_SAT_OUT ? [{ says: 'sits-out-too-long' as const, block: id, rounds: waves - 1 }] : []),
+    ...(waves - 1 > satOut ? [{ says: 'sits-out-too-long' as const, block: id, rounds: waves - 1 }] : []),
   ]
 }
 
-function isNewThrow({ kind, about }: Block, kindOf: (move: string) => Kind | undefined): boolean {
-  return (kind === 'watch' || kind === 'try') && about?.kind === 'move' && kindOf(about.id) === 'takedown'
+/** Whether a block has strikes in it: it must say what is worn and how hard they are. */
+export const hasStrikes = (moves: readonly Move[]): boolean => moves.some(({ tags = [] }) => tags.includes('strikes'))
+
+/** Where the winner stays on, who loses much works little: not with minors, and not in the first months. */
+export const mayWinnerStay = ({ hasMinor, hasBeginner }: Strictest): boolean => !hasMinor && !hasBeginner
+
+function ofWhoComes(block: Block, moves: readonly Move[], strictest: Strictest): PlanRemark[] {
+  const { id, kind, gear, contact, shownOn, withWhom } = block
+  const isUnsaid = gear === undefined || contact === undefined
+  const isShownOnSomebody = kind === 'watch' && strictest.hasMinor && shownOn === undefined && moves.some(strangles)
+  return [
+    ...(hasStrikes(moves) && isUnsaid ? [{ says: 'strikes-unsaid' as const, block: id }] : []),
+    ...(isShownOnSomebody ? [{ says: 'strangle-shown' as const, block: id }] : []),
+    ...(withWhom === 'winner-stays' && !mayWinnerStay(strictest)
+      ? [{ says: 'no-winner-stays' as const, block: id }]
+      : []),
+  ]
 }
+
+const isNewThrow = ({ kind, about }: Block, moves: readonly Move[]): boolean =>
+  (kind === 'watch' || kind === 'try') && about?.kind === 'move' && moves.some((one) => one.kind === 'takedown')

@@ -5,6 +5,7 @@ import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
 import { Bout } from './bout'
 import { CLUB_FILE } from './clubFile'
+import { Limits } from './limits'
 import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
@@ -26,6 +27,7 @@ export class Club {
   @Optional() @Records(() => Bout) bouts?: Bout[]
   /** The class that is on now. */
   @Optional() @OneRecord(() => Live) live?: Live
+  @Optional() @OneRecord(() => Limits) limits?: Limits
   @Optional() @IsString() notes?: string
 }
 
@@ -55,6 +57,11 @@ function checkClub(club: Club): Problem[] {
     ...club.sessions.flatMap(({ blocks }, i) => idsUsedTwice(blocks, ['sessions', i, 'blocks'])),
     ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
     ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
+    ...club.sessions.flatMap(({ blocks }, i) =>
+      blocks.flatMap(({ shownOn }, k) =>
+        unknown(known, shownOn === undefined ? [] : [shownOn], ['sessions', i, 'blocks', k, 'shownOn'], true),
+      ),
+    ),
     ...idsUsedTwice(club.bouts ?? [], ['bouts']),
     ...(club.bouts ?? []).flatMap(({ athlete }, i) => unknown(known, [athlete], ['bouts', i, 'athlete'], true)),
     ...checkLive(club),

@@ -1,5 +1,6 @@
 import type { Club } from './clubKind'
 import { daysBetween } from './days'
+import type { Limits } from './limits'
 
 /** How often somebody was locked or strangled: caught and released, or until they tapped. */
 export interface Load {
@@ -11,9 +12,6 @@ export interface Load {
 
 const CAUGHT = ['tap', 'had-it']
 const WEEK = 7
-/** From so often in a class on somebody has had enough of it for the day; in a week, of twice as much. */
-export const MUCH = 5
-
 /** The load of everybody who was caught in a class, the most first. */
 export function loadsOf({ rounds }: Pick<Club, 'rounds'>, session: { id: string; when: string }): Load[] {
   const caught = rounds.filter(({ ended }) => CAUGHT.includes(ended))
@@ -34,5 +32,6 @@ export function loadsOf({ rounds }: Pick<Club, 'rounds'>, session: { id: string;
     .sort((a, b) => b.inClass - a.inClass || b.inWeek - a.inWeek)
 }
 
-/** Whether that is a lot for one class, or for a week. */
-export const isMuch = ({ inClass, inWeek }: Load): boolean => inClass >= MUCH || inWeek >= 2 * MUCH
+/** Whether that is a lot for one class, or for a week, of which it is twice as much. */
+export const isMuch = ({ inClass, inWeek }: Load, { caught }: Pick<Required<Limits>, 'caught'>): boolean =>
+  inClass >= caught || inWeek >= 2 * caught

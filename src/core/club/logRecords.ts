@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsInt, Max, Min } from 'class-validator'
+import { IsBoolean, IsIn, IsInt, IsString, Max, Min } from 'class-validator'
 import type { MoveId, ReactionId } from '../chart/ids'
 import { constraint, IsDay, IsRecordId, Optional } from '../document/constraints'
 import { isRecord } from '../document/fields'
@@ -6,6 +6,7 @@ import { RESISTANCES, TRIED_IN, type LoggedTry, type Resistance, type TriedIn, t
 
 /** How a round ended. Time is neither escape nor failure. */
 export const ENDED = ['tap', 'had-it', 'out', 'reversed', 'time', 'no-result'] as const
+export type Ended = (typeof ENDED)[number]
 
 /** A round that was worked: a fact of its own, beside the tries that were seen in it. */
 export class RoundFact {
@@ -19,7 +20,7 @@ export class RoundFact {
   @Optional() @IsRecordId() us?: string
   @Optional() @IsRecordId() them?: string
   @IsInt() @Min(0) @Max(3600) seconds!: number
-  @IsIn(ENDED) ended!: (typeof ENDED)[number]
+  @IsIn(ENDED) ended!: Ended
 }
 
 const PLAIN = ['lands', 'stalls', 'failed']
@@ -49,4 +50,6 @@ export class TryFact implements LoggedTry {
   @IsOutcome() outcome!: TryOutcome
   @Optional() @IsBoolean() isPartial?: boolean
   @Optional() @IsBoolean() gi?: boolean
+  /** It was tallied on the chart, where it still stands: on this day, or `undated`. */
+  @Optional() @IsString() tallied?: string
 }

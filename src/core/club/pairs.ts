@@ -1,5 +1,6 @@
 import blossom from 'edmonds-blossom-fixed'
-import { EXPERIENCE, isMinor, type ClubPerson } from './person'
+import { OUR_LIMITS, type Limits } from './limits'
+import { EXPERIENCE, isBeginner, isMinor, type ClubPerson } from './person'
 import { present } from '../sure'
 
 /** What pairs are for: to learn from each other, or to try against each other. */
@@ -13,6 +14,8 @@ export interface PairingRules {
   lastTime?: readonly (readonly string[])[]
   /** The coach's reason to pair minors with adults; empty: they are not. */
   minorsWithAdults?: string
+  /** How far apart minors may be in weight. */
+  limits?: Pick<Required<Limits>, 'minorsApart'>
 }
 
 export interface Paired {
@@ -22,34 +25,49 @@ export interface Paired {
   alone: string[]
 }
 
-/** Weights of minors may differ by so much of the heavier, and of adults without being kept from throws. */
-const [MINORS_APART, ADULTS_APART] = [0.1, 0.2]
-
-/** By how much of the heavier two weights differ; null where one is not known. */
+/** By how much of the heavier two weights differ, in percent; null where one is not known. */
 function weightGap(one: ClubPerson, other: ClubPerson): number | null {
   if (one.weight === undefined || other.weight === undefined) return null
-  return Math.abs(one.weight - other.weight) / Math.max(one.weight, other.weight)
+  return (100 * Math.abs(one.weight - other.weight)) / Math.max(one.weight, other.weight)
 }
 
 /** Two who must not be paired, and why; null where they may. */
 export function keptApart(
   one: ClubPerson,
   other: ClubPerson,
-  { minorsWithAdults }: PairingRules = {},
+  { minorsWithAdults, limits = OUR_LIMITS }: PairingRules = {},
 ): KeptApart | null {
   if (one.notWith?.includes(other.id) || other.notWith?.includes(one.id)) return 'not-with'
   if (isMinor(one) !== isMinor(other)) return minorsWithAdults?.trim() ? null : 'minor-with-adult'
   if (!isMinor(one)) return null
   if (one.ageBand !== other.ageBand) return 'ages'
-  return (weightGap(one, other) ?? 0) > MINORS_APART ? 'sizes' : null
+  return (weightGap(one, other) ?? 0) > limits.minorsApart ? 'sizes' : null
 }
 
 /** Adults who are so far apart in weight that neither throws the other. */
-export const areKeptFromThrows = (one: ClubPerson, other: ClubPerson): boolean =>
-  (weightGap(one, other) ?? 0) > ADULTS_APART
+const areKeptFromThrows = (one: ClubPerson, other: ClubPerson, adultsApart: number): boolean =>
+  (weightGap(one, other) ?? 0) > adultsApart
 
-/** What a pair is worth, in points of 1,000: whole numbers, so that sums are exact. */
-const [BEST, A_LEVEL, AGAIN, UNKNOWN_GAP] = [1_000, 150, 300, 0.08]
+/** What a pair, or a three, must heed. */
+export interface Heeds {
+  /** Two are too far apart in weight. */
+  noThrows: boolean
+  /** A minor works with an adult. */
+  noStranglesOrLegLocks: boolean
+  /** One is a minor or in their first months: a round ends where somebody is caught, and nothing is put on. */
+  endsAtHadIt: boolean
+}
+export function heeds(people: readonly ClubPerson[], limits: Pick<Required<Limits>, 'adultsApart'>): Heeds {
+  const isMixed = people.some(isMinor) && !people.every(isMinor)
+  return {
+    noThrows: people.some((one) => people.some((other) => areKeptFromThrows(one, other, limits.adultsApart))),
+    noStranglesOrLegLocks: isMixed,
+    endsAtHadIt: people.some((one) => isMinor(one) || isBeginner(one)),
+  }
+}
+
+/** What a pair is worth, in points of 1,000: whole numbers, so that sums are exact. A gap is in percent. */
+const [BEST, A_PERCENT, A_LEVEL, AGAIN, UNKNOWN_GAP] = [1_000, 10, 150, 300, 8]
 
 const levelOf = ({ experience = 'first-months' }: ClubPerson) => EXPERIENCE.indexOf(experience)
 
@@ -67,7 +85,7 @@ export function pairWorth(
   const off = what === 'learn' ? Math.abs(apart - 1) : apart
   const again = lastTime.some((pair) => pair.includes(one.id) && pair.includes(other.id))
   const gap = weightGap(one, other) ?? UNKNOWN_GAP
-  return Math.max(1, BEST - Math.round(gap * BEST) - off * A_LEVEL - (again ? AGAIN : 0))
+  return Math.max(1, BEST - Math.round(gap * A_PERCENT) - off * A_LEVEL - (again ? AGAIN : 0))
 }
 
 /**
@@ -104,19 +122,4 @@ function joinThree(pairs: ClubPerson[][], one: ClubPerson, what: PairFor, rules:
     .sort((a, b) => b.worth - a.worth)
   open[0]?.pair.push(one)
   return open.length > 0
-}
-
-/**
- * Pairs so that all meet: one stays, the others go round (the circle method). `round` counts from 0. With an odd number
- * one sits out, named in `alone`.
- */
-export function rotation(people: readonly string[], round: number): Paired {
-  const places: (string | null)[] = people.length % 2 ? [...people, null] : [...people]
-  const [stays, ...others] = places
-  if (stays === undefined) return { pairs: [], alone: [] }
-  const by = others.length ? round % others.length : 0
-  const turned = [stays, ...others.slice(by), ...others.slice(0, by)]
-  const both = Array.from({ length: turned.length / 2 }, (_, i) => [turned[i], turned[turned.length - 1 - i]])
-  const pairs = both.map((pair) => pair.flatMap((id) => id ?? []))
-  return { pairs: pairs.filter((pair) => pair.length === 2), alone: pairs.filter((pair) => pair.length === 1).flat() }
 }

@@ -1,7 +1,7 @@
 import type { Move } from '../chart/move'
 import type { Club } from './clubKind'
 import { daysBetween } from './days'
-import type { Session } from './session'
+import type { Block, Session } from './session'
 
 /*
  * What to train in the next class: one theme, few things, the minutes on each. Exact, because what minutes on a thing
@@ -30,12 +30,16 @@ export interface Proposal {
   theme: string
   things: Thing[]
   worth: number
+  /** Minutes that nothing is better used for than rounds from where the theme begins. */
+  rounds: number
 }
 
 /** Things in one class: more are not kept in mind. */
 export const MOST_THINGS = 3
 /** A thing gets no fewer minutes than this. */
 export const LEAST_MINUTES = 5
+/** Nor more: after these three quarters of what a drill can bring are there, and hands are tired. */
+export const MOST_MINUTES = 20
 /** Half of what a drill can bring is there after so many minutes. */
 const HALF_AFTER = 10
 /** What was shown and not drilled is on its way to being forgotten: it counts for so much more. */
@@ -70,25 +74,33 @@ function bestOf(theme: string, drillables: readonly Drillable[], minutes: number
   const some = Array.from({ length: most }, (_, i) => shared(sorted.slice(0, i + 1), minutes))
   const worthOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * (one.isDue ? DUE : 1), 0)
   const things = some.sort((a, b) => worthOf(b) - worthOf(a))[0] ?? []
-  return { theme, things, worth: worthOf(things) }
+  const rounds = minutes - things.reduce((sum, one) => sum + one.minutes, 0)
+  return { theme, things, worth: worthOf(things), rounds }
 }
 
-/** The minutes, one by one, each to the thing that it brings most. */
+/** The minutes, one by one, each to the thing that it brings most and that has not had enough. */
 function shared(some: readonly Drillable[], minutes: number): Thing[] {
   const spent = some.map(() => LEAST_MINUTES)
-  const more = (one: Drillable, i: number) =>
-    weighed(one) * (shareAfter((spent[i] ?? 0) + 1) - shareAfter(spent[i] ?? 0))
+  const more = (one: Drillable, i: number) => {
+    const had = spent[i] ?? 0
+    return had < MOST_MINUTES ? weighed(one) * (shareAfter(had + 1) - shareAfter(had)) : 0
+  }
   for (let left = minutes - LEAST_MINUTES * some.length; left > 0; left--) {
     const gains = some.map(more)
-    const best = gains.indexOf(Math.max(...gains))
+    const gain = Math.max(...gains)
+    if (gain === 0) break
+    const best = gains.indexOf(gain)
     spent[best] = (spent[best] ?? 0) + 1
   }
   return some.map((one, i) => ({ ...one, minutes: spent[i] ?? 0, worth: one.gain * shareAfter(spent[i] ?? 0) }))
 }
 
-/** Minutes of a class for its theme: all that are not warm-up, free rounds and cool-down. */
+/** Blocks that stay as they are when a proposal is taken. */
+export const KEPT: readonly Block['kind'][] = ['warm-up', 'free-rounds', 'cool-down', 'stop-and-mend']
+
+/** Minutes of a class for its theme: all that are not kept for something else. */
 export function themeMinutes({ minutes, blocks }: Pick<Session, 'minutes' | 'blocks'>): number {
-  const kept = blocks.filter(({ kind }) => kind === 'warm-up' || kind === 'free-rounds' || kind === 'cool-down')
+  const kept = blocks.filter(({ kind }) => KEPT.includes(kind))
   return Math.max(0, minutes - kept.reduce((sum, one) => sum + one.minutes, 0))
 }
 

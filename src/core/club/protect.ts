@@ -3,11 +3,12 @@ import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import { blockMoves } from './blockMoves'
 import type { Club } from './clubKind'
+import { limitsOf, OUR_LIMITS, type Limits } from './limits'
 import { isBeginner, isMinor, isUnder14, type ClubPerson, type Spared } from './person'
 import type { Block, Guests, Opened, Session } from './session'
 
 /** Why somebody there is kept from something. */
-export type Reason = 'under-14' | 'under-18' | 'first-months' | 'spared'
+export type Reason = 'under-14' | 'under-18' | 'first-months' | 'spared' | 'shown-on-minor'
 
 /** Something that is refused, and for whom. */
 export interface Refused {
@@ -20,14 +21,6 @@ export interface Refused {
   isAlways: boolean
 }
 
-/** Little warning, or a fall on somebody's legs: not under 18, and not in the first months. */
-export const NO_WARNING: readonly string[] = [
-  ...['leglock', 'twisting-leg-lock', 'groin-split', 'neck-crank', 'spine-lock', 'wrist-lock'],
-  ...['mouth-covering', 'scissor-takedown', 'jump-entry', 'drop-throw'],
-]
-/** Under 14 nothing is locked and nobody strangled: position only. */
-const LOCKS: readonly string[] = ['finish', 'choke', 'armlock']
-
 type Someone = Pick<ClubPerson, 'ageBand' | 'experience' | 'spares'> & { id?: string }
 
 /** Guests as people of whom nothing is known but their age: they count as beginners. */
@@ -37,25 +30,29 @@ const asPeople = ({ adults, children }: Guests): Someone[] => [
 ]
 
 /** What one person is kept from, besides what must be spared. */
-function limitsOf(one: Someone): Omit<Refused, 'people'>[] {
+function refusedToOne(one: Someone, { under14, under18, firstMonths }: Required<Limits>): Omit<Refused, 'people'>[] {
   const limits = (tags: readonly string[], because: Reason, isAlways = false) =>
     tags.map((tag) => ({ tag, because, isAlways }))
   return [
-    ...(isUnder14(one) ? limits([...LOCKS, ...NO_WARNING], 'under-14') : []),
-    ...(isMinor(one) && !isUnder14(one) ? limits(NO_WARNING, 'under-18') : []),
+    ...(isUnder14(one) ? limits(under14, 'under-14') : []),
+    ...(isMinor(one) && !isUnder14(one) ? limits(under18, 'under-18') : []),
     ...(isMinor(one) ? limits(['strikes'], 'under-18', true) : []),
-    ...(!isMinor(one) && isBeginner(one) ? limits(NO_WARNING, 'first-months') : []),
+    ...(!isMinor(one) && isBeginner(one) ? limits(firstMonths, 'first-months') : []),
   ]
 }
 
 /**
- * What is refused where these people are together: the stricter rule governs all. Defaults of ours; the federation's
- * rules and the law come first.
+ * What is refused where these people are together: the stricter rule governs all. By our limits, or those of the club;
+ * the federation's rules and the law come first.
  */
-export function refusedFor(people: readonly ClubPerson[], guests: Guests = { adults: 0, children: 0 }): Refused[] {
+export function refusedFor(
+  people: readonly ClubPerson[],
+  guests: Guests = { adults: 0, children: 0 },
+  limits: Required<Limits> = OUR_LIMITS,
+): Refused[] {
   const found = new Map<string, Refused>()
   for (const one of [...people, ...asPeople(guests)] as Someone[]) {
-    for (const limit of limitsOf(one)) {
+    for (const limit of refusedToOne(one, limits)) {
       const key = `${limit.tag} ${limit.because}`
       const refused = found.get(key) ?? { ...limit, people: [] }
       if (one.id !== undefined) refused.people.push(one.id)
@@ -81,13 +78,38 @@ export function hurts(move: Pick<Move, 'hazard'>, spares: readonly Spared[] = []
   return part === '' ? [] : spares.filter((one) => part.includes(one.part.toLowerCase()))
 }
 
-/** What of a block is refused for somebody who comes to a class, and has not been opened; each once. */
-export function refusedInBlock(club: Pick<Club, 'people'>, session: Session, chart: Chart, block: Block): Refused[] {
+/** The tags of what strangles. */
+const STRANGLES: readonly string[] = ['choke', 'mouth-covering']
+export const strangles = ({ tags = [] }: Pick<Move, 'tags'>): boolean => tags.some((tag) => STRANGLES.includes(tag))
+
+/** What of some moves must not be shown on somebody: what they must spare, and on a minor no strangle. */
+function refusedOn(partner: ClubPerson, moves: readonly Move[]): Refused[] {
+  const refused = (tag: string, because: Reason): Refused => ({ tag, because, people: [partner.id], isAlways: true })
+  const spared = moves.flatMap((move) => hurts(move, partner.spares)).map(({ part }) => refused(part, 'spared'))
+  return isMinor(partner) && moves.some(strangles) ? [refused('choke', 'shown-on-minor'), ...spared] : spared
+}
+
+/**
+ * What of a block is refused for somebody who comes to a class, or for whom it is shown on, and has not been opened;
+ * each once.
+ */
+export function refusedInBlock(
+  club: Pick<Club, 'people' | 'limits'>,
+  session: Session,
+  chart: Chart,
+  block: Block,
+): Refused[] {
   const people = session.people.flatMap((id) => lookUp(club.people, id) ?? [])
-  const refused = stillRefused(refusedFor(people, session.guests), session.opened)
-  const found = blockMoves(chart, block).flatMap((move) => refusedOf(move, refused))
+  const refused = stillRefused(refusedFor(people, session.guests, limitsOf(club)), session.opened)
+  const moves = blockMoves(chart, block)
+  const partner = lookUp(club.people, block.shownOn)
+  const found = [...moves.flatMap((move) => refusedOf(move, refused)), ...(partner ? refusedOn(partner, moves) : [])]
   return [...new Map(found.map((one) => [`${one.tag} ${one.because}`, one])).values()]
 }
 
 /** The word under which a coach opens that minors work with adults; never for strangles or leg locks. */
 export const MINORS_WITH_ADULTS = 'minors-with-adults'
+
+/** The coach's reason for it in a class; empty where there is none. */
+export const minorsWithAdultsIn = ({ opened = [] }: Pick<Session, 'opened'>): string =>
+  opened.find(({ tag }) => tag === MINORS_WITH_ADULTS)?.reason ?? ''

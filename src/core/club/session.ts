@@ -26,7 +26,7 @@ export const BLOCK_KINDS = [
 export type BlockKind = (typeof BLOCK_KINDS)[number]
 
 const SUBJECTS = ['move', 'position', 'run', 'card', 'flow', 'region'] as const
-const WITH_WHOM = ['learn', 'rounds', 'rotation', 'winner-stays'] as const
+export const WITH_WHOM = ['learn', 'rounds', 'rotation', 'winner-stays'] as const
 
 /** What a block is about: a record of a chart, or of the Shelf where no chart is named. It may be gone. */
 export class Subject {
@@ -35,8 +35,13 @@ export class Subject {
   @IsRecordId() id!: string
 }
 
+/** How hard a strike is: stopped short, touched, or felt. */
+export const CONTACTS = ['none', 'touch', 'light'] as const
+
 /** Points in a block that is watched: more are not kept in mind. */
 export const MOST_POINTS = 3
+
+export type WithWhom = (typeof WITH_WHOM)[number]
 
 /** A stretch of a class. Times are in seconds, those of the whole block in minutes. */
 export class Block {
@@ -49,11 +54,16 @@ export class Block {
   @Optional() @IsInt() @Min(1) @Max(99) rounds?: number
   /** On the feet, where fewer pairs fit. */
   @Optional() @IsBoolean() isStanding?: boolean
-  @Optional() @IsIn(WITH_WHOM) withWhom?: (typeof WITH_WHOM)[number]
+  @Optional() @IsIn(WITH_WHOM) withWhom?: WithWhom
   @Optional() @IsIn(RESISTANCES) resistance?: Resistance
   @Optional() @OneRecord(() => Subject) about?: Subject
   @Optional() @IsArray() @ArrayMaxSize(MOST_POINTS) @IsWord({ each: true }) points?: string[]
   @Optional() @IsWord() mistake?: string
+  /** On whom it is shown: id of a person. */
+  @Optional() @IsRecordId() shownOn?: string
+  /** Where there are strikes: what is worn, and how hard they are. */
+  @Optional() @IsWord() gear?: string
+  @Optional() @IsIn(CONTACTS) contact?: (typeof CONTACTS)[number]
 }
 
 /** People who are there without a name: they count as beginners. */
@@ -85,6 +95,10 @@ export class Walk {
   @IsInt() @Min(0) @Max(999) fine!: number
 }
 
+export const MOST_MATS = 20
+/** On so many mats rounds run until the coach says otherwise. */
+export const USUAL_MATS = 2
+
 /** A class: who comes, what is done, and for how long. */
 export class Session {
   @IsRecordId() id!: string
@@ -97,6 +111,10 @@ export class Session {
   @IsArray() @IsRecordId({ each: true }) people!: string[]
   @Optional() @OneRecord(() => Guests) guests?: Guests
   @Optional() @OneRecord(() => Room) room?: Room
+  /** On how many mats rounds run. */
+  @Optional() @IsInt() @Min(1) @Max(MOST_MATS) mats?: number
+  /** A lesson for who comes, with the coach as the partner. */
+  @Optional() @IsBoolean() isPrivate?: boolean
   @Records(() => Block) blocks!: Block[]
   @Optional() @Records(() => Opened) opened?: Opened[]
   /** Blocks that were left out, for the next class. */

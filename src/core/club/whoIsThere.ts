@@ -13,6 +13,9 @@ export function guestsOf({ guests = { adults: 0, children: 0 } }: Pick<Session, 
   return [...some(guests.adults, 'adult'), ...some(guests.children, 'child')]
 }
 
+/** The coach as somebody's partner, where one is left over; nothing of it is logged by name. */
+export const COACH: ClubPerson = { id: 'coach-steps-in', name: 'Coach', experience: 'competes' }
+
 /** Everybody of a class, guests too. */
 export const peopleOf = (club: Pick<Club, 'people'>, session: Pick<Session, 'people' | 'guests'>): ClubPerson[] => [
   ...session.people.flatMap((id) => lookUp(club.people, id) ?? []),

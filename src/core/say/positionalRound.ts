@@ -1,6 +1,7 @@
 import { present } from '../sure'
 import type { PositionalRound } from '../chart/positionalRound'
 import type { Chart } from '../chart/chart'
+import type { Position } from '../chart/position'
 import { answersTo } from '../chart/edits/answers'
 import { ALWAYS, cautionLines } from '../chart/hazard'
 import { isEndId } from '../chart/ids'
@@ -19,12 +20,17 @@ export interface SaidRound {
   cautions: string[]
 }
 
+/** Where a round starts, and with which holds on. */
+export function sayStart({ holds }: Pick<Chart, 'holds'>, position: Pick<Position, 'name' | 'holds'>): string {
+  const on = (position.holds ?? []).flatMap((id) => lookUp(holds, id)?.name ?? [])
+  return `${position.name}${on.length ? `, with ${on.map(lowerFirst).join(', ')} on` : ''}.`
+}
+
 /** What a positional round is: where it starts, who begins, what each may do, what ends it, and what it may injure. */
 export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
   const reaction = present(lookUp(chart.reactions, card.reaction))
   const move = lookUp(chart.moves, card.move)
   const position = present(lookUp(chart.positions, card.position))
-  const holds = (position.holds ?? []).flatMap((id) => lookUp(chart.holds, id)?.name ?? [])
   const answers = answersTo(chart, card.reaction).flatMap(({ answer }) => lookUp(chart.moves, answer.move) ?? [])
   const [best] = answers
   const isFinish = best?.to === 'finish'
@@ -40,7 +46,7 @@ export function sayRound(chart: Chart, card: PositionalRound): SaidRound {
   const lines = cautionLines([...(move ? [move] : []), ...answers])
   return {
     title: `${reaction.name}: what now?`,
-    start: `${position.name}${holds.length ? `, with ${holds.map(lowerFirst).join(', ')} on` : ''}.`,
+    start: sayStart(chart, position),
     begins: move ? `We begin: ${tellMove(move.name)}, and stop where it meets them.` : 'They begin.',
     they: `${upperFirst(whenThey(reaction.name))}; nothing else.`,
     we: answers.length

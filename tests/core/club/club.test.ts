@@ -1,6 +1,7 @@
 import { produce } from 'immer'
 import { CLUB_KIND, emptyClub, type Club } from '../../../src/core/club/clubKind'
 import { addPeople, namesIn, removePerson, setPerson } from '../../../src/core/club/edits/people'
+import { limitsOf } from '../../../src/core/club/limits'
 import { hurts, refusedFor, refusedInBlock, refusedOf, stillRefused } from '../../../src/core/club/protect'
 import type { ClubPerson } from '../../../src/core/club/person'
 import { parsingJob } from '../../../src/core/document/read'
@@ -42,6 +43,11 @@ describe('a club', () => {
     ['sessions.0.people.1', (club: Club) => void (club.sessions[0].people[1] = 'zed')],
     ['sessions.0.blocks.1.id', (club: Club) => void (club.sessions[0].blocks[1].id = 'warm-up')],
     ['sessions.0.blocks.1.points', (club: Club) => void (club.sessions[0].blocks[1].points = ['a', 'b', 'c', 'd'])],
+    ['sessions.0.blocks.0.shownOn', (club: Club) => void (club.sessions[0].blocks[0].shownOn = 'zed')],
+    ['sessions.0.blocks.0.contact', (club: Club) => Object.assign(club.sessions[0].blocks[0], { contact: 'hard' })],
+    ['sessions.0.mats', (club: Club) => void (club.sessions[0].mats = 21)],
+    ['limits.minorsApart', (club: Club) => void (club.limits = { minorsApart: 101 })],
+    ['limits.under14', (club: Club) => void (club.limits = { under14: [''] })],
     ['rounds.0.ended', (club: Club) => Object.assign(club.rounds[0], { ended: 'won' })],
     ['tries.0.outcome', (club: Club) => Object.assign(club.tries[0], { outcome: { reaction: 'a', elsewhere: 'b' } })],
     ['tries.0.us', (club: Club) => void (club.tries[0].us = 'zed')],
@@ -65,7 +71,10 @@ describe('a club', () => {
   })
 
   it('forgets somebody everywhere, and the log keeps someone', () => {
-    const club = produce(tern(), (draft) => removePerson(draft, 'bo'))
+    const club = produce(tern(), (draft) => {
+      draft.sessions[0].blocks[1].shownOn = 'bo'
+      removePerson(draft, 'bo')
+    })
     expect(JSON.stringify(club)).not.toContain('"bo"')
     expect(club.rounds[0]).toMatchObject({ us: 'ana', ended: 'had-it' })
     expect(club.tries[0]).not.toHaveProperty('them')
@@ -170,5 +179,31 @@ describe('who is protected from what', () => {
     expect(of(opened)).toEqual([])
     // Cy does not come.
     expect(of(produce(club, (draft) => setPerson(draft, 'cy', 'ageBand', 'under-10')))).toEqual([])
+    // The club's own limits hold in place of ours; strikes stay refused under 18 whatever they say.
+    const own = produce(teen, (draft) => void (draft.limits = { under18: ['finish'] }))
+    expect(of(own).map(({ tag }) => tag)).toEqual(['finish'])
+    const struck = produce(teen, (draft) => void (draft.limits = { under18: [] }))
+    expect(refusedFor(struck.people, undefined, limitsOf(struck)).map(({ tag }) => tag)).toEqual(['strikes'])
+  })
+
+  it('shows no strangle on a minor and nothing on what somebody must spare, whatever reason there is', () => {
+    const plan = demoPlan()
+    const club = produce(tern(), (draft) => {
+      for (const { id } of draft.people) setPerson(draft, id, 'experience', 'competes')
+      setPerson(draft, 'ana', 'ageBand', '14-17')
+      setPerson(draft, 'bo', 'spares', [{ part: 'shoulder' }])
+      draft.sessions[0].opened = ['choke', 'finish', 'shoulder'].map((tag) => ({ tag, reason: 'asked' }))
+      delete draft.sessions[0].guests
+    })
+    const choke = plan.moves.find(({ tags = [] }) => tags.includes('choke'))!
+    const shoulder = plan.moves.find(({ hazard }) => hazard?.part === 'shoulder')!
+    const shown = (move: string, shownOn?: string) =>
+      refusedInBlock(club, club.sessions[0], plan, {
+        ...{ id: 'w', kind: 'watch', minutes: 5, about: { kind: 'move', id: move } },
+        ...(shownOn ? { shownOn } : {}),
+      }).map(({ tag, because, people, isAlways }) => [tag, because, people.join(), isAlways])
+    expect(shown(choke.id, 'ana')).toEqual([['choke', 'shown-on-minor', 'ana', true]])
+    expect([shown(choke.id, 'cy'), shown(choke.id), shown(shoulder.id, 'ana')]).toEqual([[], [], []])
+    expect(shown(shoulder.id, 'bo')).toEqual([['shoulder', 'spared', 'bo', true]])
   })
 })

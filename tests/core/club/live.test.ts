@@ -10,7 +10,6 @@ import {
   keepForNextTime,
   noteHurt,
   pauseClock,
-  setPairs,
   startClock,
   stopAll,
   takeOffer,
@@ -37,6 +36,7 @@ import {
   setGuests,
   setSession,
 } from '../../../src/core/club/edits/sessions'
+import { onMats } from '../../../src/core/club/live/onMats'
 import { movedIn } from '../../../src/core/club/movedIn'
 import { isLongGone } from '../../../src/core/club/person'
 import { initialsOfAll } from '../../../src/core/club/whoIsThere'
@@ -67,6 +67,8 @@ function onTheMats(people = 6): Club {
     startClock(club, 1000 * S)
   })
 }
+/** Puts pairs on the mats as they are named. */
+const put = (draft: Club, pairs: string[][], mats: number) => void (draft.live!.mats = onMats(pairs, mats))
 const queues = ({ live }: Club) => live?.mats.map(({ queue }) => queue.map(({ people }) => people.join(' ')))
 const sound = (club: Club) => expect(checkDocument(CLUB_KIND, club)).toEqual([])
 
@@ -97,15 +99,18 @@ describe('a class that is on', () => {
   })
 
   it('has three take turns so that each attacks and each is attacked', () => {
-    let club = produce(onTheMats(), (draft) => setPairs(draft, [['ana', 'bo', 'cy']], 1, 0))
+    let club = produce(onTheMats(), (draft) => put(draft, [['ana', 'bo', 'cy']], 1))
     const seen: string[] = []
     for (let i = 0; i < 4; i++)
       club = produce(club, (draft) => {
         beginRound(draft, 1, 'turtle', i * 100 * S)
         seen.push(`${draft.live?.mats[0]?.round?.us} ${draft.live?.mats[0]?.round?.them}`)
-        endRound(draft, 1, 'time', i * 100 * S + 60 * S)
+        expect(endTimedOut(draft, i * 100 * S + 89 * S)).toEqual([])
+        // Three get half the time again.
+        expect(endTimedOut(draft, i * 100 * S + 90 * S)).toEqual([1])
       })
     expect(seen).toEqual(['ana bo', 'bo cy', 'cy ana', 'ana bo'])
+    expect(club.rounds.map(({ seconds }) => seconds)).toEqual([90, 90, 90, 90])
   })
 
   it('lets nothing restart for ten seconds after a tap', () => {
@@ -184,7 +189,7 @@ describe('a class that is on', () => {
 
   it('keeps no record of a guest in the log', () => {
     const club = produce(onTheMats(), (draft) => {
-      setPairs(draft, [['guest-adult-1', 'ana']], 1, 0)
+      put(draft, [['guest-adult-1', 'ana']], 1)
       beginRound(draft, 1, 'turtle', 0)
       endRound(draft, 1, 'had-it', 5 * S)
     })

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { areKeptFromThrows, keptApart, pairUp, pairWorth, rotation, type PairFor } from '../../../src/core/club/pairs'
+import { OUR_LIMITS } from '../../../src/core/club/limits'
+import { heeds, keptApart, pairUp, pairWorth, type PairFor } from '../../../src/core/club/pairs'
+import { allMeet } from '../../../src/core/club/rotation'
 import { AGE_BANDS, EXPERIENCE, type ClubPerson } from '../../../src/core/club/person'
 
 const person = (id: string, more: Partial<ClubPerson> = {}): ClubPerson => ({ id, name: id, ...more })
@@ -78,9 +80,6 @@ describe('pairs', () => {
     expect(learn.every(([one]) => one === 'a' || one === 'b')).toBe(true)
     const next = pairUp(people, 'learn', { lastTime: learn }).pairs
     expect(next).not.toEqual(learn)
-    expect(areKeptFromThrows(person('x', { weight: 79 }), person('y', { weight: 100 }))).toBe(true)
-    expect(areKeptFromThrows(person('x', { weight: 80 }), person('y', { weight: 100 }))).toBe(false)
-    expect(areKeptFromThrows(person('x'), person('y', { weight: 100 }))).toBe(false)
   })
 
   it('have the odd one join the pair that it fits best', () => {
@@ -94,17 +93,61 @@ describe('pairs', () => {
     expect(pairUp([], 'learn')).toEqual({ pairs: [], alone: [] })
   })
 
-  it.each([2, 5, 6, 9, 12])('go round so that all of %d meet once', (n) => {
-    const people = Array.from({ length: n }, (_, i) => `p${i}`)
-    const rounds = n % 2 ? n : n - 1
-    const met = new Set<string>()
-    for (let round = 0; round < rounds; round++) {
-      const { pairs, alone } = rotation(people, round)
-      expect(new Set([...pairs.flat(), ...alone]).size).toBe(n)
-      expect(alone).toHaveLength(n % 2)
-      for (const pair of pairs) met.add([...pair].sort().join(' '))
+  it('must heed who is in them: weight, age, and who is new', () => {
+    const of = (one: Partial<ClubPerson>, other: Partial<ClubPerson>, limits = OUR_LIMITS) =>
+      heeds([person('x', { experience: 'some', ...one }), person('y', { experience: 'some', ...other })], limits)
+    const nothing = { noThrows: false, noStranglesOrLegLocks: false, endsAtHadIt: false }
+    expect(of({ weight: 80 }, { weight: 100 })).toEqual(nothing)
+    expect(of({ weight: 79 }, { weight: 100 })).toEqual({ ...nothing, noThrows: true })
+    expect(of({}, { weight: 100 })).toEqual(nothing)
+    expect(of({ weight: 79 }, { weight: 100 }, { ...OUR_LIMITS, adultsApart: 25 })).toEqual(nothing)
+    expect(of({ ageBand: '14-17' }, {})).toEqual({ noThrows: false, noStranglesOrLegLocks: true, endsAtHadIt: true })
+    expect(of({ ageBand: '14-17' }, { ageBand: '14-17' })).toEqual({ ...nothing, endsAtHadIt: true })
+    expect(of({}, { experience: 'first-months' })).toEqual({ ...nothing, endsAtHadIt: true })
+  })
+
+  it('keep minors apart by as much as the club says', () => {
+    const [one, other] = [38, 44].map((weight) => person(`w${weight}`, { ageBand: '10-13', weight }))
+    expect(keptApart(one, other)).toBe('sizes')
+    expect(keptApart(one, other, { limits: { minorsApart: 15 } })).toBeNull()
+  })
+
+  it.each([2, 5, 6, 9, 12])('go round so that all of %d meet', (n) => {
+    const people = Array.from({ length: n }, (_, i) => person(`p${i}`))
+    const met = new Map<string, number>()
+    for (let turn = 0; turn < (n % 2 ? n : n - 1); turn++) {
+      const { pairs, alone } = allMeet(people, turn)
+      expect([...pairs.flat(), ...alone].sort()).toEqual(people.map(({ id }) => id).sort())
+      // The odd one out makes a three.
+      expect([alone.length, pairs.filter((pair) => pair.length === 3).length]).toEqual([0, n % 2])
+      for (const pair of pairs) {
+        const key = pair.slice(0, 2).sort().join(' ')
+        met.set(key, (met.get(key) ?? 0) + 1)
+      }
     }
-    expect(met.size).toBe((n * (n - 1)) / 2)
-    expect(rotation([], 3)).toEqual({ pairs: [], alone: [] })
+    expect([met.size, ...new Set(met.values())]).toEqual([(n * (n - 1)) / 2, 1])
+    expect(allMeet([], 3)).toEqual({ pairs: [], alone: [] })
+  })
+
+  it('go round without those who must be kept apart ever meeting, and leave out nobody who may work', () => {
+    const anyone = fc.record({
+      ageBand: fc.constantFrom('14-17' as const, 'adult' as const),
+      notWith: fc.subarray(['p0', 'p1', 'p2', 'p3', 'p4', 'p5']),
+    })
+    fc.assert(
+      fc.property(fc.array(anyone, { minLength: 2, maxLength: 6 }), fc.nat(11), (some, turn) => {
+        const people = some.map((one, i) =>
+          person(`p${i}`, { ...one, notWith: one.notWith.filter((id) => id !== `p${i}`) }),
+        )
+        const find = (id: string) => people.find((one) => one.id === id)!
+        const { pairs, alone } = allMeet(people, turn)
+        expect([...pairs.flat(), ...alone].sort()).toEqual(people.map(({ id }) => id).sort())
+        for (const pair of pairs)
+          for (const a of pair) for (const b of pair) if (a !== b) expect(keptApart(find(a), find(b))).toBeNull()
+        const left = alone.map(find)
+        for (const a of left) for (const b of left) if (a !== b) expect(keptApart(a, b)).not.toBeNull()
+      }),
+      { seed: 23, numRuns: 200 },
+    )
   })
 })

@@ -7,6 +7,7 @@ import { takeProposal } from '../../../src/core/club/edits/takeProposal'
 import {
   isDue,
   LEAST_MINUTES,
+  MOST_MINUTES,
   MOST_THINGS,
   proposals,
   shareAfter,
@@ -36,7 +37,7 @@ function bestByTrying(some: readonly Drillable[], minutes: number): number {
     if (at === some.length || things === MOST_THINGS) return
     go(at + 1, left, things, worth)
     const { gain, isDue: due } = some[at]
-    for (let m = LEAST_MINUTES; m <= left; m++)
+    for (let m = LEAST_MINUTES; m <= Math.min(left, MOST_MINUTES); m++)
       go(at + 1, left - m, things + 1, worth + gain * (due ? 1.25 : 1) * shareAfter(m))
   }
   go(0, minutes, 0, 0)
@@ -54,10 +55,12 @@ describe('a class that is proposed', () => {
           const things = some.map(({ gain, isDue: due }, i) => thing(`m${i}`, gain, { isDue: due }))
           const [best] = proposals(things, minutes)
           expect(best?.worth ?? 0).toBeCloseTo(bestByTrying(things, minutes), 12)
-          if (best) expect(best.things.reduce((sum, one) => sum + one.minutes, 0)).toBe(minutes)
+          if (!best) return
+          expect(best.things.reduce((sum, one) => sum + one.minutes, best.rounds)).toBe(minutes)
+          expect(Math.max(...best.things.map((one) => one.minutes))).toBeLessThanOrEqual(MOST_MINUTES)
         },
       ),
-      { seed: 4, numRuns: 150 },
+      { seed: 4, numRuns: 150, examples: [[[{ gain: 0.03, isDue: false }], 28]] },
     )
   })
 
@@ -71,6 +74,8 @@ describe('a class that is proposed', () => {
       ['side', ['a']],
     ])
     expect(proposals([thing('a', 0.02)], 4)).toEqual([])
+    // One thing alone is not drilled for the whole hour: what is left is rounds.
+    expect(proposals([thing('a', 0.02)], 35)[0]).toMatchObject({ rounds: 15, things: [{ minutes: 20 }] })
     // Half of what a drill brings is there after ten minutes.
     expect(proposals([thing('a', 0.02)], 10)[0]?.worth).toBeCloseTo(0.01, 12)
   })

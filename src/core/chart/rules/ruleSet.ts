@@ -13,6 +13,8 @@ export const RULE_TAGS = {
   'wrist-lock': 'wrist locks',
   slam: 'slams',
   'scissor-takedown': 'scissor takedowns',
+  'jump-entry': 'jumping entries',
+  'drop-throw': 'throws that drop onto the legs',
   'lapel-grip': 'grips on cloth',
   leglock: 'leg locks',
   strikes: 'strikes',

@@ -3,43 +3,35 @@ import { Refusal } from '../../problem'
 import type { Club } from '../clubKind'
 import { shortened, type Offer } from '../live/behind'
 import { spentIn } from '../live/clock'
-import { mended } from '../live/mendPairs'
-import type { Hurt, Live, Mat } from '../live/liveRecords'
-import type { Guests } from '../session'
-import { guestsOf, peopleOf } from '../whoIsThere'
+import { onMats } from '../live/onMats'
+import type { Hurt } from '../live/liveRecords'
+import type { Guests, WithWhom } from '../session'
+import { guestsOf } from '../whoIsThere'
+import { liveIn, mend, pairForBlock } from './livePairs'
 import { endRound } from './liveRounds'
 import { sessionIn } from './sessions'
 
 /* The class that is on: its clock, its blocks, who is there. Rounds on the mats are in `liveRounds`. Times in ms. */
 
-export function liveIn(club: Club): Live {
-  if (!club.live) throw new Refusal('no class is on', 'gone')
-  return club.live
-}
-
-/** Begins a class; one that is on is ended before. `pairs` go to the mats in turn. */
-export function beginClass(club: Club, session: string, pairs: readonly string[][], mats: number, now: number): void {
+/**
+ * Begins a class; one that is on is ended before. `pairs` go to the mats in turn; who is alone in one waits for a
+ * partner. `pairedFor`: by what they were made.
+ */
+export function beginClass(
+  club: Club,
+  session: string,
+  pairs: readonly string[][],
+  mats: number,
+  now: number,
+  pairedFor: WithWhom = 'rounds',
+): void {
   if (club.live) endClass(club, now)
   const first = sessionIn(club, session).blocks[0]
   if (!first) throw new Refusal('the class has no block yet')
   club.live = {
-    ...{ session, block: first.id, began: now, ran: 0, hurt: [], out: [] },
+    ...{ session, block: first.id, began: now, ran: 0, hurt: [], out: [], pairedFor },
     mats: onMats(pairs, mats),
   }
-}
-
-function onMats(pairs: readonly string[][], mats: number): Mat[] {
-  return Array.from({ length: Math.max(1, mats) }, (_, i) => ({
-    n: i + 1,
-    queue: pairs.filter((_pair, k) => k % mats === i).map((people) => ({ people: [...people] })),
-  }))
-}
-
-/** Other pairs, on so many mats. Rounds that are on count as no result. */
-export function setPairs(club: Club, pairs: readonly string[][], mats: number, now: number): void {
-  const live = liveIn(club)
-  for (const mat of live.mats) if (mat.round) endRound(club, mat.n, 'no-result', now)
-  live.mats = onMats(pairs, mats)
 }
 
 /** Starts the clock, or lets it go on: after a stop too, since this is pressed by hand. */
@@ -58,7 +50,10 @@ export function pauseClock(club: Club, now: number, isQuestion = false): void {
   if (isQuestion) live.isQuestion = true
 }
 
-/** Goes to a block, with its clock at 0 and standing. Rounds that are on count as no result. */
+/**
+ * Goes to a block, with its clock at 0 and standing, and with pairs as it wants them. Rounds that are on count as no
+ * result.
+ */
 export function goToBlock(club: Club, block: string, now: number): void {
   const live = liveIn(club)
   if (!lookUp(sessionIn(club, live.session).blocks, block)) throw new Refusal('the class has no such block', 'gone')
@@ -68,6 +63,7 @@ export function goToBlock(club: Club, block: string, now: number): void {
   }
   Object.assign(live, { block, ran: 0 })
   for (const field of ['since', 'isQuestion'] as const) delete live[field]
+  pairForBlock(club)
 }
 
 /** The block after the one that is on; undefined after the last. */
@@ -124,7 +120,7 @@ export function leaveClass(club: Club, person: string, now: number): void {
   for (const mat of live.mats) {
     if (mat.round && [mat.round.us, mat.round.them].includes(person)) endRound(club, mat.n, 'no-result', now)
   }
-  live.mats = mended(live.mats, { leaves: person }, peopleOf(club, sessionIn(club, live.session)))
+  mend(club, { leaves: person })
 }
 
 /** Somebody comes late, or comes back. */
@@ -135,7 +131,7 @@ export function joinClass(club: Club, person: string): void {
   const session = sessionIn(club, live.session)
   if (lookUp(club.people, person) && !session.people.includes(person)) session.people.push(person)
   live.out = live.out.filter((id) => id !== person)
-  live.mats = mended(live.mats, { joins: person }, peopleOf(club, session))
+  mend(club, { joins: person })
 }
 
 /** A guest comes in: one press. */
@@ -145,7 +141,7 @@ export function guestJoins(club: Club, age: keyof Guests): void {
   const { adults = 0, children = 0 } = session.guests ?? {}
   session.guests = { adults, children, [age]: (age === 'adults' ? adults : children) + 1 }
   const guest = guestsOf(session).findLast(({ ageBand }) => (ageBand === undefined) === (age === 'adults'))
-  if (guest) live.mats = mended(live.mats, { joins: guest.id }, peopleOf(club, session))
+  if (guest) mend(club, { joins: guest.id })
 }
 
 /** The class is over: rounds that are on count as no result, and who came was last here today. */

@@ -3,20 +3,26 @@ import type { MoveId, ReactionId } from '../../chart/ids'
 import { Refusal } from '../../problem'
 import type { Club } from '../clubKind'
 import { SECOND } from '../live/clock'
-import type { LiveRound, Mat } from '../live/liveRecords'
+import { freshId } from '../freshId'
+import { limitsOf } from '../limits'
+import type { EndedRound, LiveRound, Mat } from '../live/liveRecords'
+import { joining } from '../live/mendPairs'
 import { isPartial, newRound } from '../live/pressLog'
-import type { ENDED } from '../logRecords'
+import { turned, withWinner } from '../live/turns'
+import type { Ended } from '../logRecords'
 import { mayBeLogged } from '../person'
+import { peopleOf, strictestOf } from '../whoIsThere'
+import { mayWinnerStay } from '../classPlan'
+import { pairingRules } from './livePairs'
 import type { Block } from '../session'
 
 /* Rounds on the mats: begun and ended by a press each, and what the log keeps of them. Times in milliseconds. */
-
-export type Ended = (typeof ENDED)[number]
 
 /** After a tap nothing restarts for so long: let go, reset. */
 export const RESET = 10 * SECOND
 /** How long a round lasts where the block does not say. */
 const USUAL_ROUND = 60
+const OF_THREE = 1.5
 
 export function matIn({ live }: Club, n: number): Mat {
   const mat = live?.mats.find((one) => one.n === n)
@@ -28,8 +34,9 @@ export function matIn({ live }: Club, n: number): Mat {
 export const resetLeft = ({ tappedAt }: Mat, now: number): number =>
   tappedAt === undefined ? 0 : Math.max(0, tappedAt + RESET - now)
 
-/** Seconds that a round of a block lasts. */
-export const roundSeconds = ({ work = USUAL_ROUND }: Pick<Block, 'work'>): number => work
+/** Seconds that a round of a block lasts on a mat: where three take turns, half of it again. */
+export const roundSeconds = ({ work = USUAL_ROUND }: Pick<Block, 'work'>, { queue }: Pick<Mat, 'queue'>): number =>
+  (queue[0]?.people.length ?? 0) > 2 ? work * OF_THREE : work
 
 /** Begins a round of the first pair in the queue, in a position of the chart. */
 export function beginRound(club: Club, n: number, position: string | undefined, now: number): void {
@@ -62,7 +69,7 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
   const { round } = mat
   if (!round) throw new Refusal('no round is on there')
   const { block, session, when } = aboutClass(club)
-  const most = roundSeconds(block ?? {})
+  const most = roundSeconds(block ?? {}, mat)
   const seconds = Math.min(most, Math.max(0, Math.round((now - round.since) / SECOND)))
   const chart = block?.about?.chart
   const isNamed = (id: string) => {
@@ -84,37 +91,24 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
     })
     return id
   })
-  mat.last = { round, fact, tries }
+  mat.last = { round, fact, tries, queue: mat.queue }
+  goOn(club, mat, round, ended, block)
   delete mat.round
   if (ended === 'tap') mat.tappedAt = now
   else delete mat.tappedAt
-  turn(mat)
 }
 
-/** Numbered on from the last, so that ids stay short however many there are. */
-function freshId(list: readonly { id: string }[], letter: string): string {
-  const last = Number(list.at(-1)?.id.slice(1))
-  for (let n = Number.isInteger(last) ? last + 1 : list.length + 1; ; n++) {
-    const id = `${letter}${n}`
-    if (!list.some((one) => one.id === id)) return id
-  }
-}
-
-/** Roles swap, and the next pair is up: of three the one who was attacked attacks the one who watched. */
-function turn(mat: Mat): void {
-  const [first, ...others] = mat.queue
-  if (!first) return
-  const [attacker, ...rest] = first.people
-  if (attacker === undefined) return
-  mat.queue = [...others, { people: [...rest, attacker] }]
-}
-
-/** The other way round. */
-function turnBack(mat: Mat): void {
-  const last = mat.queue.at(-1)
-  const attacker = last?.people.at(-1)
-  if (!last || attacker === undefined) return
-  mat.queue = [{ people: [attacker, ...last.people.slice(0, -1)] }, ...mat.queue.slice(0, -1)]
+/** The next are up: as the block wants it. */
+function goOn(club: Club, mat: Mat, round: LiveRound, ended: Ended, block?: Block): void {
+  const session = lookUp(club.sessions, club.live?.session)
+  const people = session ? peopleOf(club, session) : []
+  const staysOn = session && block?.withWhom === 'winner-stays' && mayWinnerStay(strictestOf(people))
+  const { queue, stayed } = staysOn
+    ? withWinner(mat, round, ended, limitsOf(club).stays, joining(people, pairingRules(club, session)))
+    : turned(mat)
+  mat.queue = queue
+  if (stayed) mat.stayed = stayed
+  else delete mat.stayed
 }
 
 /** Takes back that the last round on a mat was over: what the log has of it goes, and it is on again. */
@@ -127,15 +121,27 @@ export function reopenRound(club: Club, n: number): void {
   mat.round = last.round
   delete mat.last
   delete mat.tappedAt
-  turnBack(mat)
+  delete mat.stayed
+  mat.queue = turnedBack(mat.queue, last)
+}
+
+/** The queue as it was; where somebody has come or gone since, the pair is first again and the others stay. */
+function turnedBack(now: Mat['queue'], { queue: before, round }: EndedRound): Mat['queue'] {
+  const ids = (queue: Mat['queue']) => queue.flatMap(({ people }) => people).sort()
+  if (before && ids(before).join(' ') === ids(now).join(' ')) return before
+  const both = [round.us, round.them]
+  const others = now
+    .map(({ people }) => ({ people: people.filter((id) => !both.includes(id)) }))
+    .filter(({ people }) => people.length)
+  return [{ people: both }, ...others]
 }
 
 /** Rounds whose time is over end so, as of then, however long nobody looked. Returns the mats. */
 export function endTimedOut(club: Club, now: number): number[] {
   const { block } = aboutClass(club)
-  const ms = roundSeconds(block ?? {}) * SECOND
-  const over = (club.live?.mats ?? []).filter(({ round }) => round && now - round.since >= ms)
-  for (const { n, round } of over) endRound(club, n, 'time', (round?.since ?? 0) + ms)
+  const endOf = (mat: Mat) => (mat.round?.since ?? Infinity) + roundSeconds(block ?? {}, mat) * SECOND
+  const over = (club.live?.mats ?? []).filter((mat) => now >= endOf(mat))
+  for (const mat of over) endRound(club, mat.n, 'time', endOf(mat))
   return over.map(({ n }) => n)
 }
 

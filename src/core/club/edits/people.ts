@@ -51,7 +51,10 @@ export function removePerson(club: Club, id: string): void {
   for (const one of club.people) {
     if (one.notWith?.includes(id)) one.notWith = one.notWith.filter((other) => other !== id)
   }
-  for (const session of club.sessions) session.people = session.people.filter((other) => other !== id)
+  for (const session of club.sessions) {
+    session.people = session.people.filter((other) => other !== id)
+    for (const block of session.blocks) if (block.shownOn === id) delete block.shownOn
+  }
   for (const fact of [...club.rounds, ...club.tries]) {
     if (fact.us === id) delete fact.us
     if (fact.them === id) delete fact.them

@@ -27,6 +27,15 @@ const USUAL: readonly Omit<Block, 'id'>[] = [
   { kind: 'cool-down', minutes: 5 },
 ]
 
+/** What a lesson begins as. */
+const LESSON: readonly Omit<Block, 'id'>[] = [
+  { kind: 'warm-up', minutes: 5 },
+  { kind: 'watch', minutes: 8 },
+  { kind: 'try', minutes: 12, resistance: 'scripted' },
+  { kind: 'try', minutes: 15, resistance: 'some' },
+  { kind: 'cool-down', minutes: 5 },
+]
+
 /** How long a block is until the coach says otherwise, in minutes. */
 const MINUTES: Record<BlockKind, number> = {
   ...{ 'warm-up': 10, watch: 6, try: 10, 'stop-and-mend': 3, 'rounds-from': 12, 'flow-drill': 6, 'free-rounds': 12 },
@@ -38,13 +47,23 @@ const withIds = (blocks: readonly Omit<Block, 'id'>[]): Block[] =>
 
 /** A new class on a day (as 2026-11-28), with who came to the last one and what was left for it. Returns its id. */
 export function addSession(club: Club, when: string): string {
-  const before = club.sessions.toSorted((a, b) => (a.when < b.when ? 1 : -1))[0]
+  const before = club.sessions.filter(({ isPrivate }) => !isPrivate).toSorted((a, b) => (a.when < b.when ? 1 : -1))[0]
   const id = idFromName(`class-${when}`, new Set(club.sessions.map((one) => one.id)))
   const left = (before?.nextTime ?? []).map(({ id: _, ...block }) => block)
   const at = USUAL.findIndex(({ kind }) => kind === 'rounds-from')
   const blocks = withIds(left.length ? [...USUAL.slice(0, at), ...left, ...USUAL.slice(at)] : USUAL)
-  const same = { ...(before?.room ? { room: before.room } : {}), ...(before?.at ? { at: before.at } : {}) }
+  const { room, at: hour, mats } = before ?? {}
+  const same = { ...(room ? { room } : {}), ...(hour ? { at: hour } : {}), ...(mats ? { mats } : {}) }
   club.sessions.push({ id, when, minutes: before?.minutes ?? 60, people: before?.people ?? [], blocks, ...same })
+  return id
+}
+
+/** A private lesson with somebody on a day. Returns its id. */
+export function addLesson(club: Club, when: string, person: string): string {
+  const id = idFromName(`lesson-${when}`, new Set(club.sessions.map((one) => one.id)))
+  const blocks = withIds(LESSON)
+  const minutes = blocks.reduce((sum, one) => sum + one.minutes, 0)
+  club.sessions.push({ id, when, minutes, people: [person], blocks, isPrivate: true, mats: 1 })
   return id
 }
 

@@ -2,7 +2,7 @@ import type { Chart } from '../../chart/chart'
 import { lookUp } from '../../chart/lookUp'
 import { idFromName } from '../../document/ids'
 import type { Club } from '../clubKind'
-import type { Thing } from '../propose'
+import { KEPT, themeMinutes, type Thing } from '../propose'
 import { MOST_POINTS, type Block } from '../session'
 import { sessionIn } from './sessions'
 
@@ -13,11 +13,12 @@ const [WORK, REST] = [60, 15]
 /** Puts a proposal, or parts of it, into a class, in place of what was watched, tried and worked from a position. */
 export function takeProposal(club: Club, session: string, chart: Chart, theme: string, things: readonly Thing[]): void {
   const of = sessionIn(club, session)
-  const kept = of.blocks.filter(({ kind }) => ['warm-up', 'free-rounds', 'cool-down', 'stop-and-mend'].includes(kind))
+  const kept = of.blocks.filter(({ kind }) => KEPT.includes(kind))
+  const minutes = themeMinutes(of)
   const taken = new Set(kept.map(({ id }) => id))
   const blocks = things.flatMap((thing) => blocksOf(chart, thing, taken))
   const at = kept.findLastIndex(({ kind }) => kind === 'warm-up') + 1
-  of.blocks = [...kept.slice(0, at), ...blocks, ...roundsOf(chart, things, taken), ...kept.slice(at)]
+  of.blocks = [...kept.slice(0, at), ...blocks, ...roundsOf(chart, things, minutes, taken), ...kept.slice(at)]
   of.theme = theme
 }
 
@@ -52,13 +53,13 @@ function blocksOf(chart: Chart, { move: id, minutes }: Thing, taken: Set<string>
   ]
 }
 
-/** Rounds from where the thing that brings most begins, for the minutes that are left. */
-function roundsOf(chart: Chart, things: readonly Thing[], taken: Set<string>): Block[] {
+/** Rounds from where the thing that brings most begins, for what is left of the minutes. */
+function roundsOf(chart: Chart, things: readonly Thing[], all: number, taken: Set<string>): Block[] {
   const [first] = things
   const position = lookUp(chart.moves, first?.move)?.from
   const used = (minutes: number) =>
     Math.max(1, Math.round(minutes * WATCHED)) + Math.max(1, Math.round(minutes * TRIED))
-  const minutes = things.reduce((sum, one) => sum + one.minutes - used(one.minutes), 0)
+  const minutes = all - things.reduce((sum, one) => sum + used(one.minutes), 0)
   const rounds = Math.floor((minutes * 60) / (WORK + REST))
   if (!position || rounds < 1) return []
   return [

@@ -1,6 +1,7 @@
 import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, Max, Min } from 'class-validator'
 import { IsRecordId, OneRecord, Optional, Records } from '../../document/constraints'
 import { IsOutcome } from '../logRecords'
+import { WITH_WHOM, type WithWhom } from '../session'
 import type { TryOutcome } from '../../match/tryLog'
 
 /* What runs on the mats now. It is part of the club, so that a reload, a sleeping tab or another tab loses nothing. */
@@ -54,6 +55,14 @@ export class EndedRound {
   @OneRecord(() => LiveRound) round!: LiveRound
   @IsRecordId() fact!: string
   @IsArray() @IsRecordId({ each: true }) tries!: string[]
+  /** Who was to come in which order while it was on. */
+  @Optional() @Records(() => Pairing) queue?: Pairing[]
+}
+
+/** A winner who stays on. */
+export class Stayed {
+  @IsRecordId() person!: string
+  @IsInt() @Min(1) @Max(99) rounds!: number
 }
 
 export class Mat {
@@ -65,6 +74,8 @@ export class Mat {
   @Optional() @OneRecord(() => EndedRound) last?: EndedRound
   /** When the last round ended by a tap: nothing restarts before they have let go and reset. */
   @Optional() @IsTime() tappedAt?: number
+  /** Who has stayed on as the winner, and for how many rounds. */
+  @Optional() @OneRecord(() => Stayed) stayed?: Stayed
 }
 
 export const BODY_PARTS = ['head', 'neck', 'shoulder', 'elbow', 'hand', 'back', 'ribs', 'knee', 'ankle'] as const
@@ -90,6 +101,9 @@ export class Live {
   @Optional() @IsBoolean() isStopped?: boolean
   @Optional() @IsBoolean() isQuestion?: boolean
   @Records(() => Mat) mats!: Mat[]
+  /** By what the pairs were made last, and in a rotation how often they have changed. */
+  @Optional() @IsIn(WITH_WHOM) pairedFor?: WithWhom
+  @Optional() @IsInt() @Min(0) turn?: number
   @Records(() => Hurt) hurt!: Hurt[]
   /** Who is out for today, hurt or gone. */
   @IsArray() @IsRecordId({ each: true }) out!: string[]

@@ -1,7 +1,8 @@
-import { keptApart } from '../pairs'
+import { keptApart, type PairingRules } from '../pairs'
 import type { ClubPerson } from '../person'
 import { sure } from '../../sure'
 import type { Mat, Pairing } from './liveRecords'
+import { readyFirst } from './onMats'
 
 /** Who comes or goes. */
 export type Comes = { joins: string } | { leaves: string }
@@ -16,11 +17,19 @@ interface Place {
  * who is, else with the third of a three, else makes a three of the last pair, or waits until one
  * may be changed. A pair that works now is not touched.
  */
-export function mended(mats: readonly Mat[], comes: Comes, people: readonly ClubPerson[]): Mat[] {
+export function mended(
+  mats: readonly Mat[],
+  comes: Comes,
+  people: readonly ClubPerson[],
+  rules: PairingRules = {},
+): Mat[] {
+  const mayJoin = joining(people, rules)
   const after = 'leaves' in comes ? without(mats, comes.leaves) : withOneMore(mats, comes.joins)
   const places = after.flatMap((mat) => mat.queue.map((pairing): Place => ({ mat, pairing })))
-  for (const one of places) joinSomebody(one, places, people)
-  return spread(after.map((mat) => ({ ...mat, queue: mat.queue.filter((pairing) => pairing.people.length) })))
+  for (const one of places) joinSomebody(one, places, mayJoin)
+  return spread(
+    after.map((mat) => ({ ...mat, queue: readyFirst(mat.queue.filter((pairing) => pairing.people.length)) })),
+  )
 }
 
 const without = (mats: readonly Mat[], id: string): Mat[] =>
@@ -41,15 +50,13 @@ function withOneMore(mats: readonly Mat[], id: string): Mat[] {
 
 const isOn = ({ mat, pairing }: Place) => mat.round !== undefined && pairing.people.includes(mat.round.us)
 
-function joinSomebody(one: Place, places: readonly Place[], people: readonly ClubPerson[]): void {
+function joinSomebody(one: Place, places: readonly Place[], mayJoin: MayJoin): void {
   const [alone, ...others] = one.pairing.people
   if (alone === undefined || others.length) return
   const idle = places.filter((place) => place.pairing !== one.pairing && !isOn(place))
-  const lonely = idle.find(({ pairing }) => pairing.people.length === 1 && mayJoin(alone, pairing.people, people))
-  const three = idle.find(
-    ({ pairing }) => pairing.people.length > 2 && mayJoin(alone, pairing.people.slice(-1), people),
-  )
-  const two = idle.findLast(({ pairing }) => pairing.people.length === 2 && mayJoin(alone, pairing.people, people))
+  const lonely = idle.find(({ pairing }) => pairing.people.length === 1 && mayJoin(alone, pairing.people))
+  const three = idle.find(({ pairing }) => pairing.people.length > 2 && mayJoin(alone, pairing.people.slice(-1)))
+  const two = idle.findLast(({ pairing }) => pairing.people.length === 2 && mayJoin(alone, pairing.people))
   if (three && !lonely) return void one.pairing.people.push(sure(three.pairing.people.pop()))
   const other = lonely ?? two
   if (!other) return
@@ -69,11 +76,16 @@ function spread(mats: Mat[]): Mat[] {
   return mats
 }
 
-function mayJoin(alone: string, ids: readonly string[], people: readonly ClubPerson[]): boolean {
+/** Whether somebody may work with all of some others. */
+export type MayJoin = (alone: string, ids: readonly string[]) => boolean
+
+export function joining(people: readonly ClubPerson[], rules: PairingRules): MayJoin {
   const find = (id: string) => people.find((one) => one.id === id)
-  const person = find(alone)
-  return ids.every((id) => {
-    const other = find(id)
-    return !person || !other || !keptApart(person, other)
-  })
+  return (alone, ids) => {
+    const person = find(alone)
+    return ids.every((id) => {
+      const other = find(id)
+      return !person || !other || !keptApart(person, other, rules)
+    })
+  }
 }

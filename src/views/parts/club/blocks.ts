@@ -1,7 +1,7 @@
 import { subjectName } from '../../../core/club/blockMoves'
-import type { Block, BlockKind } from '../../../core/club/session'
+import type { Block, BlockKind, CONTACTS } from '../../../core/club/session'
 import type { Chart } from '../../../core/chart/chart'
-import { t } from '../../../words/train'
+import { t, type TrainKey } from '../../../words/train'
 
 /** What blocks are called. */
 export const BLOCK_NAMES: Record<BlockKind, string> = {
@@ -19,6 +19,17 @@ export const blockTitle = ({ kind, title }: Block): string => title ?? BLOCK_NAM
 
 /** What a block is about, in the chart's words. */
 export const aboutText = (chart: Chart | null, block: Block): string => (chart && subjectName(chart, block)) ?? ''
+
+const CONTACT: Record<(typeof CONTACTS)[number], TrainKey> = {
+  none: 'train.contactNone',
+  touch: 'train.contactTouch',
+  light: 'train.contactLight',
+}
+export const contactText = (contact: (typeof CONTACTS)[number]): string => t(CONTACT[contact])
+
+/** What is worn where there are strikes, and how hard they are. */
+export const strikesText = ({ gear, contact }: Pick<Block, 'gear' | 'contact'>): string =>
+  [...(gear ? [gear] : []), ...(contact ? [contactText(contact)] : [])].join(', ')
 
 /** "6 × 1:00, rest 0:15", or nothing where it has no rounds. */
 export function roundsText({ work, rest = 0, rounds = 1 }: Block): string {

@@ -1,4 +1,4 @@
-import type { Ended } from '../../../core/club/edits/liveRounds'
+import type { Ended } from '../../../core/club/logRecords'
 import { t } from '../../../words/train'
 
 /** How a round ended, in a word. */

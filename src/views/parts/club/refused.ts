@@ -11,6 +11,7 @@ const FOR_WHOM: Record<Refused['because'], string> = {
   'under-18': t('train.forUnder18'),
   'first-months': t('train.forFirstMonths'),
   spared: t('train.forSpared'),
+  'shown-on-minor': t('train.forShownOnMinor'),
 }
 
 export const refusedText = ({ tag, because }: Refused): string =>

@@ -4,19 +4,22 @@ import { useRoute } from 'vue-router'
 import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf } from '../../../components/events'
-import InlineText from '../../../components/InlineText.vue'
 import { beginClass } from '../../../core/club/edits/live'
-import { openRefused } from '../../../core/club/edits/sessions'
-import { MINORS_WITH_ADULTS, refusedInBlock } from '../../../core/club/protect'
+import { pairedFor, pairingRules, withThoseAlone } from '../../../core/club/edits/livePairs'
+import { setSession } from '../../../core/club/edits/sessions'
+import { minorsWithAdultsIn, refusedInBlock } from '../../../core/club/protect'
+import { MOST_MATS, USUAL_MATS, type WithWhom } from '../../../core/club/session'
 import { headCount } from '../../../core/club/classPlan'
-import { lastPairs } from '../../../core/club/lastPairs'
-import { areKeptFromThrows, pairUp, type PairFor } from '../../../core/club/pairs'
+import { limitsOf } from '../../../core/club/limits'
+import { heeds } from '../../../core/club/pairs'
 import { peopleOf } from '../../../core/club/whoIsThere'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { blockTitle } from '../../parts/club/blocks'
+import { heedsText } from '../../parts/club/heeds'
+import MinorsWithAdults from '../../parts/club/MinorsWithAdults.vue'
 import { refusedText } from '../../parts/club/refused'
 import { dayText } from '../../parts/club/days'
 import { sound } from './sound'
@@ -29,23 +32,21 @@ const route = useRoute()
 const sessions = computed(() => present(clubs.club).sessions.toSorted((a, b) => (a.when < b.when ? 1 : -1)))
 const picked = ref(String(route.query.class ?? ''))
 const session = computed(() => lookUp(sessions.value, picked.value) ?? sessions.value[0])
-const mats = ref(2)
-const what = ref<PairFor>('rounds')
+const what = ref<WithWhom>('rounds')
 const options = computed(() =>
   sessions.value.map(({ id, when, theme }) => ({ value: id, label: `${dayText(when)}${theme ? `, ${theme}` : ''}` })),
 )
 const paired = computed(() => {
   const { value: one } = session
   const club = present(clubs.club)
-  const rules = { lastTime: lastPairs(club), minorsWithAdults: why.value }
-  return one ? pairUp(peopleOf(club, one), what.value, rules) : { pairs: [], alone: [] }
+  return one ? pairedFor(what.value, peopleOf(club, one), pairingRules(club, one)) : { pairs: [], alone: [] }
 })
-/** The coach's reason to have minors work with adults. */
-const why = computed(() => session.value?.opened?.find(({ tag }) => tag === MINORS_WITH_ADULTS)?.reason ?? '')
-const setWhy = (reason: string) =>
+const hasReason = computed(() => session.value !== undefined && minorsWithAdultsIn(session.value) !== '')
+const mats = computed(() => session.value?.mats ?? USUAL_MATS)
+const setMats = (n: number) =>
   session.value &&
-  clubs.edit(t('train.minorsWithAdults'), (draft) =>
-    openRefused(draft, present(session.value).id, MINORS_WITH_ADULTS, reason),
+  clubs.edit(t('train.mats'), (draft) =>
+    setSession(draft, present(session.value).id, 'mats', Math.min(MOST_MATS, Math.max(1, n || 1))),
   )
 /** What the class has in it that somebody who comes may not do: it does not begin before that is out, or opened. */
 const refused = computed(() => {
@@ -60,19 +61,25 @@ const refused = computed(() => {
 })
 const find = (id: string) => session.value && lookUp(peopleOf(present(clubs.club), session.value), id)
 const nameOf = (id: string) => find(id)?.name ?? id
-const isKeptFromThrows = ([one, other]: readonly string[]) => {
-  const [a, b] = [find(one ?? ''), find(other ?? '')]
-  return a !== undefined && b !== undefined && areKeptFromThrows(a, b)
-}
+const heeded = (pair: readonly string[]) =>
+  heedsText(
+    heeds(
+      pair.flatMap((id) => find(id) ?? []),
+      limitsOf(present(clubs.club)),
+    ),
+  ).join(' ')
 const KINDS = [
   { value: 'learn', label: t('train.toLearn') },
   { value: 'rounds', label: t('train.sameSizeAndLevel') },
+  { value: 'rotation', label: t('train.rotation') },
 ] as const
 
 function begin() {
   const { value: one } = session
   if (!one) return
-  clubs.edit(t('train.beginTheClass'), (draft) => beginClass(draft, one.id, paired.value.pairs, mats.value, Date.now()))
+  clubs.edit(t('train.beginTheClass'), (draft) =>
+    beginClass(draft, one.id, withThoseAlone(paired.value), mats.value, Date.now(), what.value),
+  )
 }
 </script>
 
@@ -93,9 +100,9 @@ function begin() {
           <SteadyInput
             type="number"
             min="1"
-            max="20"
+            :max="MOST_MATS"
             :value="mats"
-            @change="(event) => (mats = Math.min(20, Math.max(1, numberOf(event) || 1)))"
+            @change="(event) => setMats(numberOf(event))"
           />
         </label>
         <label>
@@ -106,22 +113,13 @@ function begin() {
       <ul class="pairs" :aria-label="t('train.pairs')">
         <li v-for="pair in paired.pairs" :key="pair.join()" class="panel">
           {{ pair.map(nameOf).join(', ') }}
-          <span v-if="isKeptFromThrows(pair)" class="small alone">{{ t('train.noThrows') }}</span>
+          <span class="small alone">{{ heeded(pair) }}</span>
         </li>
       </ul>
       <p v-if="paired.alone.length" class="alone">
         {{ t('train.withTheCoach', { names: paired.alone.map(nameOf).join(', ') }) }}
       </p>
-      <p v-if="paired.alone.length || why" class="small">
-        {{ t('train.minorsWorkWithAdultsBecause') }}
-        <InlineText
-          :value="why"
-          :label="t('train.minorsWithAdults')"
-          :placeholder="t('train.openWithAReason')"
-          @change="setWhy"
-        />
-        {{ t('train.neverStranglesOrLegLocks') }}
-      </p>
+      <MinorsWithAdults v-if="paired.alone.length || hasReason" :session="session" />
       <ul v-if="refused.length" class="alone" :aria-label="t('train.notForAll')">
         <li v-for="one in refused" :key="one">{{ one }}</li>
         <li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { resetLeft, roundSeconds } from '../../../core/club/edits/liveRounds'
+import { resetLeft } from '../../../core/club/edits/liveRounds'
 import { clockText, SECOND } from '../../../core/club/live/clock'
 import type { Mat } from '../../../core/club/live/liveRecords'
 import { useCharts } from '../../../stores/charts'
@@ -15,11 +15,9 @@ import { t } from '../../../words/train'
 /** The log of one mat by presses: what is tried, what came of it, how it ended. The last entry is on top, with Undo. */
 const props = defineProps<{ mat: Mat }>()
 const charts = useCharts()
-const { now, block, initialsOf } = useLiveClass()
+const { now, msOf, initialsOf } = useLiveClass()
 const { shown, place, begin, undo } = useLogPresses(() => props.mat)
-const left = computed(
-  () => roundSeconds(block.value ?? {}) * SECOND - (now.value - (props.mat.round?.since ?? now.value)),
-)
+const left = computed(() => msOf(props.mat) - (now.value - (props.mat.round?.since ?? now.value)))
 const reset = computed(() => resetLeft(props.mat, now.value))
 const handed = useHandedOver()
 const next = computed(() => {

@@ -1,27 +1,31 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { pauseClock, endClass } from '../../../core/club/edits/live'
+import { changePartners } from '../../../core/club/edits/livePairs'
 import { clockText } from '../../../core/club/live/clock'
 import { MATTERS } from '../../../core/club/live/behind'
 import { useRouter } from 'vue-router'
 import { useCharts } from '../../../stores/charts'
-import { aboutText, blockTitle, roundsText } from '../../parts/club/blocks'
+import { aboutText, blockTitle, roundsText, strikesText } from '../../parts/club/blocks'
 import BehindOffers from './BehindOffers.vue'
 import CallerPanel from './CallerPanel.vue'
 import MatTile from './MatTile.vue'
+import PairsNow from './PairsNow.vue'
 import TodayPeople from './TodayPeople.vue'
 import { useGoing } from './going'
 import { useLiveClass } from './live'
 import { t } from '../../../words/train'
 
 /** The clock of the class, to be read from far, with the mats under it where rounds run there. */
-const { live, session, block, next, face, isRunning, behind, offers, now, hasMats, edit } = useLiveClass()
+const { live, session, block, next, face, isRunning, behind, offers, now, hasMats, startText, edit } = useLiveClass()
 const charts = useCharts()
 const router = useRouter()
 const { goOn, toggle } = useGoing()
 const isOpen = ref<'people' | 'offers' | 'calls' | null>(null)
 
 const ask = () => edit(t('train.question'), (draft) => pauseClock(draft, now.value, true))
+const isOn = computed(() => live.value?.mats.some(({ round }) => round) ?? false)
+const change = () => edit(t('train.changePartners'), (draft) => changePartners(draft))
 async function end() {
   const { value: one } = session
   edit(t('train.endTheClass'), (draft) => endClass(draft, Date.now()))
@@ -47,6 +51,9 @@ const PHASES = { work: t('train.work'), rest: t('train.rest'), open: '', done: t
         @click="isOpen = isOpen === 'calls' ? null : 'calls'"
         >{{ t('train.calls') }}</el-button
       >
+      <el-button v-if="block.withWhom === 'rotation'" :disabled="isOn" @click="change">{{
+        t('train.changePartners')
+      }}</el-button>
       <el-button :aria-expanded="isOpen === 'people'" @click="isOpen = isOpen === 'people' ? null : 'people'">{{
         t('train.whoIsHere')
       }}</el-button>
@@ -67,10 +74,13 @@ const PHASES = { work: t('train.work'), rest: t('train.rest'), open: '', done: t
       </p>
       <p v-if="face.isUp" class="muted">{{ t('train.plannedMinutes', { n: block.minutes }) }}</p>
       <p class="far what">{{ aboutText(charts.chart, block) }}</p>
+      <p v-if="hasMats && startText" class="start">{{ t('train.startText', { start: startText }) }}</p>
+      <p v-if="block.gear ?? block.contact" class="start">{{ strikesText(block) }}</p>
       <ul v-if="block.points?.length" class="points">
         <li v-for="point in block.points" :key="point">{{ point }}</li>
       </ul>
       <div v-if="hasMats" class="mats"><MatTile v-for="mat in live.mats" :key="mat.n" :mat="mat" /></div>
+      <PairsNow v-else-if="block.withWhom" />
       <p v-if="next" class="next">
         {{ t('train.nextBlock', { block: blockTitle(next) }) }} <span class="muted">{{ roundsText(next) }}</span>
       </p>
@@ -150,6 +160,10 @@ header {
 
 .next {
   font: var(--type-head) / 1.3 var(--label);
+}
+
+.start {
+  font: var(--type-lead) / 1.3 var(--label);
 }
 
 .points {

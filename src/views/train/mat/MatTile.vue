@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { beginRound, endRound, resetLeft, roundSeconds, type Ended } from '../../../core/club/edits/liveRounds'
+import { useRouter } from 'vue-router'
+import { beginRound, endRound, resetLeft } from '../../../core/club/edits/liveRounds'
+import type { Ended } from '../../../core/club/logRecords'
 import { clockText, SECOND } from '../../../core/club/live/clock'
 import type { Mat } from '../../../core/club/live/liveRecords'
 import { ENDED_NAMES } from '../../parts/club/ended'
@@ -9,19 +11,25 @@ import { t } from '../../../words/train'
 
 /** A mat: who is on, who attacks, for how long; a press begins a round, and one ends it. */
 const props = defineProps<{ mat: Mat }>()
-const { now, block, start, initialsOf, nameOf, endsAtHadIt, edit } = useLiveClass()
+const { now, live, start, initialsOf, nameOf, heedsOf, msOf, edit } = useLiveClass()
+const router = useRouter()
 /** What ends a round, as a coach alone notes it; time ends by itself. */
 const ENDS = ['had-it', 'tap', 'out', 'reversed', 'no-result'] as const
-const most = computed(() => roundSeconds(block.value ?? {}) * SECOND)
+const most = computed(() => msOf(props.mat))
 const left = computed(() => (props.mat.round ? most.value - (now.value - props.mat.round.since) : most.value))
 const reset = computed(() => resetLeft(props.mat, now.value))
 const on = computed(() => {
   const [us, them, ...others] = props.mat.queue[0]?.people ?? []
   return us === undefined || them === undefined ? null : { us, them, others }
 })
+const heeded = computed(() => heedsOf(props.mat.queue[0]?.people ?? []))
 const after = computed(() => props.mat.queue[1]?.people ?? [])
 
-const begin = () => edit(t('train.beginARound'), (draft) => beginRound(draft, props.mat.n, start.value, Date.now()))
+/** With one mat there is nothing to look over: what comes of the round is logged at once. */
+function begin() {
+  edit(t('train.beginARound'), (draft) => beginRound(draft, props.mat.n, start.value, Date.now()))
+  if (live.value?.mats.length === 1) void router.push(`/mat/${props.mat.n}`)
+}
 const end = (ended: Ended) => edit(ENDED_NAMES[ended], (draft) => endRound(draft, props.mat.n, ended, Date.now()))
 </script>
 
@@ -40,7 +48,7 @@ const end = (ended: Ended) => edit(ENDED_NAMES[ended], (draft) => endRound(draft
       }}</span>
     </p>
     <p v-else class="muted">{{ t('train.nobodyIsNext') }}</p>
-    <p v-if="on && endsAtHadIt([on.us, on.them])" class="small had-it">{{ t('train.itEndsAtHadIt') }}</p>
+    <p v-for="one in heeded" :key="one" class="small heeds">{{ one }}</p>
     <template v-if="mat.round">
       <div class="ends">
         <el-button v-for="one in ENDS" :key="one" class="press" @click="end(one)">{{ ENDED_NAMES[one] }}</el-button>
@@ -86,7 +94,7 @@ header,
   font: var(--weight-strong) var(--type-title) / 1.1 var(--label);
 }
 
-.had-it {
+.heeds {
   color: var(--caution);
 }
 

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { guestJoins, isOutForToday, joinClass, leaveClass } from '../../../core/club/edits/live'
+import { coachStepsIn } from '../../../core/club/edits/livePairs'
+import { isMinor } from '../../../core/club/person'
+import { COACH } from '../../../core/club/whoIsThere'
+import MinorsWithAdults from '../../parts/club/MinorsWithAdults.vue'
 import type { Guests } from '../../../core/club/session'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
@@ -16,11 +20,21 @@ const here = computed(() => people.value.filter(({ id }) => !out.value.includes(
 const others = computed(() =>
   present(clubs.club).people.filter(({ id }) => !session.value?.people.includes(id) || out.value.includes(id)),
 )
+const hasCoach = computed(() =>
+  (live.value?.mats ?? []).some(({ queue }) => queue.some((pair) => pair.people.includes(COACH.id))),
+)
+/** A minor waits for a partner. */
+const needsReason = computed(() =>
+  (live.value?.mats ?? []).some(({ queue }) =>
+    queue.some(({ people: ids }) => ids.length === 1 && here.value.some((one) => one.id === ids[0] && isMinor(one))),
+  ),
+)
 const isKept = (id: string) => live.value?.hurt.some((one) => one.person === id && isOutForToday(one)) ?? false
 
 const leave = (id: string) =>
   edit(t('train.nameGoes', { name: nameOf(id) }), (draft) => leaveClass(draft, id, Date.now()))
 const join = (id: string, name: string) => edit(t('train.nameIsHere', { name }), (draft) => joinClass(draft, id))
+const stepIn = () => edit(t('train.coachStepsIn'), (draft) => coachStepsIn(draft))
 const guest = (age: keyof Guests) => edit(t('train.aGuest'), (draft) => guestJoins(draft, age))
 </script>
 
@@ -33,7 +47,10 @@ const guest = (age: keyof Guests) => edit(t('train.aGuest'), (draft) => guestJoi
     <p class="row">
       <el-button class="press" @click="guest('adults')">{{ t('train.aGuestAdult') }}</el-button>
       <el-button class="press" @click="guest('children')">{{ t('train.aGuestChild') }}</el-button>
+      <el-button v-if="hasCoach" class="press" @click="leave(COACH.id)">{{ t('train.coachStepsOut') }}</el-button>
+      <el-button v-else class="press" @click="stepIn">{{ t('train.coachStepsIn') }}</el-button>
     </p>
+    <MinorsWithAdults v-if="session && needsReason" :session="session" />
     <h3>{{ t('train.comesNow') }}</h3>
     <p class="row">
       <el-button

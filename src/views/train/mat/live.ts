@@ -4,8 +4,12 @@ import { timedBlocks } from '../../../core/club/classPlan'
 import { endTimedOut, roundSeconds } from '../../../core/club/edits/liveRounds'
 import { clockFace, SECOND, spentIn, WARNING } from '../../../core/club/live/clock'
 import { minutesBehind, offersFor } from '../../../core/club/live/behind'
-import { isBeginner, isMinor } from '../../../core/club/person'
-import { initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
+import { limitsOf } from '../../../core/club/limits'
+import type { Mat } from '../../../core/club/live/liveRecords'
+import { heeds } from '../../../core/club/pairs'
+import { COACH, initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
+import { sayStart } from '../../../core/say/positionalRound'
+import { heedsText } from '../../parts/club/heeds'
 import { startOf } from '../../../core/club/blockMoves'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
@@ -38,17 +42,24 @@ function useLive() {
     session.value && live.value ? offersFor(session.value, live.value, Math.round(behind.value)) : [],
   )
   const people = computed(() => (clubs.club && session.value ? peopleOf(clubs.club, session.value) : []))
-  const initials = computed(() => initialsOfAll(people.value))
+  /** Whoever can be on a mat: the coach too. */
+  const partners = computed(() => [...people.value, COACH])
+  const initials = computed(() => initialsOfAll(partners.value))
   /** Where rounds on the mats begin: a position of the chart that is open. */
   const start = computed(() => (charts.chart && block.value ? startOf(charts.chart, block.value) : undefined))
+  /** Where they begin and with what on, in words. */
+  const startText = computed(() => {
+    const position = lookUp(charts.chart?.positions ?? [], start.value)
+    return charts.chart && position ? sayStart(charts.chart, position) : ''
+  })
   const hasMats = computed(() => block.value?.kind === 'rounds-from')
 
   const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
   const signals = useSignals({ block, waves, spent })
   /** When the round on a mat is over by the clock. */
-  const endOf = (since: number) => since + roundSeconds(block.value ?? {}) * SECOND
+  const msOf = (mat: Mat) => roundSeconds(block.value ?? {}, mat) * SECOND
   watch(now, (ms, before) => {
-    const ends = (live.value?.mats ?? []).flatMap(({ round }) => (round ? [endOf(round.since)] : []))
+    const ends = (live.value?.mats ?? []).flatMap((mat) => (mat.round ? [mat.round.since + msOf(mat)] : []))
     if (ends.some((end) => before < end - WARNING && ms >= end - WARNING)) signals.give('warning')
     if (!ends.some((end) => ms >= end)) return
     edit(t('train.timeIsOver'), (draft) => void endTimedOut(draft, ms))
@@ -56,12 +67,18 @@ function useLive() {
   })
 
   return {
-    ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, hasMats },
+    ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, startText },
+    ...{ hasMats, msOf },
     ...{ edit, signals, initialsOf: (id: string) => initials.value.get(id) ?? t('train.someone') },
-    /** Whether a round of these people ends where somebody is caught: nothing is put on until a tap. */
-    endsAtHadIt: (ids: readonly string[]) =>
-      people.value.some((one) => ids.includes(one.id) && (isBeginner(one) || isMinor(one))),
-    nameOf: (id: string) => lookUp(people.value, id)?.name ?? t('train.someone'),
+    /** What people who work together must heed, in words. */
+    heedsOf: (ids: readonly string[]) =>
+      heedsText(
+        heeds(
+          partners.value.filter(({ id }) => ids.includes(id)),
+          limitsOf(present(clubs.club)),
+        ),
+      ),
+    nameOf: (id: string) => lookUp(partners.value, id)?.name ?? t('train.someone'),
   }
 }
 

@@ -1,5 +1,6 @@
 import { computed, ref } from 'vue'
-import { beginRound, endRound, logPress, reopenRound, type Ended } from '../../../core/club/edits/liveRounds'
+import { beginRound, endRound, logPress, reopenRound } from '../../../core/club/edits/liveRounds'
+import type { Ended } from '../../../core/club/logRecords'
 import type { LiveRound, Mat } from '../../../core/club/live/liveRecords'
 import {
   logScreen,
@@ -88,12 +89,12 @@ export function useLogPresses(mat: () => Mat) {
   /** What has been opened besides the large buttons. */
   const opened = ref<'more' | 'theirs' | 'over' | null>(null)
   const does = useLogging(mat, () => (opened.value = null))
-  const orderOf = usePlanOrder(() => live.value?.block ?? '')
+  const order = usePlanOrder(() => `${live.value?.session ?? ''} ${live.value?.block ?? ''}`)
   const at = computed(() => {
     const { round } = mat()
     return round ? standingOf(round) : {}
   })
-  const screen = computed(() => charts.chart && logScreen(charts.chart, at.value, orderOf(at.value.position)))
+  const screen = computed(() => charts.chart && logScreen(charts.chart, at.value, order.value))
 
   const opens = (what: typeof opened.value, name: string): Press => ({
     ...{ key: what ?? 'back', name },

@@ -1,22 +1,22 @@
-import { shallowReactive } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { computed } from 'vue'
 import { useFigures } from '../../../stores/figures'
 
-/** Moves in the order of the plan, by block and position: frozen for the block, so that fingers find them again. */
-const frozen = shallowReactive(new Map<string, string[]>())
-
-/** The order in which the plan prefers the moves of a position now, or as it did when the block first asked. */
+/**
+ * Moves in the order in which the plan preferred them when the block first asked: frozen for the block, over a reload
+ * too, so that fingers find them again. `block`: what tells a block from all others.
+ */
 export function usePlanOrder(block: () => string) {
   const figures = useFigures()
-  return (position: string | undefined): string[] => {
+  const frozen = useStorage<{ block: string; order: string[] }>('ataque-press-order', { block: '', order: [] })
+  return computed((): string[] => {
+    if (frozen.value.block === block()) return frozen.value.order
     const { figures: known } = figures
-    if (position === undefined || !known) return []
-    const key = `${block()} ${position}`
-    const kept = frozen.get(key)
-    if (kept) return kept
+    if (!known) return []
     const order = Object.entries(known.moves)
       .sort(([, a], [, b]) => (b.value ?? -Infinity) - (a.value ?? -Infinity))
       .map(([id]) => id)
-    frozen.set(key, order)
+    frozen.value = { block: block(), order }
     return order
-  }
+  })
 }

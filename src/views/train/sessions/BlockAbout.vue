@@ -9,13 +9,17 @@ import CautionLines from '../../../components/CautionLines.vue'
 import { numberOf, valueOf } from '../../../components/events'
 import { cautionLines } from '../../../core/chart/hazard'
 import { blockMoves } from '../../../core/club/blockMoves'
+import { hasStrikes } from '../../../core/club/classPlan'
 import { removeBlock, setBlock } from '../../../core/club/edits/sessions'
 import { BLOCK_KINDS, MOST_POINTS, type Block, type Session } from '../../../core/club/session'
+import { lookUp } from '../../../core/chart/lookUp'
+import { present } from '../../../core/sure'
 import { RESISTANCES } from '../../../core/match/tryLog'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { BLOCK_NAMES, blockTitle } from '../../parts/club/blocks'
 import OpenRefused from './OpenRefused.vue'
+import StrikesOfBlock from './StrikesOfBlock.vue'
 import { aboutOf, subjects } from './subjects'
 import { t, type TrainKey } from '../../../words/train'
 
@@ -25,7 +29,17 @@ const clubs = useClubs()
 const charts = useCharts()
 const title = computed(() => blockTitle(props.block))
 const isWatched = computed(() => props.block.kind === 'watch' || props.block.kind === 'try')
-const cautions = computed(() => (charts.chart ? cautionLines(blockMoves(charts.chart, props.block)) : []))
+const moves = computed(() => (charts.chart ? blockMoves(charts.chart, props.block) : []))
+const isStruck = computed(() => hasStrikes(moves.value) || props.block.gear !== undefined)
+/** On whom it can be shown: whoever comes. */
+const partners = computed(() => [
+  { value: '', label: t('common.none') },
+  ...props.session.people.flatMap((id) => {
+    const one = lookUp(present(clubs.club).people, id)
+    return one ? { value: one.id, label: one.name } : []
+  }),
+])
+const cautions = computed(() => cautionLines(moves.value))
 const kinds = BLOCK_KINDS.map((value) => ({ value, label: BLOCK_NAMES[value] }))
 const RESISTED: Record<(typeof RESISTANCES)[number], TrainKey> = {
   scripted: 'train.scripted',
@@ -149,7 +163,12 @@ const NUMBERS = [
         />
       </p>
       <p class="muted small">{{ t('train.fromTwoSides') }}</p>
+      <label>
+        <span class="label">{{ t('train.shownOn') }}</span>
+        <PickList :value="block.shownOn ?? ''" :options="partners" @change="(id) => set('shownOn', id || undefined)" />
+      </label>
     </section>
+    <StrikesOfBlock v-if="isStruck" :block="block" @set="set" />
     <OpenRefused :session="session" :block="block" />
     <CautionLines :lines="cautions" />
   </aside>

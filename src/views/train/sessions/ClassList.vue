@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { Plus } from '@element-plus/icons-vue'
 import dayjs from 'dayjs'
-import { addSession } from '../../../core/club/edits/sessions'
+import { computed } from 'vue'
+import PickList from '../../../components/PickList.vue'
+import { addLesson, addSession } from '../../../core/club/edits/sessions'
 import { headCount } from '../../../core/club/classPlan'
 import type { Session } from '../../../core/club/session'
 import { useClubs } from '../../../stores/clubs'
@@ -20,15 +22,29 @@ function add() {
   clubs.edit(t('train.newClass'), (draft) => void (id = addSession(draft, dayjs().format('YYYY-MM-DD'))))
   emit('show', id)
 }
+const people = computed(() => (clubs.club?.people ?? []).map(({ id, name }) => ({ value: id, label: name })))
+function addFor(person: string) {
+  let id = ''
+  clubs.edit(t('train.newLesson'), (draft) => void (id = addLesson(draft, dayjs().format('YYYY-MM-DD'), person)))
+  emit('show', id)
+}
 </script>
 
 <template>
   <ClubList :name="t('train.classes')" at="classes">
     <template #add>
       <el-button type="primary" :icon="Plus" @click="add">{{ t('train.newClass') }}</el-button>
+      <PickList
+        v-if="people.length"
+        :options="people"
+        :placeholder="t('train.newLesson')"
+        :aria-label="t('train.newLesson')"
+        @change="addFor"
+      />
     </template>
     <ClubRow v-for="one in sessions" :key="one.id" :here="one.id === here" @show="emit('show', one.id)">
       <b>{{ dayText(one.when) }}</b>
+      <span v-if="one.isPrivate" class="muted small">{{ t('train.lesson') }}</span>
       <span v-if="clubs.club?.live?.session === one.id" class="on">{{ t('train.onNow') }}</span>
       <span class="line">{{ one.theme || t('train.noTheme') }}</span>
       <span class="line muted small">{{

@@ -9,11 +9,12 @@ import { numberOf, valueOf } from '../../../components/events'
 import { planRemarks, timedBlocks } from '../../../core/club/classPlan'
 import { removeSession, setSession } from '../../../core/club/edits/sessions'
 import type { Session } from '../../../core/club/session'
-import { lookUp } from '../../../core/chart/lookUp'
 import { cautionLines } from '../../../core/chart/hazard'
+import { limitsOf } from '../../../core/club/limits'
+import { peopleOf } from '../../../core/club/whoIsThere'
 import { blockMoves } from '../../../core/club/blockMoves'
 import CautionLines from '../../../components/CautionLines.vue'
-import { lastOf } from '../../../core/sure'
+import { lastOf, present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { download } from '../../parts/files/download'
@@ -34,9 +35,10 @@ const router = useRouter()
 const isProposing = ref(false)
 const timed = computed(() => timedBlocks(props.session))
 const remarks = computed(() =>
-  planRemarks(props.session, (id) => lookUp(charts.chart?.moves ?? [], id)?.kind).map((one) =>
-    remarkText(one, props.session),
-  ),
+  planRemarks(props.session, {
+    ...{ chart: charts.chart, people: peopleOf(present(clubs.club), props.session) },
+    limits: limitsOf(present(clubs.club)),
+  }).map((one) => remarkText(one, props.session)),
 )
 const planned = computed(() => lastOf(timed.value)?.to ?? 0)
 const cautions = computed(() => {
@@ -80,10 +82,12 @@ const begin = () => router.push({ path: '/mat', query: { class: props.session.id
           t('train.review')
         }}</RouterLink>
         <PrintButton />
+        <RouterLink :to="{ path: '/sessions/cards', query: { class: session.id } }">{{ t('train.cards') }}</RouterLink>
         <IconButton :icon="Calendar" :name="t('train.forTheCalendar')" @click="save" />
         <IconButton :icon="Delete" :name="t('train.removeTheClass')" @click="remove" />
       </span>
     </header>
+    <p v-if="session.isPrivate" class="small">{{ t('train.coachIsThePartner') }}</p>
     <p class="facts">
       <label>
         <span class="label">{{ t('train.day') }}</span>

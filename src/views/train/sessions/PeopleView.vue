@@ -52,6 +52,9 @@ const about = (one: ClubPerson) =>
       <ClubList :name="t('train.people')" at="people">
         <template #add>
           <h1>{{ t('train.people') }}</h1>
+          <p>
+            <RouterLink to="/sessions/limits">{{ t('train.agesAndLimits') }}</RouterLink>
+          </p>
           <form @submit.prevent="add">
             <el-input
               v-model="pasted"

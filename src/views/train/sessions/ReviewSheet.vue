@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import NotesField from '../../../components/NotesField.vue'
 import { setSession } from '../../../core/club/edits/sessions'
 import { isMuch, loadsOf } from '../../../core/club/load'
+import { limitsOf } from '../../../core/club/limits'
 import { reviewOf } from '../../../core/club/review'
 import type { Session } from '../../../core/club/session'
 import { lookedAt } from '../../../core/club/walks'
@@ -14,6 +15,7 @@ import PrintButton from '../../parts/print/PrintButton.vue'
 import { aboutText, blockTitle } from '../../parts/club/blocks'
 import { dayText } from '../../parts/club/days'
 import { ENDED_NAMES } from '../../parts/club/ended'
+import RememberedTries from './RememberedTries.vue'
 import { t } from '../../../words/train'
 
 /** What came of a class: shown, drilled, landed live; how rounds ended; mistakes seen; notes. */
@@ -21,6 +23,7 @@ const props = defineProps<{ session: Session }>()
 const clubs = useClubs()
 const charts = useCharts()
 const review = computed(() => reviewOf(present(clubs.club), props.session, charts.chart))
+const limits = computed(() => limitsOf(present(clubs.club)))
 const loads = computed(() => loadsOf(present(clubs.club), props.session))
 const nameOf = (id: string) => lookUp(present(clubs.club).people, id)?.name ?? t('train.someone')
 const mistakes = computed(() =>
@@ -50,7 +53,8 @@ const setNotes = (notes: string) =>
         <dd>{{ titles(session.nextTime) }}</dd>
       </template>
     </dl>
-    <section :aria-label="t('train.howRoundsEnded')">
+    <RememberedTries v-if="session.isPrivate" :session="session" />
+    <section v-else :aria-label="t('train.howRoundsEnded')">
       <h2>{{ t('train.howRoundsEnded') }}</h2>
       <ul v-if="review.rounds.length" class="ends">
         <li v-for="one in review.rounds" :key="one.ended" class="panel">
@@ -71,7 +75,7 @@ const setNotes = (notes: string) =>
     <section v-if="loads.length" :aria-label="t('train.whoWasCaught')">
       <h2>{{ t('train.whoWasCaught') }}</h2>
       <ul>
-        <li v-for="one in loads" :key="one.person" class="landed" :class="{ much: isMuch(one) }">
+        <li v-for="one in loads" :key="one.person" class="landed" :class="{ much: isMuch(one, limits) }">
           <span>{{ nameOf(one.person) }}</span><b>{{
             t('train.caughtInClassAndWeek', { n: one.inClass, week: one.inWeek })
           }}</b>
@@ -90,6 +94,9 @@ const setNotes = (notes: string) =>
     <p class="off-paper">
       <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{
         t('train.thePlanOfTheClass')
+      }}</RouterLink>
+      <RouterLink v-if="session.isPrivate" :to="{ path: '/sessions/home', query: { class: session.id } }">{{
+        t('train.toTakeHome')
       }}</RouterLink>
       <RouterLink to="/desk">{{ t('common.desk') }}</RouterLink>
     </p>

@@ -5,10 +5,13 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { useClubs } from '../../../stores/clubs'
 import { useAsked } from '../../parts/layout/asked'
 import NoClub from '../../parts/club/NoClub.vue'
+import BlockCards from './BlockCards.vue'
 import ClassesView from './ClassesView.vue'
+import LimitsView from './LimitsView.vue'
 import MatchDay from './MatchDay.vue'
 import PeopleView from './PeopleView.vue'
 import ReviewSheet from './ReviewSheet.vue'
+import TakeHome from './TakeHome.vue'
 
 const clubs = useClubs()
 void clubs.start()
@@ -16,9 +19,8 @@ clubs.onScreen()
 const route = useRoute()
 const asked = useAsked()
 const what = computed(() => String(route.params.what))
-const reviewed = computed(() =>
-  what.value === 'review' ? lookUp(clubs.club?.sessions ?? [], asked('class')) : undefined,
-)
+/** The class that a sheet of its own is asked of. */
+const asksOf = computed(() => lookUp(clubs.club?.sessions ?? [], asked('class')))
 </script>
 
 <template>
@@ -26,7 +28,10 @@ const reviewed = computed(() =>
     <NoClub v-if="!clubs.club" />
     <PeopleView v-else-if="what === 'people'" />
     <MatchDay v-else-if="what === 'matches'" />
-    <ReviewSheet v-else-if="reviewed" :session="reviewed" />
+    <LimitsView v-else-if="what === 'limits'" />
+    <ReviewSheet v-else-if="asksOf && what === 'review'" :session="asksOf" />
+    <BlockCards v-else-if="asksOf && what === 'cards'" :session="asksOf" />
+    <TakeHome v-else-if="asksOf && what === 'home'" :session="asksOf" />
     <ClassesView v-else />
   </template>
 </template>

@@ -39,7 +39,10 @@ const setPerson = (id: string, name: string, comes: boolean) =>
     <h2>
       {{ t('train.whoComes') }} <span class="muted small">{{ t('train.nInAll', { n: headCount(session) }) }}</span>
     </h2>
-    <p v-if="strictest" class="small strict">{{ strictest }}</p>
+    <p v-if="strictest" class="small strict">
+      {{ strictest }}
+      <RouterLink class="off-paper" to="/sessions/limits">{{ t('train.agesAndLimits') }}</RouterLink>
+    </p>
     <ul v-if="people.length">
       <li v-for="one in people" :key="one.id">
         <el-checkbox

@@ -3,6 +3,7 @@ import { bandsOf } from '../../../core/chart/bands'
 import type { Move } from '../../../core/chart/move'
 import { lookUp } from '../../../core/chart/lookUp'
 import { hurts, refusedFor, refusedOf, stillRefused } from '../../../core/club/protect'
+import { limitsOf } from '../../../core/club/limits'
 import { isDue, proposals, themeMinutes, type Drillable } from '../../../core/club/propose'
 import type { Session } from '../../../core/club/session'
 import { peopleOf } from '../../../core/club/whoIsThere'
@@ -24,9 +25,10 @@ export function useProposing(session: () => Session) {
   const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
 
   const kept = computed(() => {
+    const club = present(clubs.club)
     const { guests, opened } = session()
-    const people = peopleOf(present(clubs.club), { people: session().people })
-    const refused = stillRefused(refusedFor(people, guests), opened)
+    const people = peopleOf(club, { people: session().people })
+    const refused = stillRefused(refusedFor(people, guests, limitsOf(club)), opened)
     const spares = people.flatMap((one) => one.spares ?? [])
     return (move: Move) => refusedOf(move, refused).length > 0 || hurts(move, spares).length > 0
   })

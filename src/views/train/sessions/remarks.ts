@@ -12,5 +12,8 @@ export function remarkText(remark: PlanRemark, { blocks }: Session): string {
   if (remark.says === 'rounds-too-long') return t('train.roundsTooLong', { block, minutes: remark.minutes })
   if (remark.says === 'sits-out-too-long') return t('train.sitsOutTooLong', { block, rounds: remark.rounds })
   if (remark.says === 'live-before-warm-up') return t('train.liveBeforeWarmUp', { block })
+  if (remark.says === 'strikes-unsaid') return t('train.strikesUnsaid', { block })
+  if (remark.says === 'strangle-shown') return t('train.strangleShown', { block })
+  if (remark.says === 'no-winner-stays') return t('train.noWinnerStays', { block })
   return t('train.newThrowLate', { block })
 }
