@@ -8,7 +8,7 @@ import { addLesson, setBlock, setSession } from '../src/core/club/edits/sessions
 import { remember } from '../src/core/club/lesson'
 import type { RoundFact } from '../src/core/club/logRecords'
 import { pairUp } from '../src/core/club/pairs'
-import type { ClubPerson } from '../src/core/club/person'
+import { isMinor, type ClubPerson } from '../src/core/club/person'
 import type { Block, Session } from '../src/core/club/session'
 import { takeTallies } from '../src/core/club/tallies'
 import { TERMINAL } from '../src/core/game/game'
@@ -108,11 +108,12 @@ const athleteOf = (id: string) => {
   return { id, traits: { lands, stops, turnsIn } }
 }
 
-function blocksOf(from: string, mistake: string, chart: Chart): Block[] {
+function blocksOf(from: string, mistake: string, chart: Chart, here: readonly ClubPerson[]): Block[] {
   const about = { chart: chart.id, kind: 'position' as const, id: from }
+  const shownOn = present(here.find((one) => !isMinor(one))).id
   return [
     { id: 'warm-up', kind: 'warm-up', minutes: 10 },
-    { id: 'watch', kind: 'watch', minutes: 8, about, points: pointsOf(chart, from), mistake },
+    { id: 'watch', kind: 'watch', minutes: 8, about, points: pointsOf(chart, from), mistake, shownOn },
     { id: 'try', kind: 'try', minutes: 12, about, resistance: 'scripted', withWhom: 'learn', mistake },
     {
       ...{ id: 'rounds', kind: 'rounds-from', minutes: 15, work: SECONDS, rest: 15, rounds: 6 },
@@ -152,7 +153,7 @@ export function demoClub(chart: Chart): Club {
     const session: Session = {
       ...{ id: `class-${day}`, when: day, theme, minutes: 60, room: { standing: 6, ground: 8 } },
       people: here.map(({ id }) => id),
-      blocks: blocksOf(from, mistake, chart),
+      blocks: blocksOf(from, mistake, chart, here),
       walks: [{ block: 'try', mistakes: { [mistake]: 5 - (i % 3) }, fine: 1 + (i % 3) }],
     }
     club.sessions.push(session)
@@ -166,7 +167,7 @@ export function demoClub(chart: Chart): Club {
   club.sessions.push({
     ...{ id: `class-${NEXT.day}`, when: NEXT.day, theme: NEXT.theme, minutes: 60, room: { standing: 6, ground: 8 } },
     people: club.people.map(({ id }) => id),
-    blocks: blocksOf(NEXT.from, NEXT.mistake, chart),
+    blocks: blocksOf(NEXT.from, NEXT.mistake, chart, club.people),
   })
   addTheLesson(club, chart)
   takeTallies(club, chart, NEXT.day)

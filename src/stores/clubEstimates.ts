@@ -6,6 +6,9 @@ import { withoutTaken } from '../core/club/tallies'
 import { adjusted } from '../core/match/adjust'
 import { logged, played } from './estimates'
 
+/** What is only remembered says what was practised, and counts in no figure. */
+const counts = ({ isPartial }: Club['tries'][number]) => !isPartial
+
 /** Lets the tries that are logged of a club count in all figures, as those of the group (5.6 of the model). */
 export function useClubEstimates(club: () => Club | null): void {
   watch(
@@ -14,7 +17,7 @@ export function useClubEstimates(club: () => Club | null): void {
       logged.value = null
       if (!tries?.length) return void (played.value = (chart) => chart)
       const of = (chart: string) => tries.filter((one) => one.chart === undefined || one.chart === chart)
-      logged.value = { club: club()?.title ?? '', of: (chart) => of(chart).length }
+      logged.value = { club: club()?.title ?? '', of: (chart) => of(chart).filter(counts).length }
       const known = new WeakMap<Chart, Chart>()
       played.value = (chart) => {
         const before = known.get(chart)

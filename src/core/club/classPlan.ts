@@ -57,9 +57,9 @@ export function timedBlocks(session: Session): TimedBlock[] {
   })
 }
 
-/** Blocks in which somebody resists unless it is said otherwise. */
 const LIVE: readonly Block['kind'][] = ['rounds-from', 'free-rounds']
-const isLive = ({ kind, resistance }: Block) =>
+/** Whether somebody resists in a block: in rounds, unless it is said otherwise. */
+export const isLive = ({ kind, resistance }: Block) =>
   resistance === undefined ? LIVE.includes(kind) : resistance !== 'scripted'
 
 /** What a plan is held against. */

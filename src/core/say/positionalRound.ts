@@ -20,10 +20,15 @@ export interface SaidRound {
   cautions: string[]
 }
 
-/** Where a round starts, and with which holds on. */
-export function sayStart({ holds }: Pick<Chart, 'holds'>, position: Pick<Position, 'name' | 'holds'>): string {
+/** With which holds on a round starts: nothing where there are none. */
+export function sayHoldsOn({ holds }: Pick<Chart, 'holds'>, position: Pick<Position, 'holds'>): string {
   const on = (position.holds ?? []).flatMap((id) => lookUp(holds, id)?.name ?? [])
-  return `${position.name}${on.length ? `, with ${on.map(lowerFirst).join(', ')} on` : ''}.`
+  return on.length ? `with ${on.map(lowerFirst).join(', ')} on` : ''
+}
+
+/** Where a round starts, and with which holds on. */
+export function sayStart(chart: Pick<Chart, 'holds'>, position: Pick<Position, 'name' | 'holds'>): string {
+  return `${[position.name, sayHoldsOn(chart, position)].filter(Boolean).join(', ')}.`
 }
 
 /** What a positional round is: where it starts, who begins, what each may do, what ends it, and what it may injure. */

@@ -1,6 +1,8 @@
-import { subjectName } from '../../../core/club/blockMoves'
+import { startOf, subjectName } from '../../../core/club/blockMoves'
 import type { Block, BlockKind, CONTACTS } from '../../../core/club/session'
 import type { Chart } from '../../../core/chart/chart'
+import { lookUp } from '../../../core/chart/lookUp'
+import { sayHoldsOn, sayStart } from '../../../core/say/positionalRound'
 import { t, type TrainKey } from '../../../words/train'
 
 /** What blocks are called. */
@@ -19,6 +21,15 @@ export const blockTitle = ({ kind, title }: Block): string => title ?? BLOCK_NAM
 
 /** What a block is about, in the chart's words. */
 export const aboutText = (chart: Chart | null, block: Block): string => (chart && subjectName(chart, block)) ?? ''
+
+/** Where rounds start, unless that is what the block is about, and with what on. */
+export function startingText(chart: Chart | null, block: Block): string {
+  const position = chart && lookUp(chart.positions, startOf(chart, block))
+  if (!position || block.kind !== 'rounds-from') return ''
+  if (block.about?.kind !== 'position') return t('train.startText', { start: sayStart(chart, position) })
+  const on = sayHoldsOn(chart, position)
+  return on && t('train.startText', { start: `${on}.` })
+}
 
 const CONTACT: Record<(typeof CONTACTS)[number], TrainKey> = {
   none: 'train.contactNone',

@@ -1,9 +1,9 @@
 import type { Heeds } from '../../../core/club/pairs'
 import { t } from '../../../words/train'
 
-/** What a pair must heed, in words. */
-export const heedsText = ({ noThrows, noStranglesOrLegLocks, endsAtHadIt }: Heeds): string[] => [
-  ...(endsAtHadIt ? [t('train.itEndsAtHadIt')] : []),
+/** What a pair must heed, in words; `isLive`: they resist each other. */
+export const heedsText = ({ noThrows, noStranglesOrLegLocks, endsAtHadIt }: Heeds, isLive = true): string[] => [
+  ...(endsAtHadIt && isLive ? [t('train.endsAtHadIt')] : []),
   ...(noStranglesOrLegLocks ? [t('train.noStranglesNoLegLocks')] : []),
   ...(noThrows ? [t('train.noThrows')] : []),
 ]

@@ -74,7 +74,7 @@ const PHASES = { work: t('train.work'), rest: t('train.rest'), open: '', done: t
       </p>
       <p v-if="face.isUp" class="muted">{{ t('train.plannedMinutes', { n: block.minutes }) }}</p>
       <p class="far what">{{ aboutText(charts.chart, block) }}</p>
-      <p v-if="hasMats && startText" class="start">{{ t('train.startText', { start: startText }) }}</p>
+      <p v-if="startText" class="start">{{ startText }}</p>
       <p v-if="block.gear ?? block.contact" class="start">{{ strikesText(block) }}</p>
       <ul v-if="block.points?.length" class="points">
         <li v-for="point in block.points" :key="point">{{ point }}</li>

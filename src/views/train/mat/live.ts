@@ -1,6 +1,6 @@
 import { useNow } from '@vueuse/core'
 import { computed, inject, provide, watch, type InjectionKey } from 'vue'
-import { timedBlocks } from '../../../core/club/classPlan'
+import { isLive, timedBlocks } from '../../../core/club/classPlan'
 import { endTimedOut, roundSeconds } from '../../../core/club/edits/liveRounds'
 import { clockFace, SECOND, spentIn, WARNING } from '../../../core/club/live/clock'
 import { minutesBehind, offersFor } from '../../../core/club/live/behind'
@@ -8,7 +8,7 @@ import { limitsOf } from '../../../core/club/limits'
 import type { Mat } from '../../../core/club/live/liveRecords'
 import { heeds } from '../../../core/club/pairs'
 import { COACH, initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
-import { sayStart } from '../../../core/say/positionalRound'
+import { startingText } from '../../parts/club/blocks'
 import { heedsText } from '../../parts/club/heeds'
 import { startOf } from '../../../core/club/blockMoves'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -47,11 +47,7 @@ function useLive() {
   const initials = computed(() => initialsOfAll(partners.value))
   /** Where rounds on the mats begin: a position of the chart that is open. */
   const start = computed(() => (charts.chart && block.value ? startOf(charts.chart, block.value) : undefined))
-  /** Where they begin and with what on, in words. */
-  const startText = computed(() => {
-    const position = lookUp(charts.chart?.positions ?? [], start.value)
-    return charts.chart && position ? sayStart(charts.chart, position) : ''
-  })
+  const startText = computed(() => (block.value ? startingText(charts.chart, block.value) : ''))
   const hasMats = computed(() => block.value?.kind === 'rounds-from')
 
   const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
@@ -77,6 +73,7 @@ function useLive() {
           partners.value.filter(({ id }) => ids.includes(id)),
           limitsOf(present(clubs.club)),
         ),
+        block.value !== undefined && isLive(block.value),
       ),
     nameOf: (id: string) => lookUp(partners.value, id)?.name ?? t('train.someone'),
   }

@@ -3,21 +3,20 @@ import { computed } from 'vue'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
-import { blockMoves, startOf } from '../../../core/club/blockMoves'
+import { blockMoves } from '../../../core/club/blockMoves'
 import { timedBlocks } from '../../../core/club/classPlan'
 import { pairedFor, pairingRules } from '../../../core/club/edits/livePairs'
 import { limitsOf } from '../../../core/club/limits'
 import { onMats } from '../../../core/club/live/onMats'
 import { heeds } from '../../../core/club/pairs'
-import { USUAL_MATS, type Block, type Session } from '../../../core/club/session'
+import { USUAL_MATS, type Session } from '../../../core/club/session'
 import { mistakesOf } from '../../../core/club/walks'
 import { peopleOf } from '../../../core/club/whoIsThere'
-import { sayStart } from '../../../core/say/positionalRound'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import PrintButton from '../../parts/print/PrintButton.vue'
-import { aboutText, blockTitle, roundsText, strikesText } from '../../parts/club/blocks'
+import { aboutText, blockTitle, roundsText, startingText, strikesText } from '../../parts/club/blocks'
 import { dayText } from '../../parts/club/days'
 import { heedsText } from '../../parts/club/heeds'
 import { t } from '../../../words/train'
@@ -36,16 +35,11 @@ const mats = computed(() => {
 })
 const cards = computed(() =>
   timedBlocks(props.session).map(({ block, waves }) => ({
-    ...{ block, waves, about: aboutText(charts.chart, block), start: startText(block) },
+    ...{ block, waves, about: aboutText(charts.chart, block), start: startingText(charts.chart, block) },
     mistake: mistakesOf(charts.chart, block)[0],
     cautions: charts.chart ? cautionLines(blockMoves(charts.chart, block)) : [],
   })),
 )
-function startText(block: Block): string {
-  const { chart } = charts
-  const position = chart && lookUp(chart.positions, startOf(chart, block))
-  return block.kind === 'rounds-from' && chart && position ? sayStart(chart, position) : ''
-}
 const namesOf = (ids: readonly string[]) => ids.map((id) => lookUp(people.value, id)?.name ?? id).join(', ')
 const heeded = (ids: readonly string[]) =>
   heedsText(
@@ -77,7 +71,7 @@ const heeded = (ids: readonly string[]) =>
           {{ roundsText(card.block) }}
           <template v-if="card.waves > 1">{{ t('train.inWaves', { waves: card.waves }) }}</template>
         </p>
-        <p v-if="card.start">{{ t('train.startText', { start: card.start }) }}</p>
+        <p v-if="card.start">{{ card.start }}</p>
         <ol v-if="card.block.points?.length">
           <li v-for="point in card.block.points" :key="point">{{ point }}</li>
         </ol>

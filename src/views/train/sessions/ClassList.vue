@@ -23,6 +23,11 @@ function add() {
   emit('show', id)
 }
 const people = computed(() => (clubs.club?.people ?? []).map(({ id, name }) => ({ value: id, label: name })))
+/** How many come, or with whom a lesson is. */
+const whoOf = (one: Session) =>
+  one.isPrivate
+    ? (people.value.find(({ value }) => value === one.people[0])?.label ?? t('train.someone'))
+    : t('train.nPeople', { n: headCount(one) })
 function addFor(person: string) {
   let id = ''
   clubs.edit(t('train.newLesson'), (draft) => void (id = addLesson(draft, dayjs().format('YYYY-MM-DD'), person)))
@@ -48,7 +53,7 @@ function addFor(person: string) {
       <span v-if="clubs.club?.live?.session === one.id" class="on">{{ t('train.onNow') }}</span>
       <span class="line">{{ one.theme || t('train.noTheme') }}</span>
       <span class="line muted small">{{
-        t('train.peopleAndMinutes', { people: headCount(one), minutes: one.minutes })
+        t('train.peopleAndMinutes', { people: whoOf(one), minutes: one.minutes })
       }}</span>
     </ClubRow>
   </ClubList>

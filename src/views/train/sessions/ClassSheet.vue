@@ -154,6 +154,10 @@ header,
   align-items: center;
 }
 
+.tools {
+  gap: var(--space-4) var(--space-8);
+}
+
 header {
   justify-content: space-between;
 }

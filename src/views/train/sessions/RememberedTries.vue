@@ -56,16 +56,20 @@ function count({ move, name }: Remembered, landed: boolean, by: 1 | -1) {
 
 <style scoped>
 li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-4) var(--space-16);
-  align-items: center;
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 220px));
+  gap: 0 var(--space-16);
   padding: var(--space-4) 0;
   border-top: 1px dotted var(--strong-line);
 }
 
+li > b {
+  grid-column: 1 / -1;
+}
+
 .side {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-4);
   align-items: center;
 }

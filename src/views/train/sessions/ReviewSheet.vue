@@ -32,7 +32,7 @@ const mistakes = computed(() =>
   ),
 )
 const titles = (blocks: Session['blocks']) =>
-  blocks.map((one) => aboutText(charts.chart, one) || blockTitle(one)).join(', ') || t('common.none')
+  [...new Set(blocks.map((one) => aboutText(charts.chart, one) || blockTitle(one)))].join(', ') || t('common.none')
 const setNotes = (notes: string) =>
   clubs.edit(t('train.notesOfTheClass'), (draft) => setSession(draft, props.session.id, 'notes', notes || undefined))
 </script>
