@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemoWithRound } from './coach'
+import { openDemoClub, openDemoWithRound } from './coach'
 import { offPage, onPaper, textOf } from './paper'
 import { withoutRoom } from './room'
 import { open } from './screens'
@@ -53,3 +53,25 @@ for (const format of isSweep ? (['A4', 'Letter'] as const) : (['A4'] as const))
     }
     expect(wrong).toEqual({})
   })
+
+/** What of a class is printed, each on one page, and what is on it. */
+const OF_A_CLASS = [
+  { path: '/sessions?class=class-2026-11-24', says: ['60 of 60 min planned', 'Hands joined before any hook', 'Odile'] },
+  { path: '/sessions/cards?class=class-2026-11-24', says: ['Start: with', 'One mistake:', 'Mat 2', 'Ends at Had it.'] },
+  { path: '/sessions/home?class=lesson-2026-11-14', says: ['Ines', 'Far wrist pinned', 'Shoulder: Americana'] },
+]
+
+test('a class, its cards with the pairs by mat, and a page to take home are a page of paper each', async ({ page }) => {
+  await openDemoClub(page)
+  for (const { path, says } of OF_A_CLASS) {
+    await open(page, path)
+    const pages = await onPaper(page, 'A4')
+    const text = textOf(pages)
+    expect(pages, path).toHaveLength(1)
+    for (const one of says) expect.soft(text, path).toContain(one)
+    expect(text, path).toContain('Tap early')
+    // It is about the class, not about the plan and its scenario.
+    expect(text, path).not.toContain('they see it coming')
+    expect(pages.flatMap(offPage), path).toEqual([])
+  }
+})

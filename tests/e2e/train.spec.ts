@@ -254,7 +254,9 @@ test('a private lesson is tallied as remembered and taken home; a club has limit
   await expect(box).not.toBeChecked()
 })
 
-test('on one mat a round is logged at once; the coach steps in, and the pairs go round by a press', async ({ page }) => {
+test('on one mat a round is logged at once; the coach steps in, and the pairs go round by a press', async ({
+  page,
+}) => {
   await page.goto('/#/sessions')
   await press(page, 'Open the demo club')
   await page.getByRole('checkbox', { name: 'Kofi' }).press('Space')
@@ -262,7 +264,10 @@ test('on one mat a round is logged at once; the coach steps in, and the pairs go
   await page.getByRole('combobox', { name: 'With whom' }).tap({ force: true })
   await page.getByRole('option', { name: 'Rotation: all meet' }).tap()
   await page.goto('/#/mat')
-  await page.getByRole('textbox', { name: 'Mats' }).or(page.getByRole('spinbutton', { name: 'Mats' })).fill('1')
+  await page
+    .getByRole('textbox', { name: 'Mats' })
+    .or(page.getByRole('spinbutton', { name: 'Mats' }))
+    .fill('1')
   await page.keyboard.press('Enter')
   await press(page, 'Begin the class')
   for (let i = 0; i < 3; i++) await press(page, 'Next')

@@ -1,11 +1,12 @@
 import { TextEncoder } from 'node:util'
 import { calendarOf } from '../../src/views/parts/club/calendar'
-import { blockTitle, roundsText } from '../../src/views/parts/club/blocks'
+import { blockTitle, roundsText, startingText, strikesText } from '../../src/views/parts/club/blocks'
 import { dayText } from '../../src/views/parts/club/days'
 import { aboutOf, subjects } from '../../src/views/train/sessions/subjects'
 import { refusedText } from '../../src/views/parts/club/refused'
 import { remarkText } from '../../src/views/train/sessions/remarks'
-import type { Session } from '../../src/core/club/session'
+import { heedsText } from '../../src/views/parts/club/heeds'
+import type { Block, Session } from '../../src/core/club/session'
 import { demoPlan } from '../fixtures/demoPlan'
 
 // The page of these tests has none.
@@ -55,15 +56,59 @@ describe('a class in words', () => {
     expect(aboutOf(plan, 'move kimura')).toEqual({ kind: 'move', id: 'kimura', chart: plan.id })
     expect([aboutOf(plan, ''), aboutOf(plan, 'elephant kimura')]).toEqual([undefined, undefined])
     expect(subjects(null)).toHaveLength(1)
+    // A region of the chart, and a flow of the Shelf, which is of no chart.
+    const flow = { id: 'six-holds', name: 'The six holds', steps: [] }
+    expect(subjects(plan, [flow])).toEqual(
+      expect.arrayContaining([
+        { value: 'region side', label: 'Region: Side control' },
+        { value: 'flow six-holds', label: 'Flow: The six holds' },
+      ]),
+    )
+    expect(aboutOf(plan, 'flow six-holds')).toEqual({ kind: 'flow', id: 'six-holds' })
+    expect(aboutOf(plan, 'region side')).toEqual({ kind: 'region', id: 'side', chart: plan.id })
+  })
+
+  it('says where rounds start and with what on, what is worn, and what a pair must heed', () => {
+    const from = (kind: 'position' | 'move', id: string): Block => ({
+      ...{ id: 'r', kind: 'rounds-from', minutes: 5, about: { chart: plan.id, kind, id } },
+    })
+    const on = plan.positions.find(({ holds = [] }) => holds.length)!
+    const holds = on.holds!.map((id) => plan.holds!.find((one) => one.id === id)!.name.toLowerCase())
+    const said = startingText(plan, from('position', on.id))
+    expect(said.toLowerCase()).toBe(`start: with ${holds.join(', ')} on.`)
+    const move = plan.moves.find((one) => one.from === on.id)!
+    expect(startingText(plan, from('move', move.id)).toLowerCase()).toBe(
+      `start: ${on.name.toLowerCase()}, with ${holds.join(', ')} on.`,
+    )
+    const bare = plan.positions.find(({ holds = [] }) => !holds.length)!
+    expect([startingText(plan, from('position', bare.id)), startingText(null, from('position', on.id))]).toEqual([
+      '',
+      '',
+    ])
+    expect([strikesText({ gear: 'Gloves', contact: 'touch' }), strikesText({})]).toEqual(['Gloves, touch only', ''])
+    const all = {
+      noThrows: true,
+      noStranglesOrLegLocks: true,
+      endsAtHadIt: true,
+      spared: [{ name: 'AB', parts: ['knee'] }],
+    }
+    expect(heedsText(all)).toEqual([
+      ...['Ends at Had it.', 'No strangles, no leg locks.', 'AB: spare the knee.', 'No throws.'],
+    ])
+    // Nobody is caught where nobody resists.
+    expect(heedsText(all, false)).toHaveLength(3)
   })
 
   it('says what does not fit, and what is refused for whom', () => {
     expect(remarkText({ says: 'too-long', minutes: 5 }, session)).toBe('The blocks take 5 min more than the class has.')
     expect(remarkText({ says: 'sits-out-too-long', block: 'try', rounds: 3 }, session)).toContain('Now you')
-    const said = (['rounds-too-long', 'live-before-warm-up', 'new-throw-late'] as const).map((says) =>
-      remarkText({ says, block: 'warm', minutes: 2 } as never, session),
-    )
-    expect(new Set(said).size).toBe(3)
+    const said = (
+      [
+        ...['rounds-too-long', 'live-before-warm-up', 'new-throw-late'],
+        ...['strikes-unsaid', 'strangle-shown', 'no-winner-stays'],
+      ] as const
+    ).map((says) => remarkText({ says, block: 'warm', minutes: 2 } as never, session))
+    expect(new Set(said).size).toBe(6)
     expect(said.every((one) => one.startsWith('Warm-up: '))).toBe(true)
     expect(refusedText({ tag: 'leglock', because: 'under-18', people: [], isAlways: false })).toBe(
       'Not under 18: leg locks',

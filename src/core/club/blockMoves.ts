@@ -1,8 +1,14 @@
+import { bandsOf } from '../chart/bands'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
+import type { Position } from '../chart/position'
 import { reactionsMet } from '../chart/tries'
 import type { Block } from './session'
+
+/** The positions of a region of a chart, by its key. */
+const positionsOf = ({ positions }: Chart, region: string): Position[] =>
+  bandsOf(positions).find(({ key }) => key === region)?.positions ?? []
 
 /** The moves that a block is about; none where its record is gone, or is of another chart. */
 export function blockMoves(chart: Chart, { about }: Pick<Block, 'about'>): Move[] {
@@ -20,6 +26,10 @@ export function blockMoves(chart: Chart, { about }: Pick<Block, 'about'>): Move[
     const card = lookUp(cards, about.id)
     return card ? some([card.move, ...answersTo([card.reaction])]) : []
   }
+  if (about.kind === 'region') {
+    const places = positionsOf(chart, about.id)
+    return moves.filter(({ from }) => places.some(({ id }) => id === from))
+  }
   return about.kind === 'run' ? some(lookUp(runs, about.id)?.steps.map(({ move }) => move) ?? []) : []
 }
 
@@ -33,12 +43,12 @@ export function startOf(chart: Chart, { about }: Pick<Block, 'about'>): string |
     move: lookUp(moves, about.id)?.from,
     run: lookUp(runs, about.id)?.start,
     flow: undefined,
-    region: undefined,
+    region: positionsOf(chart, about.id)[0]?.id,
   }[about.kind]
   return lookUp(positions, id)?.id
 }
 
-/** What a block is about, by its name in the chart; undefined where it is gone. */
+/** What a block is about, by its name in the chart; undefined where it is gone, or is a flow of the Shelf. */
 export function subjectName(chart: Chart, { about }: Pick<Block, 'about'>): string | undefined {
   if (!about || (about.chart !== undefined && about.chart !== chart.id)) return undefined
   const { positions, moves, reactions, cards = [], runs = [] } = chart
@@ -48,7 +58,7 @@ export function subjectName(chart: Chart, { about }: Pick<Block, 'about'>): stri
     run: lookUp(runs, about.id),
     card: lookUp(reactions, lookUp(cards, about.id)?.reaction),
     flow: undefined,
-    region: undefined,
+    region: bandsOf(positions).find(({ key }) => key === about.id),
   }[about.kind]
   return record?.name
 }

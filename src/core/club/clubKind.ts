@@ -57,6 +57,7 @@ function checkClub(club: Club): Problem[] {
     ...club.sessions.flatMap(({ blocks }, i) => idsUsedTwice(blocks, ['sessions', i, 'blocks'])),
     ...club.people.flatMap(({ notWith = [] }, i) => unknown(known, notWith, ['people', i, 'notWith'])),
     ...club.sessions.flatMap(({ people }, i) => unknown(known, people, ['sessions', i, 'people'])),
+    ...club.sessions.flatMap(({ gi = [] }, i) => unknown(known, gi, ['sessions', i, 'gi'])),
     ...club.sessions.flatMap(({ blocks }, i) =>
       blocks.flatMap(({ shownOn }, k) =>
         unknown(known, shownOn === undefined ? [] : [shownOn], ['sessions', i, 'blocks', k, 'shownOn'], true),

@@ -56,6 +56,8 @@ export interface Heeds {
   noStranglesOrLegLocks: boolean
   /** One is a minor or in their first months: a round ends where somebody is caught, and nothing is put on. */
   endsAtHadIt: boolean
+  /** What each must spare, where they must spare anything. */
+  spared: { name: string; parts: string[] }[]
 }
 export function heeds(people: readonly ClubPerson[], limits: Pick<Required<Limits>, 'adultsApart'>): Heeds {
   const isMixed = people.some(isMinor) && !people.every(isMinor)
@@ -63,6 +65,9 @@ export function heeds(people: readonly ClubPerson[], limits: Pick<Required<Limit
     noThrows: people.some((one) => people.some((other) => areKeptFromThrows(one, other, limits.adultsApart))),
     noStranglesOrLegLocks: isMixed,
     endsAtHadIt: people.some((one) => isMinor(one) || isBeginner(one)),
+    spared: people.flatMap(({ name, spares = [] }) =>
+      spares.length ? { name, parts: spares.map(({ side = '', part }) => `${side} ${part}`.trim()) } : [],
+    ),
   }
 }
 

@@ -17,6 +17,8 @@ export class Spared {
   /** Until it is cleared by hand. */
   @Optional() @IsDay() since?: string
   @Optional() @IsString() says?: string
+  /** The move in which it was hurt: that stays off for them too. */
+  @Optional() @IsRecordId() move?: string
 }
 
 /** Steps of a trait from the usual in the group. */

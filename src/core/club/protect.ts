@@ -72,21 +72,33 @@ export function refusedOf(move: Pick<Move, 'to' | 'tags'>, refused: readonly Ref
 export const stillRefused = (refused: readonly Refused[], opened: readonly Opened[] = []): Refused[] =>
   refused.filter(({ tag, isAlways }) => isAlways || !opened.some((one) => one.tag === tag && one.reason.trim() !== ''))
 
-/** What of what somebody must spare a move could hurt, on whichever side: moves are done on both. */
-export function hurts(move: Pick<Move, 'hazard'>, spares: readonly Spared[] = []): Spared[] {
-  const part = move.hazard?.part?.toLowerCase() ?? ''
-  return part === '' ? [] : spares.filter((one) => part.includes(one.part.toLowerCase()))
+/**
+ * What of what somebody must spare a move could hurt, on whichever side: moves are done on both. The move in which it
+ * was hurt is one of them.
+ */
+export function hurts({ id, hazard }: Pick<Move, 'id' | 'hazard'>, spares: readonly Spared[] = []): Spared[] {
+  const part = hazard?.part?.toLowerCase() ?? ''
+  return spares.filter((one) => one.move === id || part.includes(one.part.toLowerCase()))
 }
+
+/** What is spared is told of each by itself. */
+const whose = ({ because, people }: Refused) => (because === 'spared' ? people.join(' ') : '')
 
 /** The tags of what strangles. */
 const STRANGLES: readonly string[] = ['choke', 'mouth-covering']
 export const strangles = ({ tags = [] }: Pick<Move, 'tags'>): boolean => tags.some((tag) => STRANGLES.includes(tag))
 
+/** What somebody must spare that some moves could hurt; it can be opened, for them to sit out, unless `isAlways`. */
+const sparedBy = ({ id, spares }: ClubPerson, moves: readonly Move[], isAlways: boolean): Refused[] =>
+  moves
+    .flatMap((move) => hurts(move, spares))
+    .map(({ part }) => ({ tag: part, because: 'spared', people: [id], isAlways }))
+
 /** What of some moves must not be shown on somebody: what they must spare, and on a minor no strangle. */
 function refusedOn(partner: ClubPerson, moves: readonly Move[]): Refused[] {
-  const refused = (tag: string, because: Reason): Refused => ({ tag, because, people: [partner.id], isAlways: true })
-  const spared = moves.flatMap((move) => hurts(move, partner.spares)).map(({ part }) => refused(part, 'spared'))
-  return isMinor(partner) && moves.some(strangles) ? [refused('choke', 'shown-on-minor'), ...spared] : spared
+  const spared = sparedBy(partner, moves, true)
+  if (!isMinor(partner) || !moves.some(strangles)) return spared
+  return [{ tag: 'choke', because: 'shown-on-minor', people: [partner.id], isAlways: true }, ...spared]
 }
 
 /**
@@ -103,8 +115,17 @@ export function refusedInBlock(
   const refused = stillRefused(refusedFor(people, session.guests, limitsOf(club)), session.opened)
   const moves = blockMoves(chart, block)
   const partner = lookUp(club.people, block.shownOn)
-  const found = [...moves.flatMap((move) => refusedOf(move, refused)), ...(partner ? refusedOn(partner, moves) : [])]
-  return [...new Map(found.map((one) => [`${one.tag} ${one.because}`, one])).values()]
+  const spared = stillRefused(
+    people.flatMap((one) => sparedBy(one, moves, false)),
+    session.opened,
+  )
+  // What is never opened comes last, and so stands where the same is refused twice.
+  const found = [
+    ...moves.flatMap((move) => refusedOf(move, refused)),
+    ...spared,
+    ...(partner ? refusedOn(partner, moves) : []),
+  ]
+  return [...new Map(found.map((one) => [`${one.tag} ${one.because} ${whose(one)}`, one])).values()]
 }
 
 /** The word under which a coach opens that minors work with adults; never for strangles or leg locks. */

@@ -110,6 +110,8 @@ export class Session {
   /** Ids of people. */
   @IsArray() @IsRecordId({ each: true }) people!: string[]
   @Optional() @OneRecord(() => Guests) guests?: Guests
+  /** Ids of those who wear the gi today; absent: nobody has said. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) gi?: string[]
   @Optional() @OneRecord(() => Room) room?: Room
   /** On how many mats rounds run. */
   @Optional() @IsInt() @Min(1) @Max(MOST_MATS) mats?: number

@@ -52,7 +52,7 @@ const router = useRouter()
 /** Where one is, or is about to be where the page has just been opened. */
 const at = computed(() => (route.matched.length ? route : router.resolve(location.hash.slice(1) || '/')))
 const isWhole = computed(() => at.value.meta.isWhole)
-/** The worth of the plan stands over what is about the plan. */
+/** The worth of the plan stands over what is about the plan, on paper too. */
 const isOther = computed(() => at.value.meta.isWhole || at.value.path.startsWith('/sessions'))
 const waits = useWaitsForFigures()
 const screen = ref<HTMLElement>()
@@ -88,7 +88,7 @@ useEventListener(document, 'keydown', (event) => {
     <div class="right">
       <div v-if="hasBar && !isOther" class="bar-room off-paper"><ScenarioBar v-if="charts.chart" /></div>
       <NewsBar />
-      <PaperHead />
+      <PaperHead :is-of-plan="!isOther" />
       <main id="screen" ref="screen" tabindex="-1">
         <RouterView v-if="charts.isReady" v-slot="{ Component, route: shown }">
           <WelcomePanel v-if="shown.meta.needsChart && !charts.chart" />
@@ -96,7 +96,7 @@ useEventListener(document, 'keydown', (event) => {
           <component :is="Component" v-else :key="shown.meta.needsChart ? charts.chart?.id : undefined" />
         </RouterView>
       </main>
-      <PaperFoot />
+      <PaperFoot :is-of-plan="!isOther" />
       <MessageLine />
     </div>
     <BottomBar v-if="!hasRail && !isWhole" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />

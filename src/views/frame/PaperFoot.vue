@@ -4,11 +4,12 @@ import { WORTH } from '../../core/say/worth'
 import { t } from '../../words'
 
 /** The foot of every printed sheet: what its marks mean, and what no sheet replaces. */
+defineProps<{ isOfPlan: boolean }>()
 </script>
 
 <template>
   <footer class="on-paper keep-together">
-    <p class="legend">
+    <p v-if="isOfPlan" class="legend">
       <span><i class="ours" /> {{ t('print.ours') }}</span>
       <span><i class="theirs" /> {{ t('print.theirs') }}</span>
       <span
@@ -21,7 +22,7 @@ import { t } from '../../words'
       >
       <span><LooseRing :text="t('print.nothingIsChartedForIt')" /></span>
     </p>
-    <p>{{ WORTH }}</p>
+    <p v-if="isOfPlan">{{ WORTH }}</p>
     <p>{{ t('print.neverReplacesACoach') }}</p>
   </footer>
 </template>

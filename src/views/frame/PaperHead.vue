@@ -5,7 +5,8 @@ import { language, t } from '../../words'
 import { useCharts } from '../../stores/charts'
 import { scenarioLine } from '../parts/print/scenarioLine'
 
-/** The head of every printed sheet: of which chart, in which scenario, on which day. */
+/** The head of every printed sheet: on which day, and where it is about the plan, of which chart in which scenario. */
+defineProps<{ isOfPlan: boolean }>()
 const charts = useCharts()
 const today = () => new Date().toLocaleDateString(language, { dateStyle: 'long' })
 const day = ref(today())
@@ -16,7 +17,7 @@ useEventListener(window, 'beforeprint', () => (day.value = today()))
   <header class="on-paper">
     <p>
       <b>{{ t('frame.ataque') }}</b> · {{ day
-      }}<template v-if="charts.chart"> · {{ scenarioLine(charts.chart, charts.isFlipped) }}</template>
+      }}<template v-if="isOfPlan && charts.chart"> · {{ scenarioLine(charts.chart, charts.isFlipped) }}</template>
     </p>
   </header>
 </template>

@@ -1,6 +1,8 @@
 import { produce } from 'immer'
 import { CLUB_KIND, emptyClub, type Club } from '../../../src/core/club/clubKind'
 import { addPeople, namesIn, removePerson, setPerson } from '../../../src/core/club/edits/people'
+import { toMoveId } from '../../../src/core/chart/ids'
+import { openRefused } from '../../../src/core/club/edits/sessions'
 import { limitsOf } from '../../../src/core/club/limits'
 import { hurts, refusedFor, refusedInBlock, refusedOf, stillRefused } from '../../../src/core/club/protect'
 import type { ClubPerson } from '../../../src/core/club/person'
@@ -45,6 +47,7 @@ describe('a club', () => {
     ['sessions.0.blocks.1.points', (club: Club) => void (club.sessions[0].blocks[1].points = ['a', 'b', 'c', 'd'])],
     ['sessions.0.blocks.0.shownOn', (club: Club) => void (club.sessions[0].blocks[0].shownOn = 'zed')],
     ['sessions.0.blocks.0.contact', (club: Club) => Object.assign(club.sessions[0].blocks[0], { contact: 'hard' })],
+    ['sessions.0.gi.0', (club: Club) => void (club.sessions[0].gi = ['zed'])],
     ['sessions.0.mats', (club: Club) => void (club.sessions[0].mats = 21)],
     ['limits.minorsApart', (club: Club) => void (club.limits = { minorsApart: 101 })],
     ['limits.under14', (club: Club) => void (club.limits = { under14: [''] })],
@@ -73,6 +76,7 @@ describe('a club', () => {
   it('forgets somebody everywhere, and the log keeps someone', () => {
     const club = produce(tern(), (draft) => {
       draft.sessions[0].blocks[1].shownOn = 'bo'
+      draft.sessions[0].gi = ['bo']
       removePerson(draft, 'bo')
     })
     expect(JSON.stringify(club)).not.toContain('"bo"')
@@ -143,7 +147,10 @@ describe('who is protected from what', () => {
     const shoulder = moves.filter(({ hazard }) => hazard?.part === 'shoulder')
     expect(shoulder.length).toBeGreaterThan(0)
     for (const move of shoulder) expect(hurts(move, [{ part: 'Shoulder', side: 'left' }])).toHaveLength(1)
-    expect(hurts({}, [{ part: 'knee' }])).toEqual([])
+    const kimura = toMoveId('kimura')
+    expect(hurts({ id: kimura }, [{ part: 'knee' }])).toEqual([])
+    // What it was hurt in stays off, whatever it is said to injure.
+    expect(hurts({ id: kimura }, [{ part: 'knee', move: 'kimura' }])).toHaveLength(1)
   })
 
   it('finds what of a block is refused for who comes, until it is opened', () => {
@@ -179,6 +186,11 @@ describe('who is protected from what', () => {
     expect(of(opened)).toEqual([])
     // Cy does not come.
     expect(of(produce(club, (draft) => setPerson(draft, 'cy', 'ageBand', 'under-10')))).toEqual([])
+    // Whoever comes and must spare what it could hurt sits it out, or it is out.
+    const spares = produce(club, (draft) => setPerson(draft, 'bo', 'spares', [{ part: 'shoulder', side: 'left' }]))
+    expect(of(spares)).toEqual([{ tag: 'shoulder', because: 'spared', people: ['bo'], isAlways: false }])
+    const sits = produce(spares, (draft) => openRefused(draft, 'tuesday', 'shoulder', 'Bo watches'))
+    expect(of(sits)).toEqual([])
     // The club's own limits hold in place of ours; strikes stay refused under 18 whatever they say.
     const own = produce(teen, (draft) => void (draft.limits = { under18: ['finish'] }))
     expect(of(own).map(({ tag }) => tag)).toEqual(['finish'])

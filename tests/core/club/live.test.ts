@@ -34,9 +34,11 @@ import {
   setBlock,
   setComing,
   setGuests,
+  setNextTime,
   setSession,
 } from '../../../src/core/club/edits/sessions'
 import { onMats } from '../../../src/core/club/live/onMats'
+import { pressMove } from '../../../src/core/club/live/pressLog'
 import { movedIn } from '../../../src/core/club/movedIn'
 import { isLongGone } from '../../../src/core/club/person'
 import { initialsOfAll } from '../../../src/core/club/whoIsThere'
@@ -168,6 +170,37 @@ describe('a class that is on', () => {
     sound(club)
   })
 
+  it('keeps somebody from the move that hurt them: the last one of the round, else that of the block', () => {
+    const hurt = { person: 'ana', part: 'elbow', doing: 'locked' } as const
+    const spared = (club: Club) => club.people.find(({ id }) => id === 'ana')?.spares
+    const club = produce(onTheMats(), (draft) => {
+      beginRound(draft, 1, 'turtle', 1010 * S)
+      logPress(draft, 1, (round) => pressMove(round, 'kimura'))
+      stopAll(draft, 1025 * S)
+      noteHurt(draft, hurt, '2026-11-24', 1026 * S)
+    })
+    expect(spared(club)).toEqual([{ part: 'elbow', since: '2026-11-24', move: 'kimura' }])
+    sound(club)
+    const drilled = produce(onTheMats(), (draft) => {
+      setBlock(draft, 'class-2026-11-24', 'rounds-from-4', 'about', { kind: 'move', id: 'americana' })
+      beginRound(draft, 1, 'turtle', 1010 * S)
+      stopAll(draft, 1025 * S)
+      noteHurt(draft, hurt, '2026-11-24', 1026 * S)
+    })
+    expect(spared(drilled)?.[0]?.move).toBe('americana')
+  })
+
+  it('logs with or without the gi where it is said and both wear the same', () => {
+    const logged = (gi?: string[]) =>
+      produce(onTheMats(), (draft) => {
+        setSession(draft, 'class-2026-11-24', 'gi', gi)
+        beginRound(draft, 1, 'turtle', 0)
+        logPress(draft, 1, (round) => round.tries.push({ move: 'kimura', outcome: 'lands' }))
+        endRound(draft, 1, 'out', 5 * S)
+      }).tries[0]?.gi
+    expect([logged(), logged([]), logged(['ana', 'bo']), logged(['ana'])]).toEqual([undefined, false, true, undefined])
+  })
+
   it('takes in who comes late without touching a pair that works', () => {
     const club = produce(onTheMats(), (draft) => {
       addPeople(draft, ['Gus'])
@@ -281,6 +314,8 @@ describe('a class plan', () => {
       moveBlock(draft, ID, 'flow-drill', 1)
       setBlock(draft, ID, 'watch-2', 'points', ['Elbow in'])
       setSession(draft, ID, 'theme', 'Turtle')
+      for (const isNext of [true, false, true]) setNextTime(draft, ID, 'watch-2', isNext)
+      setNextTime(draft, ID, 'watch-2', true)
       setGuests(draft, ID, 'adults', 2)
       openRefused(draft, ID, 'leglock', ' they compete ')
     })
@@ -294,6 +329,7 @@ describe('a class plan', () => {
     ])
     expect(club.sessions[0]).toMatchObject({
       theme: 'Turtle',
+      nextTime: [{ id: 'watch-2', points: ['Elbow in'] }],
       guests: { adults: 2 },
       opened: [{ tag: 'leglock', reason: 'they compete' }],
     })

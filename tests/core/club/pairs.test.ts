@@ -96,12 +96,15 @@ describe('pairs', () => {
   it('must heed who is in them: weight, age, and who is new', () => {
     const of = (one: Partial<ClubPerson>, other: Partial<ClubPerson>, limits = OUR_LIMITS) =>
       heeds([person('x', { experience: 'some', ...one }), person('y', { experience: 'some', ...other })], limits)
-    const nothing = { noThrows: false, noStranglesOrLegLocks: false, endsAtHadIt: false }
+    const nothing = { noThrows: false, noStranglesOrLegLocks: false, endsAtHadIt: false, spared: [] as unknown[] }
     expect(of({ weight: 80 }, { weight: 100 })).toEqual(nothing)
     expect(of({ weight: 79 }, { weight: 100 })).toEqual({ ...nothing, noThrows: true })
     expect(of({}, { weight: 100 })).toEqual(nothing)
     expect(of({ weight: 79 }, { weight: 100 }, { ...OUR_LIMITS, adultsApart: 25 })).toEqual(nothing)
-    expect(of({ ageBand: '14-17' }, {})).toEqual({ noThrows: false, noStranglesOrLegLocks: true, endsAtHadIt: true })
+    expect(of({ ageBand: '14-17' }, {})).toEqual({ ...nothing, noStranglesOrLegLocks: true, endsAtHadIt: true })
+    expect(of({ spares: [{ part: 'knee' }, { part: 'elbow', side: 'left' }] }, {}).spared).toEqual([
+      { name: 'x', parts: ['knee', 'left elbow'] },
+    ])
     expect(of({ ageBand: '14-17' }, { ageBand: '14-17' })).toEqual({ ...nothing, endsAtHadIt: true })
     expect(of({}, { experience: 'first-months' })).toEqual({ ...nothing, endsAtHadIt: true })
   })

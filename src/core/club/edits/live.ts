@@ -3,6 +3,7 @@ import { Refusal } from '../../problem'
 import type { Club } from '../clubKind'
 import { shortened, type Offer } from '../live/behind'
 import { spentIn } from '../live/clock'
+import { lastMoveOf } from '../live/pressLog'
 import { onMats } from '../live/onMats'
 import type { Hurt } from '../live/liveRecords'
 import type { Guests, WithWhom } from '../session'
@@ -78,6 +79,10 @@ export function stopAll(club: Club, now: number): void {
   pauseClock(club, now)
   const live = liveIn(club)
   live.isStopped = true
+  live.broken = live.mats.flatMap(({ round }) => {
+    const move = round && lastMoveOf(round)
+    return round && move ? { people: [round.us, round.them], move } : []
+  })
   for (const mat of live.mats) delete mat.round
 }
 
@@ -106,8 +111,17 @@ export function noteHurt(club: Club, hurt: Hurt, when: string, now: number): voi
   live.hurt.push(hurt)
   const person = lookUp(club.people, hurt.person)
   if (!person) return
-  const part = { part: hurt.part, since: when }
+  const move = doneTo(club, hurt.person)
+  const part = { part: hurt.part, since: when, ...(move ? { move } : {}) }
   person.spares = [...(person.spares ?? []).filter((one) => one.part !== hurt.part), part]
+}
+
+/** What was done to somebody, as far as it was logged or the block is about one move. */
+function doneTo(club: Club, person: string): string | undefined {
+  const { session, block, broken = [] } = liveIn(club)
+  const { about } = lookUp(sessionIn(club, session).blocks, block) ?? {}
+  const logged = broken.find(({ people }) => people.includes(person))?.move
+  return logged ?? (about?.kind === 'move' ? about.id : undefined)
 }
 
 /** A knock on the head, or being choked out: out for today, whatever anybody says. */

@@ -14,7 +14,7 @@ import { mayBeLogged } from '../person'
 import { peopleOf, strictestOf } from '../whoIsThere'
 import { mayWinnerStay } from '../classPlan'
 import { pairingRules } from './livePairs'
-import type { Block } from '../session'
+import type { Block, Session } from '../session'
 
 /* Rounds on the mats: begun and ended by a press each, and what the log keeps of them. Times in milliseconds. */
 
@@ -81,6 +81,7 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
   const start = round.course[0]?.position
   const fact = freshId(club.rounds, 'r')
   club.rounds.push({ id: fact, ...of, ...who, ...(start ? { position: start } : {}), seconds, ended })
+  const gi = giOf(lookUp(club.sessions, session), round)
   const tries = round.tries.map(({ move, reply, outcome }) => {
     const id = freshId(club.tries, 't')
     club.tries.push({
@@ -88,6 +89,7 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
       ...(reply ? { reply: reply as ReactionId } : {}),
       ...(block?.resistance ? { resistance: block.resistance } : {}),
       ...(isPartial(round) ? { isPartial: true } : {}),
+      ...(gi === undefined ? {} : { gi }),
     })
     return id
   })
@@ -96,6 +98,13 @@ export function endRound(club: Club, n: number, ended: Ended, now: number): void
   delete mat.round
   if (ended === 'tap') mat.tappedAt = now
   else delete mat.tappedAt
+}
+
+/** With or without gi: where it is said, and both wear the same. */
+function giOf(session: Session | undefined, { us, them }: LiveRound): boolean | undefined {
+  if (!session?.gi) return undefined
+  const [one, other] = [us, them].map((id) => session.gi?.includes(id))
+  return one === other ? one : undefined
 }
 
 /** The next are up: as the block wants it. */

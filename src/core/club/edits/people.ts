@@ -53,6 +53,7 @@ export function removePerson(club: Club, id: string): void {
   }
   for (const session of club.sessions) {
     session.people = session.people.filter((other) => other !== id)
+    if (session.gi) session.gi = session.gi.filter((other) => other !== id)
     for (const block of session.blocks) if (block.shownOn === id) delete block.shownOn
   }
   for (const fact of [...club.rounds, ...club.tries]) {

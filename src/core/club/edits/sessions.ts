@@ -135,6 +135,15 @@ export function moveBlock(club: Club, session: string, id: string, to: number): 
   of.blocks = [...others.slice(0, Math.max(0, to)), block, ...others.slice(Math.max(0, to))]
 }
 
+/** Whether a block of a class is for the next one too. */
+export function setNextTime(club: Club, session: string, id: string, isNext: boolean): void {
+  const of = sessionIn(club, session)
+  const others = (of.nextTime ?? []).filter((one) => one.id !== id)
+  const next = isNext ? [...others, { ...blockIn(of, id) }] : others
+  if (next.length) of.nextTime = next
+  else delete of.nextTime
+}
+
 /** Opens something that is refused for somebody there, with a reason that is kept; an empty one shuts it again. */
 export function openRefused(club: Club, session: string, tag: string, reason: string): void {
   const of = sessionIn(club, session)

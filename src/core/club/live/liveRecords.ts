@@ -88,6 +88,12 @@ export class Hurt {
   @IsIn(DOING) doing!: (typeof DOING)[number]
 }
 
+/** A round that was broken off by a stop: what was tried last in it. */
+export class BrokenOff {
+  @IsArray() @IsRecordId({ each: true }) people!: string[]
+  @IsRecordId() move!: string
+}
+
 /** The class that is on. */
 export class Live {
   @IsRecordId() session!: string
@@ -105,6 +111,8 @@ export class Live {
   @Optional() @IsIn(WITH_WHOM) pairedFor?: WithWhom
   @Optional() @IsInt() @Min(0) turn?: number
   @Records(() => Hurt) hurt!: Hurt[]
+  /** What the last stop has broken off. */
+  @Optional() @Records(() => BrokenOff) broken?: BrokenOff[]
   /** Who is out for today, hurt or gone. */
   @IsArray() @IsRecordId({ each: true }) out!: string[]
 }

@@ -26,6 +26,9 @@ const [TRIES, REACTIONS] = [6, 4]
 
 export const standingOf = ({ course }: LiveRound): Standing => course.at(-1) ?? {}
 
+/** The move that is under way, else the one that was tried last. */
+export const lastMoveOf = (round: LiveRound): string | undefined => standingOf(round).move ?? round.tries.at(-1)?.move
+
 /** Whether something of the round was not seen: what one notices are finishes, so landing shares of it do not count. */
 export const isPartial = ({ course }: LiveRound): boolean => course.some(({ isUnseen }) => isUnseen)
 

@@ -3,6 +3,7 @@ import type { Block, BlockKind, CONTACTS } from '../../../core/club/session'
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayHoldsOn, sayStart } from '../../../core/say/positionalRound'
+import { shelfFlows } from './flows'
 import { t, type TrainKey } from '../../../words/train'
 
 /** What blocks are called. */
@@ -19,8 +20,11 @@ export const BLOCK_NAMES: Record<BlockKind, string> = {
 
 export const blockTitle = ({ kind, title }: Block): string => title ?? BLOCK_NAMES[kind]
 
-/** What a block is about, in the chart's words. */
-export const aboutText = (chart: Chart | null, block: Block): string => (chart && subjectName(chart, block)) ?? ''
+/** What a block is about, in the words of the chart, or of the Shelf. */
+export function aboutText(chart: Chart | null, block: Block): string {
+  if (block.about?.kind === 'flow') return lookUp(shelfFlows(), block.about.id)?.name ?? ''
+  return (chart && subjectName(chart, block)) ?? ''
+}
 
 /** Where rounds start, unless that is what the block is about, and with what on. */
 export function startingText(chart: Chart | null, block: Block): string {

@@ -2,15 +2,27 @@
 import { useIntervalFn } from '@vueuse/core'
 import { randomLcg } from 'd3-random'
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { callsOf, nextCall, seedOf, type Call } from '../../../core/club/live/caller'
+import type { PositionId } from '../../../core/chart/ids'
+import { lookUp } from '../../../core/chart/lookUp'
+import {
+  CALLED,
+  callsOf,
+  inTurn,
+  nextCall,
+  seedOf,
+  type Call,
+  type Called,
+  type Planned,
+} from '../../../core/club/live/caller'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useLiveClass } from './live'
-import { t } from '../../../words/train'
+import { shelfFlows } from '../../parts/club/flows'
+import { t, type TrainKey } from '../../../words/train'
 
 /**
- * Calls out what they do, as often as the chart says and more of what leaks. The next call waits for a press, or for
- * the coach's pace; each is a large word as well as a voice.
+ * Calls out what they do, as often as the chart says and more of what leaks; or where we are, what is open, or a flow
+ * in its turn. The next call waits for a press, or for the coach's pace; each is a large word as well as a voice.
  */
 const emit = defineEmits<{ close: [] }>()
 const charts = useCharts()
@@ -20,12 +32,39 @@ const call = ref<Call | null>(null)
 const isHidden = ref(false)
 const seconds = ref(0)
 const PACES = [0, 5, 8, 12]
-/** A reaction that is met costs its net as often as it comes up; both as shares. */
-const cost = (move: string, reaction: string) => {
-  const met = figures.met(move, reaction)
-  return met ? -100 * met.net * met.visits : 0
+const NAMES: Record<Called, TrainKey> = {
+  reactions: 'train.whatTheyDo',
+  positions: 'train.positions',
+  open: 'train.whatIsOpen',
 }
-const calls = computed(() => (charts.chart && block.value ? callsOf(charts.chart, block.value, cost) : []))
+const planned: Planned = {
+  // A reaction that is met costs its net as often as it comes up; both as shares.
+  cost(move, reaction) {
+    const met = figures.met(move, reaction)
+    return met ? -100 * met.net * met.visits : 0
+  },
+  visits: (position) => figureOf(position)?.visits ?? 0,
+  best: (position, cue) =>
+    (cue === undefined ? figureOf(position)?.best : figureOf(position)?.seen?.find((one) => one.cue === cue)?.best) ??
+    undefined,
+}
+const figureOf = (position: string) => figures.figures?.positions[position as PositionId]
+const flow = computed(() => {
+  const { about } = block.value ?? {}
+  return about?.kind === 'flow' ? lookUp(shelfFlows(), about.id) : undefined
+})
+const kinds = computed(() =>
+  CALLED.map((value) => ({ value, label: t(NAMES[value]), calls: callsFor(value) })).filter(
+    ({ calls }) => calls.length,
+  ),
+)
+const picked = ref<Called>('reactions')
+const kind = computed(() => kinds.value.find(({ value }) => value === picked.value) ?? kinds.value[0])
+/** Of a flow each in its turn; else by weight. */
+const calls = computed(() => flow.value?.steps ?? kind.value?.calls ?? [])
+function callsFor(what: Called): Call[] {
+  return charts.chart && block.value ? callsOf(charts.chart, block.value, what, planned) : []
+}
 const random = randomLcg(seedOf(`${live.value?.session} ${live.value?.block}`))
 
 function say(text: string) {
@@ -34,7 +73,7 @@ function say(text: string) {
   speechSynthesis.speak(new SpeechSynthesisUtterance(text))
 }
 function next() {
-  call.value = nextCall(calls.value, call.value, random)
+  call.value = flow.value ? inTurn(flow.value.steps, call.value) : nextCall(calls.value, call.value, random)
   if (call.value) say(call.value.says)
 }
 const interval = computed(() => seconds.value * 1000)
@@ -50,8 +89,18 @@ onScopeDispose(() => typeof speechSynthesis !== 'undefined' && speechSynthesis.c
   <section class="caller" :aria-label="t('train.calls')">
     <p v-if="!calls.length" class="muted">{{ t('train.nothingToCall') }}</p>
     <template v-else>
+      <el-segmented
+        class="kinds"
+        v-if="kinds.length > 1 && !flow"
+        :model-value="kind?.value"
+        :options="kinds"
+        :aria-label="t('train.whatIsCalled')"
+        @update:model-value="(what: Called) => (picked = what)"
+      />
       <p class="word" aria-live="assertive">{{ call?.says ?? t('train.ready') }}</p>
-      <p v-if="call" class="muted to">{{ t('train.toTheMove', { move: call.to }) }}</p>
+      <p v-if="call?.to" class="muted to">
+        {{ flow || kind?.value === 'open' ? call.to : t('train.toTheMove', { move: call.to }) }}
+      </p>
       <p v-if="call?.answer && !isHidden" class="answer">{{ call.answer }}</p>
       <el-button class="press main" @click="next">{{ t('train.nextCall') }}</el-button>
       <p class="paces" role="group" :aria-label="t('train.pace')">
@@ -77,6 +126,15 @@ onScopeDispose(() => typeof speechSynthesis !== 'undefined' && speechSynthesis.c
   gap: var(--space-12);
   align-content: center;
   align-self: stretch;
+}
+
+.kinds {
+  min-height: 56px;
+  font-size: var(--type-lead);
+}
+
+.word::first-letter {
+  text-transform: uppercase;
 }
 
 .word {

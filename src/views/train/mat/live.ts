@@ -47,6 +47,7 @@ function useLive() {
   const initials = computed(() => initialsOfAll(partners.value))
   /** Where rounds on the mats begin: a position of the chart that is open. */
   const start = computed(() => (charts.chart && block.value ? startOf(charts.chart, block.value) : undefined))
+  const initialsFor = (id: string) => initials.value.get(id) ?? t('train.someone')
   const startText = computed(() => (block.value ? startingText(charts.chart, block.value) : ''))
   const hasMats = computed(() => block.value?.kind === 'rounds-from')
 
@@ -65,12 +66,12 @@ function useLive() {
   return {
     ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, startText },
     ...{ hasMats, msOf },
-    ...{ edit, signals, initialsOf: (id: string) => initials.value.get(id) ?? t('train.someone') },
+    ...{ edit, signals, initialsOf: initialsFor },
     /** What people who work together must heed, in words. */
     heedsOf: (ids: readonly string[]) =>
       heedsText(
         heeds(
-          partners.value.filter(({ id }) => ids.includes(id)),
+          partners.value.filter(({ id }) => ids.includes(id)).map((one) => ({ ...one, name: initialsFor(one.id) })),
           limitsOf(present(clubs.club)),
         ),
         block.value !== undefined && isLive(block.value),

@@ -18,6 +18,7 @@ import { RESISTANCES } from '../../../core/match/tryLog'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { BLOCK_NAMES, blockTitle } from '../../parts/club/blocks'
+import { shelfFlows } from '../../parts/club/flows'
 import OpenRefused from './OpenRefused.vue'
 import StrikesOfBlock from './StrikesOfBlock.vue'
 import { aboutOf, subjects } from './subjects'
@@ -114,7 +115,7 @@ const NUMBERS = [
       <span class="label">{{ t('train.about') }}</span>
       <PickList
         :value="block.about ? `${block.about.kind} ${block.about.id}` : ''"
-        :options="subjects(charts.chart)"
+        :options="subjects(charts.chart, shelfFlows())"
         @change="(picked) => set('about', aboutOf(charts.chart, picked))"
       />
     </label>

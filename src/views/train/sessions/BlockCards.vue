@@ -143,8 +143,18 @@ ol {
 }
 
 @media print {
+  .cards {
+    display: block;
+  }
+
   .grid {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    display: block;
+    margin-top: var(--space-12);
+    columns: 2;
+  }
+
+  article {
+    margin-bottom: var(--space-12);
   }
 }
 </style>

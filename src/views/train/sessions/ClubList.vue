@@ -6,7 +6,7 @@ defineProps<{ name: string; at: 'classes' | 'people' | 'matches' }>()
 </script>
 
 <template>
-  <section class="list" :aria-label="name">
+  <section class="list off-paper" :aria-label="name">
     <SessionTabs :at="at" />
     <slot name="add" />
     <ul>

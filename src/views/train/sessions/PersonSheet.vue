@@ -37,6 +37,16 @@ const others = computed(() =>
     .people.filter(({ id }) => id !== props.person.id)
     .map(({ id, name }) => ({ value: id, label: name })),
 )
+/** Of minors the weight is only known by its band, of which the middle is kept. */
+const [LIGHTEST, HEAVIEST, BAND] = [16, 100, 4]
+const bandOf = (weight: number) => weight - ((weight - LIGHTEST) % BAND) + BAND / 2
+const bands = [
+  { value: '', label: t('common.none') },
+  ...Array.from({ length: (HEAVIEST - LIGHTEST) / BAND }, (_, i) => {
+    const from = LIGHTEST + i * BAND
+    return { value: String(from + BAND / 2), label: t('train.fromToKg', { from, to: from + BAND }) }
+  }),
+]
 const spared = ref('')
 const today = dayjs().format('YYYY-MM-DD')
 
@@ -90,7 +100,14 @@ async function remove() {
       </label>
       <label>
         <span class="label">{{ t('train.weight') }}</span>
+        <PickList
+          v-if="isMinor(person)"
+          :value="person.weight === undefined ? '' : String(bandOf(person.weight))"
+          :options="bands"
+          @change="(band) => set('weight', band ? Number(band) : undefined)"
+        />
         <SteadyInput
+          v-else
           type="number"
           min="5"
           max="300"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import NotesField from '../../../components/NotesField.vue'
-import { setSession } from '../../../core/club/edits/sessions'
+import { setNextTime, setSession } from '../../../core/club/edits/sessions'
 import { isMuch, loadsOf } from '../../../core/club/load'
 import { limitsOf } from '../../../core/club/limits'
 import { reviewOf } from '../../../core/club/review'
@@ -33,6 +33,12 @@ const mistakes = computed(() =>
 )
 const titles = (blocks: Session['blocks']) =>
   [...new Set(blocks.map((one) => aboutText(charts.chart, one) || blockTitle(one)))].join(', ') || t('common.none')
+/** What can come again: all but how a class begins and ends. */
+const again = computed(() =>
+  props.session.blocks.filter(({ kind }) => kind !== 'warm-up' && kind !== 'free-rounds' && kind !== 'cool-down'),
+)
+const setAgain = (block: string, isNext: boolean) =>
+  clubs.edit(t('train.againNextTime'), (draft) => setNextTime(draft, props.session.id, block, isNext))
 const setNotes = (notes: string) =>
   clubs.edit(t('train.notesOfTheClass'), (draft) => setSession(draft, props.session.id, 'notes', notes || undefined))
 </script>
@@ -90,6 +96,16 @@ const setNotes = (notes: string) =>
         </li>
       </ul>
     </section>
+    <fieldset class="off-paper">
+      <legend>{{ t('train.againNextTime') }}</legend>
+      <el-checkbox
+        v-for="one in again"
+        :key="one.id"
+        :model-value="session.nextTime?.some(({ id }) => id === one.id) ?? false"
+        @change="(on: boolean) => setAgain(one.id, on)"
+        >{{ [blockTitle(one), aboutText(charts.chart, one)].filter(Boolean).join(', ') }}</el-checkbox
+      >
+    </fieldset>
     <NotesField :value="session.notes" @change="setNotes" />
     <p class="off-paper">
       <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{

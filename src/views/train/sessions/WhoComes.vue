@@ -8,6 +8,7 @@ import type { Guests, Room, Session } from '../../../core/club/session'
 import { strictestOf, peopleOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
+import GiToday from './GiToday.vue'
 import { t } from '../../../words/train'
 
 /** Who comes to a class, by name or by number, and how many pairs fit on the mats. */
@@ -55,6 +56,7 @@ const setPerson = (id: string, name: string, comes: boolean) =>
     <p v-else class="small off-paper">
       <RouterLink to="/sessions/people">{{ t('train.pasteNames') }}</RouterLink>
     </p>
+    <GiToday v-if="session.people.length" :session="session" />
     <p class="numbers off-paper">
       <label>
         <span class="label">{{ t('train.guestsAdult') }}</span>
