@@ -23,7 +23,7 @@ import { useRuleEdits } from './ruleEdits'
 import { takenOut } from './rules'
 import { useRemoving } from '../../parts/removing'
 import PrintButton from '../../parts/print/PrintButton.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** One set of rules: rounds, what scores, what is out and what strikes change. The chart's own can be changed. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()

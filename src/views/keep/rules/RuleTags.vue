@@ -3,7 +3,7 @@ import { present } from '../../../core/sure'
 import { setForbidden, setRule } from '../../../core/chart/edits/ruleSets'
 import { RULE_TAGS, type RuleSet } from '../../../core/chart/rules/ruleSet'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** What a set of rules does not allow, with how many moves of the chart that takes out. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()

@@ -12,7 +12,7 @@ import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import { roundsText, takenOut } from './rules'
 import RuleSheet from './RuleSheet.vue'
 import SetList, { type SetRow } from './SetList.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** The sets of rules with what the chart is worth under each; one of them in detail. */
 const charts = useCharts()

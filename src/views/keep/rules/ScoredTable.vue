@@ -4,7 +4,7 @@ import { present } from '../../../core/sure'
 import { computed } from 'vue'
 import { SCORING_ACTIONS } from '../../../core/chart/rules/ruleSet'
 import { useFigures } from '../../../stores/figures'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** How often an exchange under the plan scores each thing, for us and against us. */
 const figures = useFigures()

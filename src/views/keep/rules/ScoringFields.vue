@@ -14,7 +14,7 @@ import { scores } from '../../../core/chart/rules/ruleSets'
 import { entriesOf } from '../../../core/typed'
 import { useCharts } from '../../../stores/charts'
 import { useRuleEdits } from './ruleEdits'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** What scores under a set of rules, how long it must be held for that, and how long the ground is given. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()

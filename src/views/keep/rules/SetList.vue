@@ -2,7 +2,7 @@
 import { hundred } from '../../../core/say/figureText'
 import RowButton from '../../../components/RowButton.vue'
 import { useParts } from '../../parts/layout/parts'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** A set of rules in the list, with what the chart is worth under it. An empty id: all is allowed. */
 export interface SetRow {

@@ -3,7 +3,7 @@ import { numberOf } from '../../../components/events'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { familyName } from '../../../core/chart/placeNames'
 import type { RuleSet, Struck } from '../../../core/chart/rules/ruleSet'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** What being hit costs: where, and after how many seconds strikes end it against us. */
 const props = defineProps<{ set: RuleSet; isOwn: boolean }>()

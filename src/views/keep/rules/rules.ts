@@ -2,7 +2,7 @@ import type { Chart } from '../../../core/chart/chart'
 import type { Move } from '../../../core/chart/move'
 import type { RuleSet } from '../../../core/chart/rules/ruleSet'
 import { timeText } from '../../../stores/settings'
-import { t } from '../../../words'
+import { t } from '../../../words/rules'
 
 /** The moves of a chart that a set of rules does not allow. */
 export const takenOut = ({ moves }: Chart, { forbids, noFinish }: RuleSet): Move[] =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The names of the bands, which stay at the left edge while the picture is panned. */
 const { scene, folded } = useSlope()

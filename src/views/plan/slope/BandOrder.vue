@@ -7,7 +7,7 @@ import { letGo, orderBands } from '../../../core/chart/edits/slope'
 import { CREST } from '../../../core/slope/graph'
 import { useCharts } from '../../../stores/charts'
 import { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The bands from the crest down: their order is the chart's, and each can be folded. */
 const { chart, graph, folded, toggleFold } = useSlope()

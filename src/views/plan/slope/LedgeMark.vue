@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import { BAR, LEDGE_HEIGHT, PORCH, type Ledge } from '../../../core/slope/ledges'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /**
  * A place to stand on: a bar that is filled as far as it is worth, its name and value on top; a finish is a capsule.

@@ -10,7 +10,7 @@ import AddReaction from '../../parts/add/AddReaction.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
 import { useSlope } from './slope'
 import type { Asking } from './slopeEdits'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** What is being asked for, beside where it will be: a name, a landing, an answer, or a move in a line. */
 const props = defineProps<{ asking: Asking; name: string }>()

@@ -25,7 +25,7 @@ import SlopeStatus from './SlopeStatus.vue'
 import SlopeTools from './SlopeTools.vue'
 import { useWalking } from './walking'
 import { useSlopeEdits, type Asking } from './slopeEdits'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** Loaded when they are opened: they hold most of what is edited elsewhere. */
 const SlopeDetail = defineAsyncComponent(() => import('./SlopeDetail.vue'))

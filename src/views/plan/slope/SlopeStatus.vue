@@ -4,7 +4,7 @@ import { itemKey, type Item } from '../../../core/slope/items'
 import { sayItem } from '../../../core/say/slopeItem'
 import { useFigures } from '../../../stores/figures'
 import { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** Says which item of the Slope has the focus. A live region: a screen reader announces each step. */
 const props = defineProps<{ hovered: Item | undefined }>()

@@ -7,7 +7,7 @@ import { itemKey, partsOfItem, type Item } from '../../../core/slope/items'
 import { sayItem } from '../../../core/say/slopeItem'
 import { useFigures } from '../../../stores/figures'
 import { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The picture as text, for what is in focus: positions from the crest down, what is tried there, what they do. */
 const { chart, scene, seen, at, goTo } = useSlope()

@@ -6,7 +6,7 @@ import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useIsNarrow } from '../../parts/layout/room'
 import { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** What stands out, and what is done with the whole picture. */
 const props = defineProps<{ panel: string | null }>()

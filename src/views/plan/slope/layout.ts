@@ -7,7 +7,7 @@ import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import { useNewest } from '../../../stores/workers'
 import { facesLoaded, measureText } from './measureText'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The layout of the open chart: computed by a worker, stored, and updated with new places. */
 export function useLayout(chart: ComputedRef<Chart>, graph: ComputedRef<SlopeGraph>) {

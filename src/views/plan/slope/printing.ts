@@ -1,7 +1,7 @@
 import { present } from '../../../core/sure'
 import type { Scene } from '../../../core/slope/scene'
 import { standalone } from './saving'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 import './printing.css'
 
 /** Pixels of the picture across one A4 page, where it is printed on several, so that names can be read. */

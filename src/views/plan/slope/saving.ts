@@ -2,7 +2,7 @@ import { sure, present } from '../../../core/sure'
 import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
 import type { Scene } from '../../../core/slope/scene'
 import { download } from '../../parts/files/download'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The CSS properties that are written into an exported picture, so that it needs no style sheet. */
 const LOOK = [

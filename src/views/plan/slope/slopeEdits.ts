@@ -21,7 +21,7 @@ import type { SlopeLayout } from '../../../core/slope/places'
 import { useCharts } from '../../../stores/charts'
 import { useRemoving } from '../../parts/removing'
 import type { useSlope } from './slope'
-import { t } from '../../../words'
+import { t } from '../../../words/slope'
 
 /** The form that is open beside the picture. `to`: key of the place where the new move or answer lands, once chosen. */
 export type Asking =

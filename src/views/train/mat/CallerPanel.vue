@@ -90,8 +90,8 @@ onScopeDispose(() => typeof speechSynthesis !== 'undefined' && speechSynthesis.c
     <p v-if="!calls.length" class="muted">{{ t('train.nothingToCall') }}</p>
     <template v-else>
       <el-segmented
-        class="kinds"
         v-if="kinds.length > 1 && !flow"
+        class="kinds"
         :model-value="kind?.value"
         :options="kinds"
         :aria-label="t('train.whatIsCalled')"

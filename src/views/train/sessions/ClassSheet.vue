@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Calendar, Delete, MagicStick, VideoPlay } from '@element-plus/icons-vue'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import IconButton from '../../../components/IconButton.vue'
 import InlineText from '../../../components/InlineText.vue'
@@ -21,10 +21,12 @@ import { download } from '../../parts/files/download'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { dayText } from '../../parts/club/days'
 import BlockList from './BlockList.vue'
-import ProposalPanel from './ProposalPanel.vue'
 import WhoComes from './WhoComes.vue'
 import { remarkText } from './remarks'
 import { t } from '../../../words/train'
+
+/** What can be proposed is worked out, and fetched, when it is asked for. */
+const ProposalPanel = defineAsyncComponent(() => import('./ProposalPanel.vue'))
 
 /** A class by the minute: what is done when, who comes, and what does not fit. */
 const props = defineProps<{ session: Session }>()

@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useRoute } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useClubs } from '../../../stores/clubs'
 import { useAsked } from '../../parts/layout/asked'
 import NoClub from '../../parts/club/NoClub.vue'
-import BlockCards from './BlockCards.vue'
 import ClassesView from './ClassesView.vue'
-import LimitsView from './LimitsView.vue'
-import MatchDay from './MatchDay.vue'
-import PeopleView from './PeopleView.vue'
-import ReviewSheet from './ReviewSheet.vue'
-import TakeHome from './TakeHome.vue'
+
+/** Each is fetched when it is asked for. */
+const BlockCards = defineAsyncComponent(() => import('./BlockCards.vue'))
+const LimitsView = defineAsyncComponent(() => import('./LimitsView.vue'))
+const MatchDay = defineAsyncComponent(() => import('./MatchDay.vue'))
+const PeopleView = defineAsyncComponent(() => import('./PeopleView.vue'))
+const ReviewSheet = defineAsyncComponent(() => import('./ReviewSheet.vue'))
+const TakeHome = defineAsyncComponent(() => import('./TakeHome.vue'))
 
 const clubs = useClubs()
 void clubs.start()
