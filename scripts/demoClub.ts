@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random'
 import type { Chart } from '../src/core/chart/chart'
 import { lookUp } from '../src/core/chart/lookUp'
 import { toMoveId } from '../src/core/chart/ids'
+import type { Bout } from '../src/core/club/bout'
 import { CLUB_FILE } from '../src/core/club/clubFile'
 import type { Club } from '../src/core/club/clubKind'
 import { addLesson, setBlock, setSession } from '../src/core/club/edits/sessions'
@@ -76,6 +77,25 @@ const LESSON = {
   ...{ day: '2026-11-14', person: 'ines', theme: 'Her americana', move: toMoveId('americana') },
   remembered: [true, true, false, true],
 }
+
+/** A match day. */
+const BOUTS: readonly Omit<Bout, 'id' | 'seconds' | 'ran'>[] = [
+  {
+    ...{ when: '2026-11-21', athlete: 'bram', mat: '3', cues: ['Head up', 'Hips first'], ours: 6, theirs: 2 },
+    opponent: 'a tall one in white',
+  },
+  {
+    ...{
+      when: '2026-11-21',
+      athlete: 'kofi',
+      mat: '1',
+      cues: ['Hand on the neck', 'Walk them down'],
+      ours: 0,
+      theirs: 4,
+    },
+    ...{ opponent: 'North hall, under 85', beatUs: 'We shot from too far and stayed under the sprawl.' },
+  },
+]
 
 /** Rounds of each pair in a class, one more in every third, and their length in seconds. */
 const [ROUNDS, SECONDS] = [3, 60]
@@ -170,6 +190,7 @@ export function demoClub(chart: Chart): Club {
     blocks: blocksOf(NEXT.from, NEXT.mistake, chart, club.people),
   })
   addTheLesson(club, chart)
+  club.bouts = BOUTS.map((bout, i) => ({ id: `match-${i + 1}`, seconds: 300, ran: 300_000, ...bout }))
   takeTallies(club, chart, NEXT.day)
   return club
 }

@@ -84,6 +84,17 @@ export function hurts({ id, hazard }: Pick<Move, 'id' | 'hazard'>, spares: reado
 /** What is spared is told of each by itself. */
 const whose = ({ because, people }: Refused) => (because === 'spared' ? people.join(' ') : '')
 
+/** Whether some people, guests too, may all do a move: none of it is refused, and it spares what must be spared. */
+export function mayAllDo(
+  people: readonly ClubPerson[],
+  limits: Required<Limits>,
+  opened: readonly Opened[] = [],
+): (move: Move) => boolean {
+  const refused = stillRefused(refusedFor(people, undefined, limits), opened)
+  const spares = people.flatMap((one) => one.spares ?? [])
+  return (move) => !refusedOf(move, refused).length && !hurts(move, spares).length
+}
+
 /** The tags of what strangles. */
 const STRANGLES: readonly string[] = ['choke', 'mouth-covering']
 export const strangles = ({ tags = [] }: Pick<Move, 'tags'>): boolean => tags.some((tag) => STRANGLES.includes(tag))

@@ -1,5 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { callsOf, inTurn, nextCall, seedOf, type Call, type Planned } from '../../../src/core/club/live/caller'
+import { OUR_LIMITS } from '../../../src/core/club/limits'
+import { mayAllDo } from '../../../src/core/club/protect'
 import type { Block } from '../../../src/core/club/session'
 import { demoPlan } from '../../fixtures/demoPlan'
 
@@ -8,7 +10,7 @@ const block = (id: string, more: Partial<Block> = {}): Block => ({
   ...{ id: 'calls', kind: 'flow-drill', minutes: 5, about: { chart: plan.id, kind: 'position', id } },
   ...more,
 })
-const free: Planned = { cost: () => 0, visits: () => 0, best: () => undefined }
+const free: Planned = { cost: () => 0, visits: () => 0, best: () => undefined, may: () => true }
 
 describe('the caller', () => {
   it('calls what they do at the chart’s frequencies, with what is planned for it', () => {
@@ -29,7 +31,12 @@ describe('the caller', () => {
   it('never calls a finish or a throw where somebody resists, nor as an answer', () => {
     const names = (test: (move: (typeof plan.moves)[number]) => boolean) =>
       plan.moves.filter(test).map(({ name }) => name)
+    const finishes = new Set(names(({ to }) => to === 'finish'))
     const kept = new Set(names(({ to, kind }) => to === 'finish' || kind === 'takedown'))
+    const kids = { ...free, may: mayAllDo([{ id: 'kid', name: 'K', ageBand: '10-13' }], OUR_LIMITS) }
+    const gentle = callsOf(plan, block('side-control-hips-low', { resistance: 'scripted' }), 'reactions', kids)
+    expect(gentle.length).toBeGreaterThan(0)
+    expect(gentle.filter(({ to, answer }) => finishes.has(to) || finishes.has(answer))).toEqual([])
     // Even where the plan's best is one.
     const [finish] = plan.moves.filter(({ to }) => to === 'finish')
     const finishing: Planned = { ...free, best: () => finish.id }

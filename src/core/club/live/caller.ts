@@ -31,6 +31,8 @@ export interface Planned {
   visits: (position: string) => number
   /** The best move of a position, by what is seen there where that is asked; undefined where there is none. */
   best: (position: string, cue?: string) => string | undefined
+  /** Whether all who are there may do a move. */
+  may: (move: Move) => boolean
 }
 
 /** What leaks is called so much more often, for each point in a hundred that it costs. */
@@ -38,21 +40,24 @@ const PER_POINT = 0.5
 /** A position to which the plan never comes is called as if it did so often. */
 const LEAST_VISITS = 0.01
 
-/** Nobody is told to finish, strike or throw somebody who resists. */
-function isCalled({ to, kind, tags = [] }: Move, isResisted: boolean): boolean {
-  if (tags.includes('strikes')) return false
-  return !isResisted || (to !== 'finish' && kind !== 'takedown')
-}
+/** Nobody is told to strike, to do what is not for all, or to finish or throw somebody who resists. */
+const calledIn =
+  ({ resistance }: Block, { may }: Planned) =>
+  (move: Move): boolean => {
+    if (move.tags?.includes('strikes') || !may(move)) return false
+    return resistance === 'scripted' || (move.to !== 'finish' && move.kind !== 'takedown')
+  }
+type IsCalled = ReturnType<typeof calledIn>
 
 /** What can be called in a block: at the frequencies of the chart, and of reactions more of what costs most. */
 export function callsOf(chart: Chart, block: Block, what: Called, planned: Planned): Call[] {
-  const isResisted = block.resistance !== 'scripted'
-  const moves = blockMoves(chart, block).filter((move) => isCalled(move, isResisted))
-  if (what === 'reactions') return moves.flatMap((move) => reactionsTo(chart, move, planned, isResisted))
+  const isCalled = calledIn(block, planned)
+  const moves = blockMoves(chart, block).filter(isCalled)
+  if (what === 'reactions') return moves.flatMap((move) => reactionsTo(chart, move, planned, isCalled))
   const places = placesOf(chart, block, moves)
   const answerIn = (position: string, cue?: string) => {
     const move = lookUp(chart.moves, planned.best(position, cue))
-    return move && isCalled(move, isResisted) ? move.name : ''
+    return move && isCalled(move) ? move.name : ''
   }
   if (what === 'positions')
     return places.map(({ id, name }) => ({
@@ -67,12 +72,12 @@ export function callsOf(chart: Chart, block: Block, what: Called, planned: Plann
   )
 }
 
-function reactionsTo(chart: Chart, move: Move, { cost }: Planned, isResisted: boolean): Call[] {
+function reactionsTo(chart: Chart, move: Move, { cost }: Planned, isCalled: IsCalled): Call[] {
   return Object.entries(countsMet(wholeOf(move))).flatMap(([id, n]): Call[] => {
     const reaction = lookUp(chart.reactions, id)
     if (!reaction || n <= 0) return []
     const weight = n * (1 + PER_POINT * Math.max(0, cost(move.id, id)))
-    const answer = answerTo(chart, id, isResisted)
+    const answer = answerTo(chart, id, isCalled)
     return [{ key: `${move.id} ${id}`, says: reaction.name, to: move.name, answer, weight }]
   })
 }
@@ -89,10 +94,10 @@ function placesOf(chart: Chart, block: Block, moves: readonly Move[]): Position[
   return chart.positions.filter(({ id }) => ids.has(id))
 }
 
-function answerTo(chart: Chart, reaction: string, isResisted: boolean): string {
+function answerTo(chart: Chart, reaction: string, isCalled: IsCalled): string {
   const answers = chart.answers.filter((one) => one.reaction === reaction)
   const moves = answers.flatMap(({ move }) => lookUp(chart.moves, move) ?? [])
-  return moves.find((move) => isCalled(move, isResisted))?.name ?? ''
+  return moves.find(isCalled)?.name ?? ''
 }
 
 /** The next call: by weight, and not the same twice running where there is another. `random` gives 0 to 1. */

@@ -15,6 +15,10 @@ import {
   type Planned,
 } from '../../../core/club/live/caller'
 import { useCharts } from '../../../stores/charts'
+import { limitsOf } from '../../../core/club/limits'
+import { mayAllDo } from '../../../core/club/protect'
+import { present } from '../../../core/sure'
+import { useClubs } from '../../../stores/clubs'
 import { useFigures } from '../../../stores/figures'
 import { useLiveClass } from './live'
 import { shelfFlows } from '../../parts/club/flows'
@@ -27,7 +31,8 @@ import { t, type TrainKey } from '../../../words/train'
 const emit = defineEmits<{ close: [] }>()
 const charts = useCharts()
 const figures = useFigures()
-const { block, live } = useLiveClass()
+const clubs = useClubs()
+const { block, live, people, session } = useLiveClass()
 const call = ref<Call | null>(null)
 const isHidden = ref(false)
 const seconds = ref(0)
@@ -37,12 +42,15 @@ const NAMES: Record<Called, TrainKey> = {
   positions: 'train.positions',
   open: 'train.whatIsOpen',
 }
+/** What all who are there may do. */
+const may = computed(() => mayAllDo(people.value, limitsOf(present(clubs.club)), session.value?.opened))
 const planned: Planned = {
   // A reaction that is met costs its net as often as it comes up; both as shares.
   cost(move, reaction) {
     const met = figures.met(move, reaction)
     return met ? -100 * met.net * met.visits : 0
   },
+  may: (move) => may.value(move),
   visits: (position) => figureOf(position)?.visits ?? 0,
   best: (position, cue) =>
     (cue === undefined ? figureOf(position)?.best : figureOf(position)?.seen?.find((one) => one.cue === cue)?.best) ??

@@ -140,6 +140,14 @@ header,
   justify-content: start;
 }
 
+fieldset {
+  border: 0;
+}
+
+legend {
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
+}
+
 dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);

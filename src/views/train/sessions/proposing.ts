@@ -1,8 +1,7 @@
 import { computed } from 'vue'
 import { bandsOf } from '../../../core/chart/bands'
-import type { Move } from '../../../core/chart/move'
 import { lookUp } from '../../../core/chart/lookUp'
-import { hurts, refusedFor, refusedOf, stillRefused } from '../../../core/club/protect'
+import { mayAllDo } from '../../../core/club/protect'
 import { limitsOf } from '../../../core/club/limits'
 import { isDue, proposals, themeMinutes, type Drillable } from '../../../core/club/propose'
 import type { Session } from '../../../core/club/session'
@@ -24,13 +23,9 @@ export function useProposing(session: () => Session) {
   const charts = useCharts()
   const { answer, progress } = useQuestion(() => ({ of: 'gains' as const }))
 
-  const kept = computed(() => {
+  const may = computed(() => {
     const club = present(clubs.club)
-    const { guests, opened } = session()
-    const people = peopleOf(club, { people: session().people })
-    const refused = stillRefused(refusedFor(people, guests, limitsOf(club)), opened)
-    const spares = people.flatMap((one) => one.spares ?? [])
-    return (move: Move) => refusedOf(move, refused).length > 0 || hurts(move, spares).length > 0
+    return mayAllDo(peopleOf(club, session()), limitsOf(club), session().opened)
   })
 
   /** What a class is about: the band that a position lies in. */
@@ -46,7 +41,7 @@ export function useProposing(session: () => Session) {
     const answer = target.of === 'answer' ? chart.answers[target.answer] : undefined
     const move = lookUp(chart.moves, target.of === 'move' ? target.move : answer?.move)
     const theme = move && themes.value.get(move.from)
-    if (!move || theme === undefined || kept.value(move)) return null
+    if (!move || theme === undefined || !may.value(move)) return null
     return {
       ...{ move: move.id, theme, gain: gain.gain, says: sayGain(played.value(chart), gain).detail },
       ...(answer ? { reply: answer.reaction } : {}),
