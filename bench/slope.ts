@@ -77,7 +77,7 @@ export async function benchPanning(): Promise<Row[]> {
     const chart = generateChart(size as Parameters<typeof generateChart>[0])
     await openChart(page, base, makeChart(chart), 'desk')
     const from = Date.now()
-    await page.evaluate(() => (location.hash = '#/slope'))
+    await page.evaluate(() => (location.hash = '#/slope?show=all'))
     await page.locator('.moving .bare, .moving .bar').first().waitFor()
     await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn))))
     rows.push(row(`slope, ${name}`, 'opens, ms', Date.now() - from, { most: 2000 }))

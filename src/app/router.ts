@@ -26,7 +26,7 @@ const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/desk' },
   { path: '/demo', component: () => import('../views/keep/charts/OpenDemo.vue') },
   { path: '/desk', meta: ofChart('common.desk'), component: () => import('../views/plan/desk/DeskView.vue') },
-  { path: '/slope', meta: ofChart('frame.slope'), component: () => import('../views/plan/slope/SlopeSheet.vue') },
+  { path: '/slope', meta: ofChart('frame.slope'), component: () => import('../views/plan/slope/SlopeView.vue') },
   {
     path: '/worksheet/:position?',
     meta: ofChart('common.worksheet'),

@@ -69,5 +69,6 @@ export const useFigures = defineStore('figures', () => {
   const explain = (question: Question) => solver.explain(question)
   const along = (run: RunPath) => solver.along(run)
   const script = (from: PositionId, length: ScriptLength) => solver.script(from, length)
-  return { ...found, solve, scenario, rules, points, lacks, met, setScenario, explain, along, script }
+  const comings = () => solver.comings()
+  return { ...found, solve, scenario, rules, points, lacks, met, setScenario, explain, along, script, comings }
 })

@@ -2,6 +2,7 @@ import { present } from '../core/sure'
 import type { Chart } from '../core/chart/chart'
 import { withChanged, type Changed } from '../core/chart/changes'
 import type { PositionId } from '../core/chart/ids'
+import { comingsOf, type Comings } from '../core/climb/comings'
 import { checkReferences } from '../core/chart/references'
 import type { RunPath } from '../core/chart/run'
 import { parsingJobOf, type Documents, type KindName } from '../core/files/documentKinds'
@@ -43,11 +44,13 @@ export type CostPart =
 
 /** Every question that a page can ask, by name, with what it asks, what comes before the answer, and the answer. */
 interface Questions {
-  /** All figures of the chart. What the three after it are about is the chart of the last one. */
+  /** All figures of the chart. What the four after it are about is the chart of the last one. */
   figures: { asks: { scenario: Scenario }; part: never; answer: { figures: Figures; ms: number } }
   explanation: { asks: { question: FigureQuestion }; part: never; answer: Explanation | null }
   /** What it is worth to have come to each step of a run. */
   along: { asks: { run: RunPath }; part: never; answer: (number | null)[] | null }
+  /** Where the plan goes, when first, and in what it ends. */
+  comings: { asks: object; part: never; answer: Comings | null }
   script: { asks: { from: PositionId; length: ScriptLength }; part: never; answer: Script | null }
   /** `value`: what the start is worth; `scores`: whether what an exchange scores is asked too. */
   costs: {
@@ -116,6 +119,9 @@ export const JOBS: JobTable = {
   },
   *along({ solved }, { run }) {
     return success(solved && worthsAlong(solved, run))
+  },
+  *comings({ solved }) {
+    return success(solved && comingsOf(solved))
   },
   *script({ chart, solved }, { from, length }) {
     return success(solved && chart && scriptFrom(chart, solved, from, length))

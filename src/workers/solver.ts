@@ -1,4 +1,5 @@
 import type { Chart } from '../core/chart/chart'
+import type { Comings } from '../core/climb/comings'
 import type { RunPath } from '../core/chart/run'
 import type { PositionId } from '../core/chart/ids'
 import type { Scenario } from '../core/game/scenario'
@@ -63,6 +64,9 @@ export class Solver {
     const run = { start, steps: steps.map((step) => ({ ...step })) }
     return this.query({ of: 'along', run })
   }
+
+  /** Where the plan of the newest solved chart goes; null where it has none. */
+  comings = (): Promise<Comings | null> => this.query({ of: 'comings' })
 
   /** The best plan from a position as far as it matters, of the newest solved chart; null where it has none. */
   script = (from: PositionId, length: ScriptLength): Promise<Script | null> =>

@@ -24,7 +24,7 @@ test('in forced colours the tries, the bars, what is current and what is pressed
   const other = page.getByRole('navigation', { name: 'Screens' }).getByRole('link', { name: 'Runs' })
   expect(await here.evaluate((one) => getComputedStyle(one).outlineStyle)).toBe('solid')
   expect(await other.evaluate((one) => getComputedStyle(one).outlineStyle)).not.toBe('solid')
-  await open(page, '/slope')
+  await open(page, '/slope?show=all')
   const pressed = page.getByRole('button', { name: 'Whole' })
   expect(await marked(pressed)).not.toBe(await marked(page.getByRole('button', { name: 'Leaks' })))
   await open(page, '/desk')

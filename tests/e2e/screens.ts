@@ -4,6 +4,7 @@ import { expect, type Page } from '@playwright/test'
 export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'desk', path: '/desk' },
   { name: 'slope', path: '/slope' },
+  { name: 'slope-all', path: '/slope?show=all' },
   { name: 'slope-about', path: '/slope?at=place%20side-control-head-and-far-arm' },
   { name: 'worksheet', path: '/worksheet/side-control-head-and-far-arm?move=americana' },
   { name: 'worksheet-list', path: '/worksheet/side-control-head-and-far-arm?part=list' },

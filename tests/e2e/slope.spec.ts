@@ -5,6 +5,7 @@ import { exported, openDemo, settled, tick, worth } from './coach'
 async function openSlope(page: Page): Promise<void> {
   await openDemo(page)
   await page.getByRole('link', { name: 'Slope' }).click()
+  await page.getByText('Everything', { exact: true }).click()
   await expect(page.locator('[data-place]').first()).toBeVisible()
   await expect(page.locator('.ring').first()).toBeVisible()
 }
@@ -82,6 +83,7 @@ test('without its words, the costliest leak and loose end still are the largest 
   const leak = await page.getByTestId('leak').first().locator('b').textContent()
   const loose = (await page.getByTestId('loose-end').first().textContent())!.trim()
   await page.getByRole('link', { name: 'Slope' }).click()
+  await page.getByText('Everything', { exact: true }).click()
   await expect(page.locator('.ring').first()).toBeVisible()
   await page.waitForTimeout(1500)
   for (const [kind, name] of [
@@ -260,6 +262,7 @@ test('an empty chart asks for its first position, and shows it', async ({ page }
   await page.goto('/')
   await page.getByRole('button', { name: /empty/i }).click()
   await page.getByRole('link', { name: 'Slope' }).click()
+  await page.getByText('Everything', { exact: true }).click()
   await page.getByRole('button', { name: 'Name it' }).click()
   await page.keyboard.type('Closed guard, ours')
   await page.keyboard.press('Enter')

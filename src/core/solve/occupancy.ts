@@ -41,15 +41,37 @@ export function occupancyOf(solution: Solution): Occupancy {
   return pass.result
 }
 
+/** That an exchange comes somewhere: the chance that it does, and the mean second of the first time. */
+export interface FirstComing {
+  chance: number
+  /** Of exchanges that come there; null without a clock, or where none does. */
+  second: number | null
+}
+
+/** When the plan first comes to any of the states that are marked: the same pass, that follows it no further there. */
+export function firstComing(solution: Solution, isThere: Uint8Array): FirstComing {
+  const pass = new ForwardPass(solution, isThere)
+  if (solution.seconds === null) pass.unclocked()
+  else pass.clocked(solution.seconds)
+  const { chance, left } = pass.came
+  const full = solution.seconds
+  return { chance, second: full === null || chance === 0 ? null : full - left / chance }
+}
+
 class ForwardPass {
   readonly result: Occupancy
+  /** What has come to where it is followed no further: its chance, and with it the seconds that were left. */
+  readonly came = { chance: 0, left: 0 }
   private readonly game: Game
   private readonly courses: Courses
   /** Chances of being in a state by time left (a ring of rows): just entered, and in the second half, having waited. */
   private readonly chances: Float64Array
   private readonly waited: number
 
-  constructor(private readonly solution: Solution) {
+  constructor(
+    private readonly solution: Solution,
+    private readonly isThere?: Uint8Array,
+  ) {
     const { game } = solution
     this.game = game
     this.result = {
@@ -81,6 +103,7 @@ class ForwardPass {
     }
     this.see(0, 0)
     for (let state = TERMINALS; state < width; state++) this.settle(state)
+    for (let state = TERMINALS; state < width; state++) this.come(state, this.chances[state], 0)
     for (let state = TERMINALS; state < width; state++)
       this.endIn(state, this.chances[state], this.chances[this.waited + state])
   }
@@ -109,6 +132,7 @@ class ForwardPass {
       const justWaited = chances[waited + here]
       if (justEntered === 0 && justWaited === 0) continue
       chances[here] = chances[waited + here] = 0
+      if (this.come(state, justEntered, t)) continue
       all += justEntered + justWaited
       const a = policy[at + state]
       if (a === NONE) {
@@ -122,6 +146,14 @@ class ForwardPass {
       courses.go(state, justEntered, justWaited, chances, rowAfter(game.actionSeconds[a]))
     }
     return all
+  }
+
+  /** Takes out what has come to where it is followed no further. */
+  private come(state: number, chance: number, t: number): boolean {
+    if (!this.isThere?.[state]) return false
+    this.came.chance += chance
+    this.came.left += chance * t
+    return true
   }
 
   /** Deals what is seen to the chances that have just come to a position. */

@@ -63,6 +63,7 @@ export function provideSlope(): Slope {
   const at = computed(() => itemOf(chart.value, String(route.query.at ?? '')))
   const focus = computed(() => readFocus(chart.value, route.query))
   const query = (item: Item | undefined, on: Focus) => ({
+    show: 'all',
     ...(item ? { at: itemKey(item) } : {}),
     ...focusQuery(on),
   })

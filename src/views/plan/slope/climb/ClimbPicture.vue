@@ -1,0 +1,299 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Climb } from '../../../../core/climb/climb'
+import { alongCurve, placeClimb, type Curve, type PlacedRibbon } from '../../../../core/climb/place'
+import { hundred } from '../../../../core/say/figureText'
+import { Boxes } from '../../../../core/slope/boxes'
+import { facesLoaded, measureText } from '../measureText'
+import { badgeText, ribbonSentence, ribbonText } from './climb'
+import { t } from '../../../../words/slope'
+
+/**
+ * The plan from left to right by when it first comes somewhere, and by height as worth: ledges, ribbons as wide as they
+ * are used, falls and steps up, and the column of what finishes. `move`: the one whose fork is shown, all else faint.
+ */
+const props = defineProps<{ climb: Climb; width: number; height: number; move: string | null; start: string }>()
+const emit = defineEmits<{ pick: [move: string | null] }>()
+
+const picture = computed(() => {
+  void facesLoaded.value
+  return placeClimb(props.climb, { width: props.width, height: props.height, measure: measureText })
+})
+const isOf = ({ of }: PlacedRibbon) => props.move === null || of.move === props.move
+const isFaint = (ribbon: PlacedRibbon) => !isOf(ribbon)
+const pathOf = ([a, b, c, d]: Curve) => `M${a.join(' ')}C${b.join(' ')} ${c.join(' ')} ${d.join(' ')}`
+/** Down for a fall, up for a step up. */
+function signOf({ kind, curve }: PlacedRibbon) {
+  const [x, y] = curve[3]
+  return kind === 'fall' ? `M${x - 5} ${y - 4}h10l-5 9z` : `M${x - 5} ${y + 4}h10l-5 -9z`
+}
+/** What they do that changes nothing is only drawn in its fork. */
+const drawn = computed(() => picture.value.ribbons.filter((one) => one.kind !== 'even' || one.of.move === props.move))
+/** Widest first, so that thin ones can be pressed. */
+const ribbons = computed(() => drawn.value.toSorted((a, b) => b.width - a.width))
+
+/** What costs or brings much is named before all that is tried; the rest by how often. */
+const [MUCH, FIRST] = [0.5, 1000]
+const weightOf = ({ of }: PlacedRibbon) =>
+  'net' in of && Math.abs(of.cost) >= MUCH ? FIRST * Math.abs(of.cost) : of.per
+/** Names and numbers, where there is room beside their ribbons. */
+const texts = computed(() => {
+  const taken = new Boxes()
+  for (const { x, y, width, height } of picture.value.ledges) taken.add([x, y - 16, x + width, y + height])
+  for (const { x, y } of picture.value.bars) taken.add([x, y - 4, props.width, y + 28])
+  const byUse = drawn.value.toSorted((a, b) => Number(isFaint(a)) - Number(isFaint(b)) || weightOf(b) - weightOf(a))
+  return byUse.flatMap((ribbon) => textOf(ribbon, taken) ?? [])
+})
+const PARTS = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8]
+/** What is tried so often is named beside its ribbon, where there is no room on it. */
+const OFTEN = 20
+const ASIDE = [-30, 30, -46, 46, -62, 62, 80, 98]
+/** Where the middle of a text may stand: along what we try, beside where what they do leads. */
+function placesOf({ of, curve }: PlacedRibbon, width: number): [x: number, y: number][] {
+  if (!('net' in of)) {
+    const on = PARTS.map((part): [number, number] => [...alongCurve(curve, part)])
+    const [x, y] = alongCurve(curve, 0.5)
+    return of.per < OFTEN ? on : [...on, ...ASIDE.map((by): [number, number] => [x, y + by])]
+  }
+  const [x, y] = curve[3]
+  const aside = 9 + width / 2
+  return [0, 12, -12, 22, -22].flatMap((by): [number, number][] => [
+    [x + aside, y + by],
+    [x - aside, y + by],
+  ])
+}
+function textOf(ribbon: PlacedRibbon, taken: Boxes) {
+  if (isFaint(ribbon)) return null
+  const { of } = ribbon
+  const says = [`${of.name} ${ribbonText(of)}`, ribbonText(of)].map((text) => ({ text, badge: '' }))
+  const badge = 'net' in of ? '' : badgeText(of)
+  const most = badge ? [{ text: `${of.name} ${ribbonText(of)}`, badge }, ...says] : says
+  for (const { text, badge: more } of most)
+    for (const [x, y] of placesOf(ribbon, measureText(text))) {
+      const width = measureText(`${text} ${more}`) + 8
+      const box = [x - width / 2, y - 11, x + width / 2, y + 9] as const
+      if (box[0] < 48 || box[1] < 4 || box[2] > props.width || taken.hits(box)) continue
+      taken.add(box)
+      return { ribbon, text, badge: more, x, y: y + 5 }
+    }
+  return null
+}
+const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.move ? null : of.move)
+const axisText = (worth: number) => hundred(worth)
+</script>
+
+<template>
+  <svg
+    class="climb"
+    :width="width"
+    :height="height"
+    :viewBox="`0 0 ${width} ${height}`"
+    role="group"
+    :aria-label="t('slope.ourPlanAsAClimb')"
+  >
+    <defs>
+      <pattern id="climb-fall" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect class="fall-ground" width="6" height="6" />
+        <rect class="fall-line" width="3" height="6" />
+      </pattern>
+    </defs>
+    <g class="axis">
+      <g v-for="worth in picture.scale.ticks" :key="worth">
+        <line x1="44" :x2="width - 220" :y1="picture.scale.y(worth)" :y2="picture.scale.y(worth)" />
+        <text x="40" :y="picture.scale.y(worth) + 4">{{ axisText(worth) }}</text>
+      </g>
+    </g>
+    <g
+      v-for="ribbon in ribbons"
+      :key="ribbon.key"
+      class="ribbon"
+      :class="[ribbon.kind, { faint: isFaint(ribbon) }]"
+      role="button"
+      tabindex="0"
+      :aria-label="ribbonSentence(ribbon.of)"
+      :aria-pressed="ribbon.of.move !== null && ribbon.of.move === move"
+      @click="pick(ribbon)"
+      @keydown.enter="pick(ribbon)"
+      @keydown.space.prevent="pick(ribbon)"
+    >
+      <path v-if="ribbon.onward" class="onward" :d="pathOf(ribbon.onward)" />
+      <path class="body" :d="pathOf(ribbon.curve)" :stroke-width="isFaint(ribbon) ? 1 : ribbon.width" />
+      <path v-if="ribbon.kind === 'fall' || ribbon.kind === 'rise'" class="sign" :d="signOf(ribbon)" />
+      <path class="reach" :d="pathOf(ribbon.curve)" />
+    </g>
+    <g v-for="bar in picture.bars" :key="bar.key" class="end" :class="{ theirs: bar.isTheirs }">
+      <rect :x="bar.x" :y="bar.y" :width="bar.length" height="10" rx="3" />
+      <text :x="bar.x" :y="bar.y + 24">
+        {{ bar.name || (bar.isTheirs ? t('slope.theyFinish') : t('slope.otherFinishes')) }}
+        <tspan class="number">{{ hundred(bar.per / 100) }}</tspan>
+      </text>
+    </g>
+    <g v-for="ledge in picture.ledges" :key="ledge.position" class="ledge" :class="{ theirs: ledge.isTheirs }">
+      <rect :x="ledge.x" :y="ledge.y" :width="ledge.width" :height="ledge.height" rx="6" />
+      <text v-for="(line, i) in ledge.lines" :key="i" :x="ledge.x + 10" :y="ledge.y + 19 + 18 * i">{{ line }}</text>
+      <text class="worth" :x="ledge.x + ledge.width - 4" :y="ledge.y - 3">{{ hundred(ledge.value) }}</text>
+      <text v-if="ledge.position === start" class="begins" :x="ledge.x" :y="ledge.y - 3">{{ t('common.start') }}</text>
+    </g>
+    <text
+      v-for="{ ribbon, text, badge, x, y } in texts"
+      :key="ribbon.key"
+      class="said"
+      :class="ribbon.kind"
+      :x="x"
+      :y="y"
+    >
+      {{ text }}
+      <tspan v-if="badge" class="badge">{{ badge }}</tspan>
+    </text>
+  </svg>
+</template>
+
+<style scoped>
+.climb {
+  display: block;
+  font: var(--weight-strong) var(--type-body) / 1 var(--label);
+}
+
+.axis line {
+  stroke: var(--line);
+}
+
+.axis text {
+  fill: var(--muted);
+  font-size: var(--type-small);
+  text-anchor: end;
+}
+
+.ribbon {
+  cursor: pointer;
+}
+
+.body {
+  fill: none;
+  stroke: var(--track);
+}
+
+.reach {
+  fill: none;
+  stroke: transparent;
+  stroke-width: 14px;
+}
+
+.ribbon:focus-visible {
+  outline: none;
+}
+
+.ribbon:focus-visible .body,
+.ribbon:hover .body {
+  stroke: var(--ours);
+}
+
+.fall .body {
+  stroke: url('#climb-fall');
+}
+
+.fall-ground {
+  fill: var(--caution-soft);
+}
+
+.fall-line {
+  fill: var(--leak);
+}
+
+.rise .body {
+  stroke: var(--trap);
+  stroke-dasharray: 2 5;
+}
+
+.onward {
+  fill: none;
+  stroke: var(--strong-line);
+  stroke-dasharray: 1 5;
+}
+
+.fall .sign {
+  fill: var(--leak);
+}
+
+.rise .sign {
+  fill: var(--trap);
+}
+
+.faint .sign,
+.faint .onward {
+  visibility: hidden;
+}
+
+.even .body {
+  stroke: var(--strong-line);
+  stroke-dasharray: 2 6;
+}
+
+.faint .body {
+  stroke: var(--line);
+  stroke-dasharray: none;
+}
+
+.ledge rect {
+  fill: var(--panel);
+  stroke: var(--ours);
+  stroke-width: 1.5px;
+}
+
+.ledge.theirs rect {
+  fill: var(--theirs-soft);
+  stroke: var(--theirs);
+}
+
+.ledge text {
+  fill: var(--ink);
+}
+
+.ledge .worth {
+  fill: var(--muted);
+  font-size: var(--type-small);
+  text-anchor: end;
+}
+
+.ledge .begins {
+  fill: var(--ours);
+  font-size: var(--type-small);
+}
+
+.end rect {
+  fill: var(--ours);
+}
+
+.end.theirs rect {
+  fill: var(--theirs);
+}
+
+.end text {
+  fill: var(--ink);
+  font-size: var(--type-picture);
+}
+
+.end .number {
+  fill: var(--muted);
+  font-size: var(--type-picture);
+}
+
+.said {
+  fill: var(--ink);
+  font-size: var(--type-picture);
+  paint-order: stroke;
+  pointer-events: none;
+  stroke: var(--paper);
+  stroke-width: 4px;
+  text-anchor: middle;
+}
+
+.said.fall,
+.badge {
+  fill: var(--leak);
+}
+
+.said.rise {
+  fill: var(--trap);
+}
+</style>
