@@ -34,6 +34,7 @@ module.exports = {
     ]),
     only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
+    only('climb-draws-figures', '^src/core/climb', core('climb', 'solve', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
     only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf', 'club')),
     only('shelf-joins-charts', '^src/core/shelf', [
