@@ -7,7 +7,7 @@ import { open } from './screens'
 /** Screens that are printed, what must be on the sheet, and whether it lies on its side. */
 const SHEETS = [
   { path: '/desk', says: 'What costs us most' },
-  { path: '/slope', says: 'Cross-face and underhook', isWide: true },
+  { path: '/slope', says: 'Step-around armbar', isWide: true },
   { path: '/slope?show=all', says: 'Side control, hips low', isWide: true },
   { path: '/worksheet/side-control-head-and-far-arm?move=americana', says: 'Americana' },
   { path: '/worksheet-paper?of=knee-on-belly,side-control-hips-low', says: 'Knee on belly' },

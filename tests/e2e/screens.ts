@@ -64,6 +64,7 @@ export async function open(page: Page, path: string): Promise<void> {
   await page.goto(`/#${path}`)
   await expect(page).toHaveTitle(new RegExp(`^${TITLES[screen] ?? screen}`, 'i'))
   await page.waitForLoadState('networkidle')
+  await expect(page.locator('h1').first()).toBeAttached()
   await expect(page.getByText(/^(Laying it out|Opening the Shelf)/)).toHaveCount(0)
   await page.evaluate(async () => {
     await document.fonts.ready

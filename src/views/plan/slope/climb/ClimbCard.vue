@@ -7,7 +7,7 @@ import { ribbonSentence } from './climb'
 import { t } from '../../../../words/slope'
 
 /** The fork of a move: what they do, what we answer, what that is worth; the dearest first. */
-const props = defineProps<{ climb: Climb; move: string }>()
+const props = defineProps<{ climb: Climb; move: string; isPressed: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const own = computed(() => [...props.climb.moves, ...props.climb.folded.moves].find(({ move }) => move === props.move))
@@ -20,7 +20,7 @@ const open = () => own.value && router.push({ path: `/worksheet/${own.value.from
 </script>
 
 <template>
-  <aside class="panel card" :aria-label="own?.name">
+  <aside class="panel card" :class="{ pointed: !isPressed }" :aria-label="own?.name">
     <template v-if="own">
       <h2>{{ own.name }}</h2>
       <p>{{ ribbonSentence(own) }}</p>
@@ -30,7 +30,7 @@ const open = () => own.value && router.push({ path: `/worksheet/${own.value.from
           <span>{{ ribbonSentence(one) }}</span>
         </li>
       </ul>
-      <p class="ways">
+      <p v-if="isPressed" class="ways">
         <el-button @click="open">{{ t('slope.openItsFork') }}</el-button>
         <el-button text @click="emit('close')">{{ t('slope.showAllAgain') }}</el-button>
       </p>
@@ -70,6 +70,11 @@ li {
 
 .trap {
   color: var(--trap);
+}
+
+/* It does not come between the pointer and what is pointed at. */
+.pointed {
+  pointer-events: none;
 }
 
 .ways {

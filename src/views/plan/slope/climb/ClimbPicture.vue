@@ -12,8 +12,16 @@ import { t } from '../../../../words/slope'
  * The plan from left to right by when it first comes somewhere, and by height as worth: ledges, ribbons as wide as they
  * are used, falls and steps up, and the column of what finishes. `move`: the one whose fork is shown, all else faint.
  */
-const props = defineProps<{ climb: Climb; width: number; height: number; move: string | null; start: string }>()
-const emit = defineEmits<{ pick: [move: string | null] }>()
+const props = defineProps<{
+  climb: Climb
+  width: number
+  height: number
+  move: string | null
+  /** The one of them that is pressed, where it is not only pointed at. */
+  pressed: string | null
+  start: string
+}>()
+const emit = defineEmits<{ pick: [move: string | null]; point: [move: string | null] }>()
 
 const picture = computed(() => {
   void facesLoaded.value
@@ -78,7 +86,7 @@ function textOf(ribbon: PlacedRibbon, taken: Boxes) {
     }
   return null
 }
-const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.move ? null : of.move)
+const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? null : of.move)
 const axisText = (worth: number) => hundred(worth)
 </script>
 
@@ -111,8 +119,10 @@ const axisText = (worth: number) => hundred(worth)
       role="button"
       tabindex="0"
       :aria-label="ribbonSentence(ribbon.of)"
-      :aria-pressed="ribbon.of.move !== null && ribbon.of.move === move"
+      :aria-pressed="ribbon.of.move !== null && ribbon.of.move === pressed"
       @click="pick(ribbon)"
+      @pointerenter="emit('point', ribbon.of.move)"
+      @pointerleave="emit('point', null)"
       @keydown.enter="pick(ribbon)"
       @keydown.space.prevent="pick(ribbon)"
     >

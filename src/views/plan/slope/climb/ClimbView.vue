@@ -6,7 +6,7 @@ import { useIsNarrow } from '../../../parts/layout/room'
 import ClimbCard from './ClimbCard.vue'
 import ClimbList from './ClimbList.vue'
 import ClimbPicture from './ClimbPicture.vue'
-import { useClimb } from './climb'
+import { ribbonSentence, useClimb } from './climb'
 import { t } from '../../../../words/slope'
 
 /** Our plan as it climbs and falls: a picture where there is room for one, else step by step. */
@@ -15,18 +15,28 @@ const climb = useClimb()
 const root = ref<HTMLElement>()
 const { width, height } = useElementSize(root)
 const isNarrow = useIsNarrow()
+/** Pressed, or only pointed at: whose fork is shown. */
 const move = ref<string | null>(null)
+const pointed = ref<string | null>(null)
+const shown = computed(() => move.value ?? pointed.value)
+const areOthersOpen = ref(false)
 /** Smaller than this it cannot be read; it is scrolled then. */
 const [LEAST_WIDTH, LEAST_HEIGHT] = [860, 480]
 const size = computed(() => ({
   width: Math.max(LEAST_WIDTH, width.value),
   height: Math.max(LEAST_HEIGHT, height.value - 4),
 }))
-const folded = computed(() => (climb.value ? climb.value.folded.moves.length + climb.value.folded.replies.length : 0))
+/** What is used too seldom to be drawn, the most often first. */
+const others = computed(() => {
+  const { moves = [], replies = [] } = climb.value?.folded ?? {}
+  return [...moves, ...replies].toSorted((a, b) => b.per - a.per)
+})
+const folded = computed(() => others.value.length)
 </script>
 
 <template>
   <section class="climb-view prints-wide" :aria-label="t('slope.ourPlan')">
+    <h1 class="readers-only">{{ t('slope.ourPlan') }}</h1>
     <p v-if="!figures.figures || climb?.ledges.length === 0" class="muted waits">{{ t('slope.noPlanYet') }}</p>
     <p v-else-if="!climb" class="muted waits" role="status">{{ t('slope.layingItOut') }}</p>
     <ClimbList v-else-if="isNarrow" :climb="climb" :move="move" @pick="(one) => (move = one)" />
@@ -36,18 +46,25 @@ const folded = computed(() => (climb.value ? climb.value.folded.moves.length + c
         :climb="climb"
         :width="size.width"
         :height="size.height"
-        :move="move"
+        :move="shown"
+        :pressed="move"
         :start="figures.scenario?.start ?? ''"
         @pick="(one) => (move = one)"
+        @point="(one) => (pointed = one)"
       />
-      <ClimbCard v-if="move" :climb="climb" :move="move" @close="move = null" />
+      <ClimbCard v-if="shown" :climb="climb" :move="shown" :is-pressed="move !== null" @close="move = null" />
     </div>
     <p v-if="climb" class="legend small">
       <span><i class="move" />{{ t('slope.legendMove') }}</span>
       <span><i class="fall" />{{ t('slope.legendFall') }}</span>
       <span><i class="rise" />{{ t('slope.legendRise') }}</span>
-      <span v-if="folded" class="muted">{{ t('slope.nOthers', { n: folded }) }}</span>
+      <el-button v-if="folded" link :aria-expanded="areOthersOpen" @click="areOthersOpen = !areOthersOpen">{{
+        t('slope.nOthers', { n: folded })
+      }}</el-button>
     </p>
+    <ul v-if="climb && areOthersOpen" class="others small" :aria-label="t('slope.nOthers', { n: folded })">
+      <li v-for="one in others" :key="one.key">{{ ribbonSentence(one) }}</li>
+    </ul>
   </section>
 </template>
 
@@ -74,7 +91,15 @@ const folded = computed(() => (climb.value ? climb.value.folded.moves.length + c
   .room > .climb {
     width: 100%;
     height: auto;
+    max-height: 125mm;
   }
+}
+
+.others {
+  max-height: 30%;
+  padding: 0 var(--space-16) var(--space-8);
+  columns: 3 260px;
+  overflow-y: auto;
 }
 
 .waits {
