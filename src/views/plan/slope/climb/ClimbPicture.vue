@@ -55,7 +55,7 @@ const texts = computed(() => {
 const PARTS = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8]
 /** What is tried so often is named beside its ribbon, where there is no room on it. */
 const OFTEN = 20
-const ASIDE = [-30, 30, -46, 46, -62, 62, 80, 98]
+const ASIDE = [-30, 30, -46, 46, -62, 62]
 /** Where the middle of a text may stand: along what we try, beside where what they do leads. */
 function placesOf({ of, curve }: PlacedRibbon, width: number): [x: number, y: number][] {
   if (!('net' in of)) {
