@@ -43,7 +43,8 @@ export interface ReplyRibbon {
   move: MoveId | null
   reaction: ReactionId
   name: string
-  /** The answer; empty where conceding is best. */
+  /** The answer, null where conceding is best, and its name. */
+  by: MoveId | null
   answer: string
   from: PositionId
   to: ClimbEnd
@@ -62,7 +63,7 @@ export interface Climb {
   /** The bars at the end: what finishes how often. */
   finishes: { move: MoveId; name: string; per: number }[]
   caught: number
-  /** Moves and replies that are used, and too seldom to be drawn. */
+  /** Moves and replies that are used, but too seldom, or beside ledges that there is no room for. */
   folded: { moves: MoveRibbon[]; replies: ReplyRibbon[] }
 }
 
@@ -97,6 +98,13 @@ export function climbOf(chart: Chart, figures: Figures, comings: Comings): Climb
   }
 }
 
+/** A move with all that they do against it, the dearest first; drawn or folded. */
+export function forkOf({ moves, replies, folded }: Climb, move: string): { own?: MoveRibbon; replies: ReplyRibbon[] } {
+  const own = [...moves, ...folded.moves].find((one) => one.move === move)
+  const all = [...replies, ...folded.replies].filter((one) => one.move === move).sort((a, b) => b.cost - a.cost)
+  return { ...(own ? { own } : {}), replies: all }
+}
+
 const isEnd = (place: ClimbEnd): boolean => place === 'finish' || isEndId(place)
 
 /** Tries from a position; as answers they are part of what they reply to. */
@@ -126,7 +134,7 @@ function replyRibbon(chart: Chart, met: MetFigure): ReplyRibbon[] {
   return [
     {
       ...{ key: `${met.move ?? met.position} ${met.reaction}`, move: met.move, reaction: met.reaction },
-      ...{ name: reaction.name, answer: answer?.name ?? '', from: met.position, to, per },
+      ...{ name: reaction.name, by: answer?.id ?? null, answer: answer?.name ?? '', from: met.position, to, per },
       ...{ value: met.value, net: met.net },
       cost: -met.net * per,
     },

@@ -62,6 +62,8 @@ const [BAR, LONGEST] = [24, 150]
 const [PER_TRY, THINNEST, WIDEST] = [0.22, 1.5, 18]
 /** Bars of the column; the others are one. */
 const MOST_BARS = 7
+/** Keys of the bars that are no single move. */
+const [OTHERS, CAUGHT] = ['others', 'caught']
 
 /** What is drawn where: left to right by when, height by worth, ribbons in an order of few crossings. */
 export function placeClimb(climb: Climb, size: { width: number; height: number; measure: Measure }): ClimbPicture {
@@ -155,26 +157,12 @@ function placeBars({ finishes, caught }: Climb, width: number, height: number): 
   const others = finishes.slice(shown.length).reduce((sum, { per }) => sum + per, 0)
   const most = Math.max(caught, others, ...shown.map(({ per }) => per))
   const length = (per: number) => Math.max(3, (LONGEST * per) / most)
-  const bars = shown.map(({ move, name, per }, i): EndBar => ({
-    ...{ key: move, name, per, x, y: TOP + i * (BAR + GAP), length: length(per), isTheirs: false },
-  }))
-  const last: EndBar[] = others
-    ? [
-        {
-          key: 'others',
-          name: '',
-          per: others,
-          x,
-          y: TOP + bars.length * (BAR + GAP),
-          length: length(others),
-          isTheirs: false,
-        },
-      ]
-    : []
-  const foot: EndBar = {
-    ...{ key: 'caught', name: '', per: caught, x, y: height - FOOT + GAP, length: length(caught), isTheirs: true },
-  }
-  return [...bars, ...last, ...(caught > 0 ? [foot] : [])]
+  const bar = (key: string, name: string, per: number, y: number): EndBar => ({
+    ...{ key, name, per, x, y, length: length(per), isTheirs: key === CAUGHT },
+  })
+  const rows = [...shown.map(({ move, name, per }) => [move, name, per] as const), [OTHERS, '', others] as const]
+  const ours = rows.map(([key, name, per], i) => bar(key, name, per, TOP + i * (BAR + GAP)))
+  return [...ours, bar(CAUGHT, '', caught, height - FOOT + GAP)].filter(({ per }) => per > 0)
 }
 
 const kindOf = (of: MoveRibbon | ReplyRibbon): RibbonKind => {
@@ -184,7 +172,7 @@ const kindOf = (of: MoveRibbon | ReplyRibbon): RibbonKind => {
 }
 
 interface End {
-  ribbon: { key: string; to: Point; from: Point; width: number }
+  ribbon: { key: string; to?: Point; from: Point; width: number }
   of: MoveRibbon | ReplyRibbon
 }
 
@@ -201,21 +189,21 @@ function placeRibbons(
 ): PlacedRibbon[] {
   const all = [...climb.moves, ...climb.replies].flatMap((of): End[] => {
     const from = ledges.find(({ position }) => position === of.from)
+    if (!from) return []
     const to = endOf(of.to, of, ledges, bars)
-    if (!from || !to) return []
     const width = Math.min(WIDEST, Math.max(THINNEST, of.per * PER_TRY))
     const start: Point = [from.x + from.width, from.y + from.height / 2]
-    return [{ of, ribbon: { key: of.key, from: start, to, width } }]
+    return [{ of, ribbon: { key: of.key, from: start, width, ...(to ? { to } : {}) } }]
   })
   spread(all, ledges, 'from')
   spread(all, ledges, 'to')
   const knots: Point[] = []
-  return all.map(({ of, ribbon: { key, from, to, width } }): PlacedRibbon => {
+  return all.flatMap(({ of, ribbon: { key, from, to, width } }): PlacedRibbon[] => {
     const ribbon = { key, of, kind: kindOf(of), width }
-    if (!('net' in of)) return { ...ribbon, curve: curveOf(from, to) }
+    if (!('net' in of)) return to ? [{ ...ribbon, curve: curveOf(from, to) }] : []
     const knot = freeKnot([from[0], scale.y(of.value)], ledges, knots)
     knots.push(knot)
-    return { ...ribbon, curve: curveOf(from, knot), onward: curveOf(knot, to) }
+    return [{ ...ribbon, curve: curveOf(from, knot), ...(to ? { onward: curveOf(knot, to) } : {}) }]
   })
 }
 
@@ -233,6 +221,7 @@ function freeKnot([x, y]: Point, ledges: readonly PlacedLedge[], knots: readonly
   return [places.find(isFree) ?? x + STEP_ASIDE, y]
 }
 
+/** Where a ribbon comes in; undefined where that is not in the picture, as where it is over. */
 function endOf(
   to: ClimbEnd,
   of: MoveRibbon | ReplyRibbon,
@@ -241,29 +230,29 @@ function endOf(
 ): Point | undefined {
   const ledge = ledges.find(({ position }) => position === to)
   if (ledge) return [ledge.x, ledge.y + ledge.height / 2]
-  const name = 'answer' in of ? of.answer : of.name
-  const bar =
-    to === 'finish'
-      ? (bars.find((one) => one.name === name) ?? bars.find(({ key }) => key === 'others'))
-      : to === 'caught'
-        ? bars.find(({ isTheirs }) => isTheirs)
-        : undefined
-  return bar && [bar.x, bar.y + BAR / 2]
+  if (to === 'finish') {
+    const by = 'by' in of ? of.by : of.move
+    return inBar(bars.find(({ key }) => key === by) ?? bars.find(({ key }) => key === OTHERS))
+  }
+  return to === 'caught' ? inBar(bars.find(({ isTheirs }) => isTheirs)) : undefined
 }
+
+const inBar = (bar: EndBar | undefined): Point | undefined => bar && [bar.x, bar.y + BAR / 2]
 
 /** Gives the ribbons of each ledge places of their own along its side, in the order of where their other ends are. */
 function spread(all: readonly End[], ledges: readonly PlacedLedge[], side: 'from' | 'to'): void {
   const other = side === 'from' ? 'to' : 'from'
   for (const ledge of ledges) {
     const here = all.filter(({ of }) => of[side] === ledge.position)
-    here.sort((a, b) => a.ribbon[other][1] - b.ribbon[other][1] || a.ribbon[other][0] - b.ribbon[other][0])
+    const farY = ({ ribbon }: End) => (ribbon[other] ?? ribbon.from)[1]
+    here.sort((a, b) => farY(a) - farY(b))
     const sum = here.reduce((total, { ribbon }) => total + ribbon.width + 2, 0)
     const room = Math.max(0, ledge.height - 6)
     const squeeze = sum > room ? room / sum : 1
     let y = ledge.y + ledge.height / 2 - (sum * squeeze) / 2
     for (const { ribbon } of here) {
       const step = (ribbon.width + 2) * squeeze
-      ribbon[side] = [ribbon[side][0], y + step / 2]
+      ribbon[side] = [side === 'from' ? ledge.x + ledge.width : ledge.x, y + step / 2]
       y += step
     }
   }

@@ -113,6 +113,14 @@ describe('a class that is on', () => {
       })
     expect(seen).toEqual(['ana bo', 'bo cy', 'cy ana', 'ana bo'])
     expect(club.rounds.map(({ seconds }) => seconds)).toEqual([90, 90, 90, 90])
+    // Of an odd number of seconds too it is whole ones.
+    const odd = produce(club, (draft) => {
+      setBlock(draft, 'class-2026-11-24', 'rounds-from-4', 'work', 45)
+      beginRound(draft, 1, 'turtle', 0)
+      endTimedOut(draft, 100 * S)
+    })
+    expect(odd.rounds.at(-1)?.seconds).toBe(68)
+    sound(odd)
   })
 
   it('lets nothing restart for ten seconds after a tap', () => {

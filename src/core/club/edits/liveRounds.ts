@@ -36,7 +36,7 @@ export const resetLeft = ({ tappedAt }: Mat, now: number): number =>
 
 /** Seconds that a round of a block lasts on a mat: where three take turns, half of it again. */
 export const roundSeconds = ({ work = USUAL_ROUND }: Pick<Block, 'work'>, { queue }: Pick<Mat, 'queue'>): number =>
-  (queue[0]?.people.length ?? 0) > 2 ? work * OF_THREE : work
+  (queue[0]?.people.length ?? 0) > 2 ? Math.round(work * OF_THREE) : work
 
 /** Begins a round of the first pair in the queue, in a position of the chart. */
 export function beginRound(club: Club, n: number, position: string | undefined, now: number): void {

@@ -1,5 +1,5 @@
 import { useStorage } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { useFigures } from '../../../stores/figures'
 
 /**
@@ -9,14 +9,16 @@ import { useFigures } from '../../../stores/figures'
 export function usePlanOrder(block: () => string) {
   const figures = useFigures()
   const frozen = useStorage<{ block: string; order: string[] }>('ataque-press-order', { block: '', order: [] })
-  return computed((): string[] => {
-    if (frozen.value.block === block()) return frozen.value.order
-    const { figures: known } = figures
-    if (!known) return []
-    const order = Object.entries(known.moves)
-      .sort(([, a], [, b]) => (b.value ?? -Infinity) - (a.value ?? -Infinity))
-      .map(([id]) => id)
-    frozen.value = { block: block(), order }
-    return order
-  })
+  watch(
+    () => [block(), figures.figures] as const,
+    ([key, known]) => {
+      if (!known || frozen.value.block === key) return
+      const order = Object.entries(known.moves)
+        .sort(([, a], [, b]) => (b.value ?? -Infinity) - (a.value ?? -Infinity))
+        .map(([id]) => id)
+      frozen.value = { block: key, order }
+    },
+    { immediate: true },
+  )
+  return computed(() => (frozen.value.block === block() ? frozen.value.order : []))
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Climb } from '../../../../core/climb/climb'
+import { forkOf, type Climb } from '../../../../core/climb/climb'
 import { signed } from '../../../../core/say/figureText'
 import { ribbonSentence } from './climb'
 import { t } from '../../../../words/slope'
@@ -10,12 +10,8 @@ import { t } from '../../../../words/slope'
 const props = defineProps<{ climb: Climb; move: string; isPressed: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const own = computed(() => [...props.climb.moves, ...props.climb.folded.moves].find(({ move }) => move === props.move))
-const replies = computed(() =>
-  [...props.climb.replies, ...props.climb.folded.replies]
-    .filter(({ move }) => move === props.move)
-    .sort((a, b) => b.cost - a.cost),
-)
+const fork = computed(() => forkOf(props.climb, props.move))
+const own = computed(() => fork.value.own)
 const open = () => own.value && router.push({ path: `/worksheet/${own.value.from}`, query: { move: props.move } })
 </script>
 
@@ -25,7 +21,7 @@ const open = () => own.value && router.push({ path: `/worksheet/${own.value.from
       <h2>{{ own.name }}</h2>
       <p>{{ ribbonSentence(own) }}</p>
       <ul>
-        <li v-for="one in replies" :key="one.key">
+        <li v-for="one in fork.replies" :key="one.key">
           <b :class="{ leak: one.cost > 0, trap: one.cost < 0 }">{{ signed(-one.cost / 100) }}</b>
           <span>{{ ribbonSentence(one) }}</span>
         </li>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import RowButton from '../../../../components/RowButton.vue'
-import type { Climb } from '../../../../core/climb/climb'
+import { forkOf, type Climb } from '../../../../core/climb/climb'
 import { hundred } from '../../../../core/say/figureText'
 import { badgeText, ribbonSentence } from './climb'
 import { t } from '../../../../words/slope'
@@ -20,10 +20,6 @@ const steps = computed(() =>
         .sort((a, b) => b.per - a.per),
     })),
 )
-const repliesTo = (move: string) =>
-  [...props.climb.replies, ...props.climb.folded.replies]
-    .filter((one) => one.move === move)
-    .sort((a, b) => b.cost - a.cost)
 </script>
 
 <template>
@@ -39,7 +35,7 @@ const repliesTo = (move: string) =>
             {{ ribbonSentence(one) }} <span class="badge">{{ badgeText(one) }}</span>
           </RowButton>
           <ul v-if="move === one.move" class="replies">
-            <li v-for="reply in repliesTo(one.move)" :key="reply.key">{{ ribbonSentence(reply) }}</li>
+            <li v-for="reply in forkOf(climb, one.move).replies" :key="reply.key">{{ ribbonSentence(reply) }}</li>
           </ul>
         </li>
       </ul>

@@ -87,7 +87,6 @@ function textOf(ribbon: PlacedRibbon, taken: Boxes) {
   return null
 }
 const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? null : of.move)
-const axisText = (worth: number) => hundred(worth)
 </script>
 
 <template>
@@ -108,7 +107,7 @@ const axisText = (worth: number) => hundred(worth)
     <g class="axis">
       <g v-for="worth in picture.scale.ticks" :key="worth">
         <line x1="44" :x2="width - 220" :y1="picture.scale.y(worth)" :y2="picture.scale.y(worth)" />
-        <text x="40" :y="picture.scale.y(worth) + 4">{{ axisText(worth) }}</text>
+        <text x="40" :y="picture.scale.y(worth) + 4">{{ hundred(worth) }}</text>
       </g>
     </g>
     <g

@@ -31,7 +31,6 @@ const others = computed(() => {
   const { moves = [], replies = [] } = climb.value?.folded ?? {}
   return [...moves, ...replies].toSorted((a, b) => b.per - a.per)
 })
-const folded = computed(() => others.value.length)
 </script>
 
 <template>
@@ -58,11 +57,11 @@ const folded = computed(() => others.value.length)
       <span><i class="move" />{{ t('slope.legendMove') }}</span>
       <span><i class="fall" />{{ t('slope.legendFall') }}</span>
       <span><i class="rise" />{{ t('slope.legendRise') }}</span>
-      <el-button v-if="folded" link :aria-expanded="areOthersOpen" @click="areOthersOpen = !areOthersOpen">{{
-        t('slope.nOthers', { n: folded })
+      <el-button v-if="others.length" link :aria-expanded="areOthersOpen" @click="areOthersOpen = !areOthersOpen">{{
+        t('slope.nOthers', { n: others.length })
       }}</el-button>
     </p>
-    <ul v-if="climb && areOthersOpen" class="others small" :aria-label="t('slope.nOthers', { n: folded })">
+    <ul v-if="climb && areOthersOpen" class="others small" :aria-label="t('slope.nOthers', { n: others.length })">
       <li v-for="one in others" :key="one.key">{{ ribbonSentence(one) }}</li>
     </ul>
   </section>
