@@ -73,13 +73,9 @@ export async function tick(box: Locator, on = true): Promise<void> {
 
 /** Chooses an option of a list by what it says; in a long one, of which not all is drawn, by typing that first. */
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
-  const found = page.getByRole('option', { name: option, exact: true })
-  // A screen that one has just come to takes the focus once, which shuts a list that is open.
-  await expect(async () => {
-    if (!(await found.isVisible())) await list.click({ force: true })
-    if (await list.isEditable()) await list.fill(option)
-    await found.click({ timeout: 2_000 })
-  }).toPass()
+  await list.click({ force: true })
+  if (await list.isEditable()) await list.fill(option)
+  await page.getByRole('option', { name: option, exact: true }).click()
 }
 
 /** The start's value, to a hundredth of an exchange in a hundred. */

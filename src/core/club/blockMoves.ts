@@ -4,7 +4,7 @@ import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import type { Position } from '../chart/position'
 import { reactionsMet } from '../chart/tries'
-import type { Block } from './session'
+import type { Block, Session } from './session'
 
 /** The positions of a region of a chart, by its key. */
 const positionsOf = ({ positions }: Chart, region: string): Position[] =>
@@ -32,6 +32,11 @@ export function blockMoves(chart: Chart, { about }: Pick<Block, 'about'>): Move[
   }
   return about.kind === 'run' ? some(lookUp(runs, about.id)?.steps.map(({ move }) => move) ?? []) : []
 }
+
+/** The moves that a class is about, each once. */
+export const classMoves = (chart: Chart, { blocks }: Pick<Session, 'blocks'>): Move[] => [
+  ...new Set(blocks.flatMap((block) => blockMoves(chart, block))),
+]
 
 /** Where rounds of a block begin: a position of the chart; undefined where it has none. */
 export function startOf(chart: Chart, { about }: Pick<Block, 'about'>): string | undefined {

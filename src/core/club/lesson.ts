@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { MoveId } from '../chart/ids'
-import { blockMoves, subjectName } from './blockMoves'
+import { blockMoves, classMoves, subjectName } from './blockMoves'
 import type { Club } from './clubKind'
 import { freshId } from './freshId'
 import type { TryFact } from './logRecords'
@@ -27,9 +27,13 @@ const isOf = (one: TryFact, session: string, move: string, landed: boolean) =>
 
 /** What a lesson was about, with what was tallied. */
 export function rememberedIn({ tries }: Pick<Club, 'tries'>, session: Session, chart: Chart): Remembered[] {
-  const moves = [...new Set(session.blocks.flatMap((block) => blockMoves(chart, block)))]
   const count = (move: string, landed: boolean) => tries.filter((one) => isOf(one, session.id, move, landed)).length
-  return moves.map(({ id, name }) => ({ move: id, name, landed: count(id, true), failed: count(id, false) }))
+  return classMoves(chart, session).map(({ id, name }) => ({
+    move: id,
+    name,
+    landed: count(id, true),
+    failed: count(id, false),
+  }))
 }
 
 /** One more try of a lesson, as it is remembered; `by` -1 takes the last one back. */

@@ -6,6 +6,7 @@ import type { Club } from './clubKind'
 import { limitsOf, OUR_LIMITS, type Limits } from './limits'
 import { isBeginner, isMinor, isUnder14, type ClubPerson, type Spared } from './person'
 import type { Block, Guests, Opened, Session } from './session'
+import { knownOf } from './whoIsThere'
 
 /** Why somebody there is kept from something. */
 export type Reason = 'under-14' | 'under-18' | 'first-months' | 'spared' | 'shown-on-minor'
@@ -122,7 +123,7 @@ export function refusedInBlock(
   chart: Chart,
   block: Block,
 ): Refused[] {
-  const people = session.people.flatMap((id) => lookUp(club.people, id) ?? [])
+  const people = knownOf(club, session)
   const refused = stillRefused(refusedFor(people, session.guests, limitsOf(club)), session.opened)
   const moves = blockMoves(chart, block)
   const partner = lookUp(club.people, block.shownOn)

@@ -16,9 +16,13 @@ export function guestsOf({ guests = { adults: 0, children: 0 } }: Pick<Session, 
 /** The coach as somebody's partner, where one is left over; nothing of it is logged by name. */
 export const COACH: ClubPerson = { id: 'coach-steps-in', name: 'Coach', experience: 'competes' }
 
+/** Those of a class whom the club knows. */
+export const knownOf = (club: Pick<Club, 'people'>, session: Pick<Session, 'people'>): ClubPerson[] =>
+  session.people.flatMap((id) => lookUp(club.people, id) ?? [])
+
 /** Everybody of a class, guests too. */
 export const peopleOf = (club: Pick<Club, 'people'>, session: Pick<Session, 'people' | 'guests'>): ClubPerson[] => [
-  ...session.people.flatMap((id) => lookUp(club.people, id) ?? []),
+  ...knownOf(club, session),
   ...guestsOf(session),
 ]
 

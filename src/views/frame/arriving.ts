@@ -43,11 +43,13 @@ export function useArriving() {
   router.afterEach(async (to, from) => {
     if (!to.meta.screen || !from.meta.screen || to.meta.screen === from.meta.screen) return
     said.value = screen.value
+    const before = document.activeElement
     // The screen before has gone by then, and its heading with it.
     await nextTick()
     const heading = await drawn(() => screenElement()?.querySelector<HTMLElement>('h1'))
-    // What the screen itself gave the focus keeps it.
-    if (!screenElement()?.contains(document.activeElement)) focusOn(heading ?? screenElement())
+    // Whatever has the focus by now, by the screen itself or by whoever came to it, keeps it.
+    const { activeElement: now, body } = document
+    if (now === before || now === body || !now) focusOn(heading ?? screenElement())
   })
   return said
 }

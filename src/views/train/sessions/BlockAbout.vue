@@ -6,13 +6,14 @@ import InlineText from '../../../components/InlineText.vue'
 import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import CautionLines from '../../../components/CautionLines.vue'
+import { named } from '../../../components/options'
 import { numberOf, valueOf } from '../../../components/events'
 import { cautionLines } from '../../../core/chart/hazard'
 import { blockMoves } from '../../../core/club/blockMoves'
 import { hasStrikes } from '../../../core/club/classPlan'
 import { removeBlock, setBlock } from '../../../core/club/edits/sessions'
 import { BLOCK_KINDS, MOST_POINTS, type Block, type Session } from '../../../core/club/session'
-import { lookUp } from '../../../core/chart/lookUp'
+import { knownOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { RESISTANCES } from '../../../core/match/tryLog'
 import { useCharts } from '../../../stores/charts'
@@ -35,10 +36,7 @@ const isStruck = computed(() => hasStrikes(moves.value) || props.block.gear !== 
 /** On whom it can be shown: whoever comes. */
 const partners = computed(() => [
   { value: '', label: t('common.none') },
-  ...props.session.people.flatMap((id) => {
-    const one = lookUp(present(clubs.club).people, id)
-    return one ? { value: one.id, label: one.name } : []
-  }),
+  ...named(knownOf(present(clubs.club), props.session)),
 ])
 const cautions = computed(() => cautionLines(moves.value))
 const kinds = BLOCK_KINDS.map((value) => ({ value, label: BLOCK_NAMES[value] }))

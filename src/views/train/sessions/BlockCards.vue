@@ -15,7 +15,7 @@ import { peopleOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import SheetHead from './SheetHead.vue'
 import { aboutText, blockTitle, roundsText, startingText, strikesText } from '../../parts/club/blocks'
 import { dayText } from '../../parts/club/days'
 import { heedsText } from '../../parts/club/heeds'
@@ -52,15 +52,11 @@ const heeded = (ids: readonly string[]) =>
 
 <template>
   <section class="cards" :aria-label="t('train.cards')">
-    <header>
-      <h1>{{ t('train.cardsOf', { day: dayText(session.when) }) }}</h1>
-      <span class="tools off-paper">
-        <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{
-          t('train.thePlanOfTheClass')
-        }}</RouterLink>
-        <PrintButton />
-      </span>
-    </header>
+    <SheetHead :title="t('train.cardsOf', { day: dayText(session.when) })">
+      <RouterLink :to="{ path: '/sessions', query: { class: session.id } }">{{
+        t('train.thePlanOfTheClass')
+      }}</RouterLink>
+    </SheetHead>
     <div class="grid">
       <article v-for="card in cards" :key="card.block.id" class="panel" :aria-label="blockTitle(card.block)">
         <h2>
@@ -105,8 +101,6 @@ const heeded = (ids: readonly string[]) =>
   padding: var(--space-16);
 }
 
-header,
-.tools,
 h2 {
   display: flex;
   flex-wrap: wrap;

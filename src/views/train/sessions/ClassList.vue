@@ -2,6 +2,8 @@
 import { Plus } from '@element-plus/icons-vue'
 import dayjs from 'dayjs'
 import { computed } from 'vue'
+import { named } from '../../../components/options'
+import { lookUp } from '../../../core/chart/lookUp'
 import PickList from '../../../components/PickList.vue'
 import { addLesson, addSession } from '../../../core/club/edits/sessions'
 import { headCount } from '../../../core/club/classPlan'
@@ -22,11 +24,11 @@ function add() {
   clubs.edit(t('train.newClass'), (draft) => void (id = addSession(draft, dayjs().format('YYYY-MM-DD'))))
   emit('show', id)
 }
-const people = computed(() => (clubs.club?.people ?? []).map(({ id, name }) => ({ value: id, label: name })))
+const people = computed(() => clubs.club?.people ?? [])
 /** How many come, or with whom a lesson is. */
 const whoOf = (one: Session) =>
   one.isPrivate
-    ? (people.value.find(({ value }) => value === one.people[0])?.label ?? t('train.someone'))
+    ? (lookUp(people.value, one.people[0])?.name ?? t('train.someone'))
     : t('train.nPeople', { n: headCount(one) })
 function addFor(person: string) {
   let id = ''
@@ -41,7 +43,7 @@ function addFor(person: string) {
       <el-button type="primary" :icon="Plus" @click="add">{{ t('train.newClass') }}</el-button>
       <PickList
         v-if="people.length"
-        :options="people"
+        :options="named(people)"
         :placeholder="t('train.newLesson')"
         :aria-label="t('train.newLesson')"
         @change="addFor"

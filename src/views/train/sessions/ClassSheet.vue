@@ -12,7 +12,7 @@ import type { Session } from '../../../core/club/session'
 import { cautionLines } from '../../../core/chart/hazard'
 import { limitsOf } from '../../../core/club/limits'
 import { peopleOf } from '../../../core/club/whoIsThere'
-import { blockMoves } from '../../../core/club/blockMoves'
+import { classMoves } from '../../../core/club/blockMoves'
 import CautionLines from '../../../components/CautionLines.vue'
 import { lastOf, present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
@@ -45,7 +45,7 @@ const remarks = computed(() =>
 const planned = computed(() => lastOf(timed.value)?.to ?? 0)
 const cautions = computed(() => {
   const { chart } = charts
-  return chart ? cautionLines([...new Set(props.session.blocks.flatMap((one) => blockMoves(chart, one)))]) : []
+  return chart ? cautionLines(classMoves(chart, props.session)) : []
 })
 
 function set<F extends Exclude<keyof Session, 'id'>>(field: F, value: Session[F] | undefined, label: string) {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import PickList from '../../../components/PickList.vue'
-import { lookUp } from '../../../core/chart/lookUp'
+import { named } from '../../../components/options'
 import { setSession } from '../../../core/club/edits/sessions'
+import { knownOf } from '../../../core/club/whoIsThere'
 import type { Session } from '../../../core/club/session'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
@@ -24,12 +25,7 @@ const way = computed((): Way => {
   if (people.every((id) => gi.includes(id))) return 'all'
   return gi.length ? 'some' : 'nobody'
 })
-const people = computed(() =>
-  props.session.people.flatMap((id) => {
-    const one = lookUp(present(clubs.club).people, id)
-    return one ? { value: one.id, label: one.name } : []
-  }),
-)
+const people = computed(() => named(knownOf(present(clubs.club), props.session)))
 const set = (gi: string[] | undefined) =>
   clubs.edit(t('train.giToday'), (draft) => setSession(draft, props.session.id, 'gi', gi))
 function pick(to: Way) {

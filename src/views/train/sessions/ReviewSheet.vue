@@ -11,7 +11,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import SheetHead from './SheetHead.vue'
 import { aboutText, blockTitle } from '../../parts/club/blocks'
 import { dayText } from '../../parts/club/days'
 import { ENDED_NAMES } from '../../parts/club/ended'
@@ -45,10 +45,7 @@ const setNotes = (notes: string) =>
 
 <template>
   <section class="review" :aria-label="t('train.review')">
-    <header>
-      <h1>{{ t('train.reviewOf', { day: dayText(session.when) }) }}</h1>
-      <PrintButton />
-    </header>
+    <SheetHead :title="t('train.reviewOf', { day: dayText(session.when) })" />
     <dl>
       <dt>{{ t('train.shown') }}</dt>
       <dd>{{ titles(review.shown) }}</dd>
@@ -128,16 +125,10 @@ const setNotes = (notes: string) =>
   padding: var(--space-16);
 }
 
-header,
-.off-paper {
+p.off-paper {
   display: flex;
   gap: var(--space-16);
   align-items: center;
-  justify-content: space-between;
-}
-
-.off-paper {
-  justify-content: start;
 }
 
 fieldset {

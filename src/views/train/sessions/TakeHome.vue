@@ -3,13 +3,13 @@ import { computed } from 'vue'
 import CautionLines from '../../../components/CautionLines.vue'
 import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
-import { blockMoves } from '../../../core/club/blockMoves'
+import { classMoves } from '../../../core/club/blockMoves'
 import { takeHome } from '../../../core/club/lesson'
 import type { Session } from '../../../core/club/session'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import SheetHead from './SheetHead.vue'
 import { aboutText, blockTitle } from '../../parts/club/blocks'
 import { dayText } from '../../parts/club/days'
 import { t } from '../../../words/train'
@@ -22,7 +22,7 @@ const who = computed(() => lookUp(present(clubs.club).people, props.session.peop
 const things = computed(() => takeHome(props.session, charts.chart))
 const cautions = computed(() => {
   const { chart } = charts
-  return chart ? cautionLines([...new Set(props.session.blocks.flatMap((one) => blockMoves(chart, one)))]) : []
+  return chart ? cautionLines(classMoves(chart, props.session)) : []
 })
 const next = computed(() =>
   (props.session.nextTime ?? []).map((one) => aboutText(charts.chart, one) || blockTitle(one)).join(', '),
@@ -31,15 +31,9 @@ const next = computed(() =>
 
 <template>
   <section class="home" :aria-label="t('train.toTakeHome')">
-    <header>
-      <h1>{{ who }}</h1>
-      <span class="tools off-paper">
-        <RouterLink :to="{ path: '/sessions/review', query: { class: session.id } }">{{
-          t('train.review')
-        }}</RouterLink>
-        <PrintButton />
-      </span>
-    </header>
+    <SheetHead :title="who">
+      <RouterLink :to="{ path: '/sessions/review', query: { class: session.id } }">{{ t('train.review') }}</RouterLink>
+    </SheetHead>
     <p class="lead">
       {{ dayText(session.when) }}<template v-if="session.theme">: {{ session.theme }}</template>
     </p>
@@ -68,14 +62,6 @@ const next = computed(() =>
   align-content: start;
   max-width: 760px;
   padding: var(--space-16);
-}
-
-header,
-.tools {
-  display: flex;
-  gap: var(--space-16);
-  align-items: center;
-  justify-content: space-between;
 }
 
 article {
