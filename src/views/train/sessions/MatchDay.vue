@@ -49,7 +49,9 @@ function add(athlete: string) {
         </template>
         <ClubRow v-for="one in bouts" :key="one.id" :here="one === here" @show="show(one.id)">
           <b>{{ nameOf(one.athlete) }}</b> <span>{{ one.ours }} : {{ one.theirs }}</span>
-          <span class="muted small">{{ dayText(one.when) }} {{ one.mat }}</span>
+          <span class="muted small"
+            >{{ dayText(one.when) }}<template v-if="one.mat">, {{ t('train.matN', { n: one.mat }) }}</template></span
+          >
         </ClubRow>
       </ClubList>
     </template>

@@ -95,9 +95,11 @@ const others = computed(() => {
 }
 
 .others {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  gap: var(--space-4) var(--space-16);
   max-height: 30%;
   padding: 0 var(--space-16) var(--space-8);
-  columns: 3 260px;
   overflow-y: auto;
 }
 
