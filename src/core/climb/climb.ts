@@ -30,6 +30,8 @@ export interface MoveRibbon {
   name: string
   from: PositionId
   to: ClimbEnd
+  /** Where it leads, and what that is worth, if there is no ledge. */
+  beside?: { name: string; value: number }
   per: number
   /** What they do against it there: how many leaks, traps and loose ends. */
   leaks: number
@@ -63,7 +65,7 @@ export interface Climb {
   /** The bars at the end: what finishes how often. */
   finishes: { move: MoveId; name: string; per: number }[]
   caught: number
-  /** Moves and replies that are used, but too seldom, or beside ledges that there is no room for. */
+  /** Moves and replies that are used, but too seldom, or from positions that there is no room for. */
   folded: { moves: MoveRibbon[]; replies: ReplyRibbon[] }
 }
 
@@ -82,8 +84,8 @@ export function climbOf(chart: Chart, figures: Figures, comings: Comings): Climb
     return [{ position, name, value: figure.value, isTheirs: ahead === 'theirs', per, second }]
   })
   const isLedge = (place: ClimbEnd) => isEnd(place) || ledges.some(({ position }) => position === place)
-  const isDrawn = ({ from, to, per }: MoveRibbon | ReplyRibbon) => per >= DRAWN && isLedge(from) && isLedge(to)
-  const moves = moveRibbons(chart, figures)
+  const isDrawn = ({ from, per }: MoveRibbon | ReplyRibbon) => per >= DRAWN && isLedge(from)
+  const moves = moveRibbons(chart, figures).map((move) => ({ ...move, ...besideOf(move, chart, figures, isLedge) }))
   const replies = figures.met.flatMap((met) => replyRibbon(chart, met))
   return {
     ...{ ledges, moves: moves.filter(isDrawn), replies: replies.filter(isDrawn) },
@@ -103,6 +105,12 @@ export function forkOf({ moves, replies, folded }: Climb, move: string): { own?:
   const own = [...moves, ...folded.moves].find((one) => one.move === move)
   const all = [...replies, ...folded.replies].filter((one) => one.move === move).sort((a, b) => b.cost - a.cost)
   return { ...(own ? { own } : {}), replies: all }
+}
+
+function besideOf({ to }: MoveRibbon, chart: Chart, figures: Figures, isLedge: (place: ClimbEnd) => boolean) {
+  if (isLedge(to)) return {}
+  const [name, value] = [lookUp(chart.positions, to)?.name, figures.positions[to as PositionId]?.value]
+  return name !== undefined && value !== undefined ? { beside: { name, value } } : {}
 }
 
 const isEnd = (place: ClimbEnd): boolean => place === 'finish' || isEndId(place)

@@ -1,6 +1,7 @@
 import { sure } from '../sure'
-import type { Climb, ClimbEnd, ClimbLedge, MoveRibbon, ReplyRibbon } from './climb'
-import { NOTEWORTHY } from '../insight/nets'
+import type { Climb, ClimbLedge } from './climb'
+import type { Point } from './curve'
+import { placeRibbons, type PlacedRibbon } from './ribbons'
 import { scaleOf, type Scale } from './scale'
 
 /** Width of a text in pixels, in the face of the names. */
@@ -24,25 +25,11 @@ export interface EndBar {
   y: number
   /** As long as it happens often. */
   length: number
+  /** Where ribbons come in. */
+  at: Point
   isTheirs: boolean
+  isOthers: boolean
 }
-
-export type RibbonKind = 'move' | 'fall' | 'rise' | 'even'
-
-/** A ribbon as a curve from a ledge to where it leads. */
-export interface PlacedRibbon {
-  key: string
-  kind: RibbonKind
-  of: MoveRibbon | ReplyRibbon
-  /** Of what we try: to where it lands. Of what they do: to the height of what it is worth then. */
-  curve: Curve
-  width: number
-  /** Of what they do: from there to where our answer takes it. */
-  onward?: Curve
-}
-/** Start, two points that draw it, end: a cubic Bézier curve. */
-export type Curve = readonly [Point, Point, Point, Point]
-export type Point = readonly [x: number, y: number]
 
 export interface ClimbPicture {
   width: number
@@ -58,8 +45,6 @@ const [AXIS, COLUMN, TOP, FOOT] = [52, 210, 28, 56]
 const [LINE, PADDING, GAP] = [18, 10, 12]
 /** A bar of the column with its name; the one of what finishes most is so long. */
 const [BAR, LONGEST] = [24, 150]
-/** How wide a ribbon is for each try in a hundred, and at least and at most. */
-const [PER_TRY, THINNEST, WIDEST] = [0.22, 1.5, 18]
 /** Bars of the column; the others are one. */
 const MOST_BARS = 7
 /** Keys of the bars that are no single move. */
@@ -74,8 +59,8 @@ export function placeClimb(climb: Climb, size: { width: number; height: number; 
     height - TOP - FOOT,
   )
   const ledges = placeLedges(climb.ledges, scale, size)
-  const bars = placeBars(climb, width, height)
-  return { width, height, scale, ledges, bars, ribbons: placeRibbons(climb, scale, ledges, bars) }
+  const bars = placeBars(climb, ledges, width, height)
+  return { width, height, scale, ledges, bars, ribbons: placeRibbons(climb, { scale, ledges, bars }) }
 }
 
 /** A name in one line or two of about the same width. */
@@ -150,125 +135,36 @@ function freePlace(
   return { x: Math.min(right, wanted), y: within(middle) }
 }
 
-/** What finishes, the most often first, from the top; what they do at the foot. */
-function placeBars({ finishes, caught }: Climb, width: number, height: number): EndBar[] {
+/**
+ * What finishes most often, in the order of the heights that it is reached from, so that ribbons cross little; what
+ * they do stands at the foot.
+ */
+function placeBars(climb: Climb, ledges: readonly PlacedLedge[], width: number, height: number): EndBar[] {
+  const { finishes, caught } = climb
   const x = width - COLUMN
   const shown = finishes.slice(0, finishes.length > MOST_BARS ? MOST_BARS - 1 : MOST_BARS)
   const others = finishes.slice(shown.length).reduce((sum, { per }) => sum + per, 0)
   const most = Math.max(caught, others, ...shown.map(({ per }) => per))
   const length = (per: number) => Math.max(3, (LONGEST * per) / most)
   const bar = (key: string, name: string, per: number, y: number): EndBar => ({
-    ...{ key, name, per, x, y, length: length(per), isTheirs: key === CAUGHT },
+    ...{ key, name, per, x, y, length: length(per), at: [x, y + BAR / 2] },
+    ...{ isTheirs: key === CAUGHT, isOthers: key === OTHERS },
   })
-  const rows = [...shown.map(({ move, name, per }) => [move, name, per] as const), [OTHERS, '', others] as const]
+  const fromOf = heightsOf(climb, ledges)
+  const sorted = shown.toSorted((a, b) => (fromOf(a.move) ?? height) - (fromOf(b.move) ?? height))
+  const rows = [...sorted.map(({ move, name, per }) => [move, name, per] as const), [OTHERS, '', others] as const]
   const ours = rows.map(([key, name, per], i) => bar(key, name, per, TOP + i * (BAR + GAP)))
   return [...ours, bar(CAUGHT, '', caught, height - FOOT + GAP)].filter(({ per }) => per > 0)
 }
 
-const kindOf = (of: MoveRibbon | ReplyRibbon): RibbonKind => {
-  if (!('net' in of)) return 'move'
-  if (of.net <= -NOTEWORTHY) return 'fall'
-  return of.net >= NOTEWORTHY ? 'rise' : 'even'
-}
-
-interface End {
-  ribbon: { key: string; to?: Point; from: Point; width: number }
-  of: MoveRibbon | ReplyRibbon
-}
-
-/**
- * Ribbons leave a ledge at its right and come in at the left of the next, at each side in the order in which the other
- * ends stand: the barycentre order (Sugiyama, Tagawa and Toda 1981) of fixed places, in which neighbours at a side do
- * not cross.
- */
-function placeRibbons(
-  climb: Climb,
-  scale: Scale,
-  ledges: readonly PlacedLedge[],
-  bars: readonly EndBar[],
-): PlacedRibbon[] {
-  const all = [...climb.moves, ...climb.replies].flatMap((of): End[] => {
-    const from = ledges.find(({ position }) => position === of.from)
-    if (!from) return []
-    const to = endOf(of.to, of, ledges, bars)
-    const width = Math.min(WIDEST, Math.max(THINNEST, of.per * PER_TRY))
-    const start: Point = [from.x + from.width, from.y + from.height / 2]
-    return [{ of, ribbon: { key: of.key, from: start, width, ...(to ? { to } : {}) } }]
-  })
-  spread(all, ledges, 'from')
-  spread(all, ledges, 'to')
-  const knots: Point[] = []
-  return all.flatMap(({ of, ribbon: { key, from, to, width } }): PlacedRibbon[] => {
-    const ribbon = { key, of, kind: kindOf(of), width }
-    if (!('net' in of)) return to ? [{ ...ribbon, curve: curveOf(from, to) }] : []
-    const knot = freeKnot([from[0], scale.y(of.value)], ledges, knots)
-    knots.push(knot)
-    return [{ ...ribbon, curve: curveOf(from, knot), ...(to ? { onward: curveOf(knot, to) } : {}) }]
-  })
-}
-
-/** How far a fall or a step up goes to the right, and how far it keeps from others. */
-const [STEP_ASIDE, APART] = [34, 14]
-
-/** The nearest place at a height, to the right of a ledge, that is on no ledge and on no other such place. */
-function freeKnot([x, y]: Point, ledges: readonly PlacedLedge[], knots: readonly Point[]): Point {
-  const isFree = (at: number) =>
-    ledges.every(
-      (one) =>
-        at < one.x - APART || at > one.x + one.width + APART || y < one.y - APART || y > one.y + one.height + APART,
-    ) && knots.every(([left, top]) => Math.abs(left - at) > APART || Math.abs(top - y) > APART)
-  const places = Array.from({ length: 24 }, (_, i) => x + STEP_ASIDE + i * APART)
-  return [places.find(isFree) ?? x + STEP_ASIDE, y]
-}
-
-/** Where a ribbon comes in; undefined where that is not in the picture, as where it is over. */
-function endOf(
-  to: ClimbEnd,
-  of: MoveRibbon | ReplyRibbon,
-  ledges: readonly PlacedLedge[],
-  bars: readonly EndBar[],
-): Point | undefined {
-  const ledge = ledges.find(({ position }) => position === to)
-  if (ledge) return [ledge.x, ledge.y + ledge.height / 2]
-  if (to === 'finish') {
-    const by = 'by' in of ? of.by : of.move
-    return inBar(bars.find(({ key }) => key === by) ?? bars.find(({ key }) => key === OTHERS))
+/** The mean height of the ledges from which a move finishes. */
+function heightsOf({ moves, replies }: Climb, ledges: readonly PlacedLedge[]): (move: string) => number | undefined {
+  const yOf = new Map(ledges.map(({ position, y }) => [position, y]))
+  return (move) => {
+    const by = [...moves.filter((one) => one.move === move), ...replies.filter((one) => one.by === move)]
+      .filter(({ to }) => to === 'finish')
+      .flatMap(({ from, per }) => (yOf.has(from) ? [{ y: sure(yOf.get(from)), per }] : []))
+    const all = by.reduce((sum, { per }) => sum + per, 0)
+    return all ? by.reduce((sum, { y, per }) => sum + y * per, 0) / all : undefined
   }
-  return to === 'caught' ? inBar(bars.find(({ isTheirs }) => isTheirs)) : undefined
-}
-
-const inBar = (bar: EndBar | undefined): Point | undefined => bar && [bar.x, bar.y + BAR / 2]
-
-/** Gives the ribbons of each ledge places of their own along its side, in the order of where their other ends are. */
-function spread(all: readonly End[], ledges: readonly PlacedLedge[], side: 'from' | 'to'): void {
-  const other = side === 'from' ? 'to' : 'from'
-  for (const ledge of ledges) {
-    const here = all.filter(({ of }) => of[side] === ledge.position)
-    const farY = ({ ribbon }: End) => (ribbon[other] ?? ribbon.from)[1]
-    here.sort((a, b) => farY(a) - farY(b))
-    const sum = here.reduce((total, { ribbon }) => total + ribbon.width + 2, 0)
-    const room = Math.max(0, ledge.height - 6)
-    const squeeze = sum > room ? room / sum : 1
-    let y = ledge.y + ledge.height / 2 - (sum * squeeze) / 2
-    for (const { ribbon } of here) {
-      const step = (ribbon.width + 2) * squeeze
-      ribbon[side] = [side === 'from' ? ledge.x + ledge.width : ledge.x, y + step / 2]
-      y += step
-    }
-  }
-}
-
-/** A curve that leaves to the right and comes in from the left; one that goes back bends round. */
-function curveOf(from: Point, to: Point): Curve {
-  const across = to[0] - from[0]
-  const reach = across > 0 ? Math.max(16, across * 0.45) : Math.max(40, -across * 0.3)
-  return [from, [from[0] + reach, from[1]], [to[0] - reach, to[1]], to]
-}
-
-/** The point of a curve at a part of its way, 0 to 1. */
-export function alongCurve([a, b, c, d]: Curve, part: number): Point {
-  const rest = 1 - part
-  const at = (i: 0 | 1) =>
-    rest ** 3 * a[i] + 3 * rest ** 2 * part * b[i] + 3 * rest * part ** 2 * c[i] + part ** 3 * d[i]
-  return [at(0), at(1)]
 }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Climb } from '../../../../core/climb/climb'
-import { alongCurve, placeClimb, type Curve, type PlacedRibbon } from '../../../../core/climb/place'
+import type { Curve } from '../../../../core/climb/curve'
+import { labelsOf } from '../../../../core/climb/labels'
+import { placeClimb } from '../../../../core/climb/place'
+import type { PlacedRibbon } from '../../../../core/climb/ribbons'
 import { hundred } from '../../../../core/say/figureText'
-import { Boxes } from '../../../../core/slope/boxes'
 import { facesLoaded, measureText } from '../measureText'
-import { badgeText, ribbonSentence, ribbonText } from './climb'
+import { badgeText, nameAt, ribbonSentence, ribbonText } from './climb'
 import { t } from '../../../../words/slope'
 
 /**
@@ -35,56 +37,25 @@ function signOf({ kind, curve }: PlacedRibbon) {
   const [x, y] = curve[3]
   return kind === 'fall' ? `M${x - 5} ${y - 4}h10l-5 9z` : `M${x - 5} ${y + 4}h10l-5 -9z`
 }
-/** What they do that changes nothing is only drawn in its fork. */
-const drawn = computed(() => picture.value.ribbons.filter((one) => one.kind !== 'even' || one.of.move === props.move))
+/** At rest what is used most; of a move that is pointed at its whole fork. */
+const drawn = computed(() => picture.value.ribbons.filter((one) => one.isAtRest || one.of.move === props.move))
 /** Widest first, so that thin ones can be pressed. */
 const ribbons = computed(() => drawn.value.toSorted((a, b) => b.width - a.width))
 
-/** What costs or brings much is named before all that is tried; the rest by how often. */
-const [MUCH, FIRST] = [0.5, 1000]
-const weightOf = ({ of }: PlacedRibbon) =>
-  'net' in of && Math.abs(of.cost) >= MUCH ? FIRST * Math.abs(of.cost) : of.per
-/** Names and numbers, where there is room beside their ribbons. */
-const texts = computed(() => {
-  const taken = new Boxes()
-  for (const { x, y, width, height } of picture.value.ledges) taken.add([x, y - 16, x + width, y + height])
-  for (const { x, y } of picture.value.bars) taken.add([x, y - 4, props.width, y + 28])
-  const byUse = drawn.value.toSorted((a, b) => Number(isFaint(a)) - Number(isFaint(b)) || weightOf(b) - weightOf(a))
-  return byUse.flatMap((ribbon) => textOf(ribbon, taken) ?? [])
-})
-const PARTS = [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8]
-/** What is tried so often is named beside its ribbon, where there is no room on it. */
-const OFTEN = 20
-const ASIDE = [-30, 30, -46, 46, -62, 62]
-/** Where the middle of a text may stand: along what we try, beside where what they do leads. */
-function placesOf({ of, curve }: PlacedRibbon, width: number): [x: number, y: number][] {
-  if (!('net' in of)) {
-    const on = PARTS.map((part): [number, number] => [...alongCurve(curve, part)])
-    const [x, y] = alongCurve(curve, 0.5)
-    return of.per < OFTEN ? on : [...on, ...ASIDE.map((by): [number, number] => [x, y + by])]
-  }
-  const [x, y] = curve[3]
-  const aside = 9 + width / 2
-  return [0, 12, -12, 22, -22].flatMap((by): [number, number][] => [
-    [x + aside, y + by],
-    [x - aside, y + by],
-  ])
-}
-function textOf(ribbon: PlacedRibbon, taken: Boxes) {
-  if (isFaint(ribbon)) return null
-  const { of } = ribbon
-  const says = [`${of.name} ${ribbonText(of)}`, ribbonText(of)].map((text) => ({ text, badge: '' }))
+const labels = computed(() =>
+  labelsOf({
+    picture: picture.value,
+    ribbons: drawn.value.filter(isOf),
+    lines: drawn.value.filter(isOf),
+    ...{ says: sayings, measure: measureText },
+  }),
+)
+function sayings({ of }: PlacedRibbon) {
+  const number = ribbonText(of)
   const badge = 'net' in of ? '' : badgeText(of)
-  const most = badge ? [{ text: `${of.name} ${ribbonText(of)}`, badge }, ...says] : says
-  for (const { text, badge: more } of most)
-    for (const [x, y] of placesOf(ribbon, measureText(text))) {
-      const width = measureText(`${text} ${more}`) + 8
-      const box = [x - width / 2, y - 11, x + width / 2, y + 9] as const
-      if (box[0] < 48 || box[1] < 4 || box[2] > props.width || taken.hits(box)) continue
-      taken.add(box)
-      return { ribbon, text, badge: more, x, y: y + 5 }
-    }
-  return null
+  const names = [...new Set([nameAt(of), of.name])].map((name) => `${name} ${number}`)
+  const plain = [...names, number].map((text) => ({ text, badge: '' }))
+  return badge ? [...names.map((text) => ({ text, badge })), ...plain] : plain
 }
 const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? null : of.move)
 </script>
@@ -125,9 +96,10 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
       @keydown.enter="pick(ribbon)"
       @keydown.space.prevent="pick(ribbon)"
     >
-      <path v-if="ribbon.onward" class="onward" :d="pathOf(ribbon.onward)" />
+      <path v-if="ribbon.onward && ribbon.of.move === move" class="onward" :d="pathOf(ribbon.onward)" />
       <path class="body" :d="pathOf(ribbon.curve)" :stroke-width="isFaint(ribbon) ? 1 : ribbon.width" />
       <path v-if="ribbon.kind === 'fall' || ribbon.kind === 'rise'" class="sign" :d="signOf(ribbon)" />
+      <circle v-if="'beside' in ribbon.of" class="beside" :cx="ribbon.curve[3][0]" :cy="ribbon.curve[3][1]" r="4" />
       <path class="reach" :d="pathOf(ribbon.curve)" />
     </g>
     <g v-for="bar in picture.bars" :key="bar.key" class="end" :class="{ theirs: bar.isTheirs }">
@@ -143,17 +115,13 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
       <text class="worth" :x="ledge.x + ledge.width - 4" :y="ledge.y - 3">{{ hundred(ledge.value) }}</text>
       <text v-if="ledge.position === start" class="begins" :x="ledge.x" :y="ledge.y - 3">{{ t('common.start') }}</text>
     </g>
-    <text
-      v-for="{ ribbon, text, badge, x, y } in texts"
-      :key="ribbon.key"
-      class="said"
-      :class="ribbon.kind"
-      :x="x"
-      :y="y"
-    >
-      {{ text }}
-      <tspan v-if="badge" class="badge">{{ badge }}</tspan>
-    </text>
+    <g v-for="{ ribbon, text, badge, x, y, lead } in labels" :key="ribbon.key" class="said" :class="ribbon.kind">
+      <line v-if="lead" :x1="lead[0][0]" :y1="lead[0][1]" :x2="lead[1][0]" :y2="lead[1][1]" />
+      <text :x="x" :y="y + 5">
+        {{ text }}
+        <tspan v-if="badge" class="badge">{{ badge }}</tspan>
+      </text>
+    </g>
   </svg>
 </template>
 
@@ -287,9 +255,17 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
   font-size: var(--type-picture);
 }
 
-.said {
+.beside {
+  fill: var(--ours);
+}
+
+.said line {
+  stroke: var(--strong-line);
+}
+
+.said text {
   fill: var(--ink);
-  font-size: var(--type-picture);
+  font-size: var(--type-body);
   paint-order: stroke;
   pointer-events: none;
   stroke: var(--paper);
@@ -297,12 +273,12 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
   text-anchor: middle;
 }
 
-.said.fall,
-.badge {
+.said.fall text,
+.said .badge {
   fill: var(--leak);
 }
 
-.said.rise {
+.said.rise text {
   fill: var(--trap);
 }
 </style>

@@ -43,3 +43,8 @@ export function ribbonSentence(of: MoveRibbon | ReplyRibbon): string {
   const answer = of.answer ? t('slope.weAnswer', { answer: of.answer }) : t('slope.weConcede')
   return t('slope.replyInAHundred', { reply: of.name, n: per(of.per), net: signed(of.net), answer })
 }
+
+/** The name at a ribbon; with where it leads, if there is no ledge. */
+export function nameAt(of: MoveRibbon | ReplyRibbon): string {
+  return 'beside' in of ? t('slope.moveTo', { move: of.name, place: of.beside.name }) : of.name
+}
