@@ -23,7 +23,7 @@ module.exports = {
     only('insight-reads-solutions', '^src/core/insight', core('insight', 'solve', 'game', 'holds', 'chart')),
     only('limb-score-plays-by-the-rules', '^src/core/limbScore', core('limbScore', 'sides', 'game', 'holds', 'chart')),
     only('questions-ask-plans', '^src/core/questions', [
-      ...core('questions', 'limbScore', 'insight', 'solve', 'game', 'holds', 'chart'),
+      ...core('questions', 'climb', 'limbScore', 'insight', 'solve', 'game', 'holds', 'chart'),
       ...npm('d3-random'),
     ]),
     only('matches-know-charts', '^src/core/match', core('match', 'chart')),
@@ -34,7 +34,7 @@ module.exports = {
     ]),
     only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
-    only('climb-draws-figures', '^src/core/climb', core('climb', 'solve', 'insight', 'game', 'chart')),
+    only('climb-draws-figures', '^src/core/climb', core('climb', 'slope', 'solve', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
     only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf', 'club')),
     only('shelf-joins-charts', '^src/core/shelf', [

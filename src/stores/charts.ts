@@ -74,6 +74,7 @@ export const useCharts = defineStore('charts', () => {
   const importing = useImporting({ list, add, open, forget, edit: current.edit, openId })
   const whole = {
     ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew, letGo: opening.letGo },
+    peek: opening.peek,
     duplicate: telling(opening.duplicate, 'duplicated'),
     remove: telling(opening.remove, t('keeping.putInTheBin')),
     restore: telling(opening.restore, t('keeping.broughtBack')),

@@ -45,6 +45,12 @@ export function useOpeningCharts(
     return opened(id)
   }
 
+  /** A kept chart, to look at beside the one that is open; null where there is none that is sound. */
+  async function peek(id: string): Promise<Chart | null> {
+    const kept = await read(id)
+    return kept?.ok ? kept.value.document : null
+  }
+
   function opened(id: string): true {
     rememberOpen(id)
     return true
@@ -86,7 +92,8 @@ export function useOpeningCharts(
   }
 
   const adding = useAddingCharts(store, list, current, rememberOpen)
-  return { unreadable, open, openLast, letGo, remove, restore, forget, isExpected: lastOpen() !== null, ...adding }
+  const isExpected = lastOpen() !== null
+  return { unreadable, open, peek, openLast, letGo, remove, restore, forget, isExpected, ...adding }
 }
 
 /** Which chart was open is no loss where site data is blocked. */

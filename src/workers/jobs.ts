@@ -18,6 +18,7 @@ import type { Job } from '../core/job'
 import { failure, success, type Result } from '../core/problem'
 import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
 import { beatenBy, type Beaten } from '../core/questions/beat'
+import { climbIn, type Chair, type ClimbFound } from '../core/questions/climbs'
 import { brakeWorths, type BrakeAsked, type BrakeWorth } from '../core/questions/brakes'
 import { dependsOn, type Dependences } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
@@ -51,6 +52,8 @@ interface Questions {
   along: { asks: { run: RunPath }; part: never; answer: (number | null)[] | null }
   /** Where the plan goes, when first, and in what it ends. */
   comings: { asks: object; part: never; answer: Comings | null }
+  /** The plan as a climb in another scenario, or from the other chair. */
+  climb: { asks: { scenario: Scenario; chair: Chair }; part: never; answer: ClimbFound | null }
   script: { asks: { from: PositionId; length: ScriptLength }; part: never; answer: Script | null }
   /** `value`: what the start is worth; `scores`: whether what an exchange scores is asked too. */
   costs: {
@@ -150,6 +153,7 @@ export const JOBS: JobTable = {
     return success(layOutSlope(task))
   },
   gains: (bench, { scenario }) => ofPlan(bench, (chart) => drillGains(chart, scenario)),
+  climb: (bench, { scenario, chair }) => ofPlan(bench, (chart) => climbIn(chart, scenario, chair)),
   beaten: (bench, { scenario }) => ofPlan(bench, (chart) => beatenBy(chart, scenario)),
   brakes: (bench, { scenario, what }) => ofPlan(bench, (chart) => brakeWorths(chart, scenario, what)),
   depends: (bench, { scenario }) => ofPlan(bench, (chart) => dependsOn(chart, scenario)),

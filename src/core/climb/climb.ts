@@ -33,6 +33,8 @@ export interface MoveRibbon {
   /** Where it leads, and what that is worth, if there is no ledge. */
   beside?: { name: string; value: number }
   per: number
+  /** Of what they do, from their chair: against which move, and what it brings them in a hundred exchanges. */
+  theirs?: { against: string; gain: number }
   /** What they do against it there: how many leaks, traps and loose ends. */
   leaks: number
   traps: number
@@ -71,7 +73,7 @@ export interface Climb {
 
 /** What is used less often in a hundred exchanges is folded; under this it is not of the plan at all. */
 const [DRAWN, OF_THE_PLAN] = [2, 0.05]
-const HUNDRED = 100
+export const HUNDRED = 100
 
 /** The plan of a chart as a climb. */
 export function climbOf(chart: Chart, figures: Figures, comings: Comings): Climb {

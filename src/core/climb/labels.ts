@@ -1,7 +1,7 @@
 import { Boxes, type Box } from '../slope/boxes'
 import { alongCurve, boundsOf, doMeet, goesThrough, lineOf, type Point } from './curve'
-import type { ClimbPicture, Measure } from './place'
-import { weightOf, type PlacedRibbon } from './ribbons'
+import type { ClimbPicture, Measure, PlacedRibbon } from './picture'
+import { weightOf } from './ribbons'
 
 /** What a ribbon may say, from the longest to the shortest. */
 export interface Saying {

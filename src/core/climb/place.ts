@@ -1,44 +1,8 @@
 import { sure } from '../sure'
 import type { Climb, ClimbLedge } from './climb'
-import type { Point } from './curve'
-import { placeRibbons, type PlacedRibbon } from './ribbons'
+import type { ClimbPicture, EndBar, Measure, PlacedLedge, Size } from './picture'
+import { placeRibbons } from './ribbons'
 import { scaleOf, type Scale } from './scale'
-
-/** Width of a text in pixels, in the face of the names. */
-export type Measure = (text: string) => number
-
-/** A ledge in the picture: its box in pixels, and its name in lines. */
-export interface PlacedLedge extends ClimbLedge {
-  x: number
-  y: number
-  width: number
-  height: number
-  lines: string[]
-}
-
-/** A bar at the end: what finishes, or that they do. */
-export interface EndBar {
-  key: string
-  name: string
-  per: number
-  x: number
-  y: number
-  /** As long as it happens often. */
-  length: number
-  /** Where ribbons come in. */
-  at: Point
-  isTheirs: boolean
-  isOthers: boolean
-}
-
-export interface ClimbPicture {
-  width: number
-  height: number
-  scale: Scale
-  ledges: PlacedLedge[]
-  bars: EndBar[]
-  ribbons: PlacedRibbon[]
-}
 
 /** The axis at the left, the column of bars at the right, and what is above and below. */
 const [AXIS, COLUMN, TOP, FOOT] = [52, 210, 28, 56]
@@ -50,11 +14,14 @@ const MOST_BARS = 7
 /** Keys of the bars that are no single move. */
 const [OTHERS, CAUGHT] = ['others', 'caught']
 
-/** What is drawn where: left to right by when, height by worth, ribbons in an order of few crossings. */
-export function placeClimb(climb: Climb, size: { width: number; height: number; measure: Measure }): ClimbPicture {
+/**
+ * What is drawn where: left to right by when, height by worth, ribbons in an order of few crossings. `under`: another
+ * climb that is to have room on the same axis.
+ */
+export function placeClimb(climb: Climb, size: Size, under: Climb | null = null): ClimbPicture {
   const { width, height } = size
   const scale = scaleOf(
-    climb.ledges.map(({ value }) => value),
+    [...climb.ledges, ...(under?.ledges ?? [])].map(({ value }) => value),
     TOP,
     height - TOP - FOOT,
   )
@@ -80,10 +47,10 @@ const timeOf = ({ second }: ClimbLedge, i: number) => second ?? i
  * The ledges from left to right by when. Each stands as far left as its time allows and where it hides no other; only
  * if the picture is too narrow for that does one leave its height.
  */
-function placeLedges(
+export function placeLedges(
   all: readonly ClimbLedge[],
   { y: yOf }: Scale,
-  { width, height, measure }: { width: number; height: number; measure: Measure },
+  { width, height, measure }: Size,
 ): PlacedLedge[] {
   const sorted = all.map((ledge, i) => ({ ledge, time: timeOf(ledge, i) })).sort((a, b) => a.time - b.time)
   const latest = Math.max(1, ...sorted.map(({ time }) => time))

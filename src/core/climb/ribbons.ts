@@ -1,25 +1,10 @@
 import { NOTEWORTHY } from '../insight/nets'
 import { sure } from '../sure'
 import type { Climb, ClimbEnd, MoveRibbon, ReplyRibbon } from './climb'
-import { crossingsOf, curveOf, dropOf, lineOf, type Curve, type Point } from './curve'
-import type { EndBar, PlacedLedge } from './place'
+import { crossingsOf, curveOf, dropOf, lineOf, type Point } from './curve'
+import type { EndBar, PlacedLedge, PlacedRibbon, RibbonKind } from './picture'
 import type { Scale } from './scale'
-
-export type RibbonKind = 'move' | 'fall' | 'rise' | 'even'
-
-/** A ribbon as a curve from a ledge to where it leads. */
-export interface PlacedRibbon {
-  key: string
-  kind: RibbonKind
-  of: MoveRibbon | ReplyRibbon
-  /** Of what we try: to where it lands. Of what they do: to the height of what it is worth then. */
-  curve: Curve
-  width: number
-  /** Of what they do: from there to where our answer takes it. */
-  onward?: Curve
-  /** Drawn where no move is pointed at. */
-  isAtRest: boolean
-}
+import { THEIR_ENDS } from './theirs'
 
 /** What stands in the picture already. */
 interface Places {
@@ -179,7 +164,7 @@ function endOf(to: ClimbEnd, of: Of, ledges: readonly PlacedLedge[], bars: reado
   const ledge = ledges.find(({ position }) => position === to)
   if (ledge) return [ledge.x, ledge.y + ledge.height / 2]
   if (to === 'finish') {
-    const by = 'by' in of ? of.by : of.move
+    const by = 'by' in of ? of.by : of.theirs ? THEIR_ENDS[0] : of.move
     return (bars.find(({ key }) => key === by) ?? bars.find(({ isOthers }) => isOthers))?.at
   }
   return to === 'caught' ? bars.find(({ isTheirs }) => isTheirs)?.at : undefined

@@ -45,7 +45,8 @@ export function sayBeaten(
   ]
 }
 
-const blowSaid = (chart: Chart, blow: Blow) =>
+/** A thing of theirs that is done more often, in words. */
+export const blowSaid = (chart: Chart, blow: Blow) =>
   isPlaced(blow)
     ? `they show us “${lowerFirst(cueName(chart, blow.cue))}” ${timesText(blow.times)} ${whereSeen(chart, blow)}`
     : `${whenThey(nameOf(chart, blow.reaction))} ${timesText(blow.times)} ${whereMet(chart, blow)}`

@@ -14,7 +14,7 @@ import './slope.css'
 
 /** Draws the parts of the Slope that are in the window, from the lowest layer to the topmost. */
 const props = defineProps<{ level: 'near' | 'far' | 'tiny'; window: Window; drag: Drag | null }>()
-const { scene, seen, at, selection } = useSlope()
+const { scene, seen, at, selection, isDrawn } = useSlope()
 const store = useFigures()
 const FAR_BAND = 4_000
 
@@ -46,20 +46,31 @@ const ledges = computed(() =>
 /** Zoomed out, only the lines of the best plan are drawn, each as one path, since they cannot be clicked. */
 const lines = computed(() =>
   (scene.value?.lines ?? [])
-    .filter((line) => (isNear.value || line.uses >= ON_PLAN) && pointsTouch(line.points))
+    .filter((line) => (isNear.value ? isDrawn(line) : line.uses >= ON_PLAN) && pointsTouch(line.points))
     .map((line) => ({ line, d: pathOf(line.points) })),
+)
+/** A mark hangs on the line of its move. */
+const hidden = computed(
+  () => new Set<string | null>(scene.value?.lines.filter((line) => !isDrawn(line)).map(({ move }) => move)),
+)
+const hiddenEscapes = computed(
+  () =>
+    new Set(scene.value?.marks.filter(({ escape }) => hidden.value.has(escape.move)).map(({ escape }) => escape.key)),
 )
 const ways = computed(() =>
   isNear.value
     ? [...(scene.value?.ways ?? [])]
-        .filter(([, points]) => pointsTouch(points))
+        .filter(([key, points]) => !hiddenEscapes.value.has(key) && pointsTouch(points))
         .map(([key, points]) => ({ key, d: pathOf(points) }))
     : [],
 )
 const marks = computed(() =>
   (scene.value?.marks ?? [])
     .filter(
-      ({ at: [x, y], escape }) => (isNear.value || escape.kind === 'loose') && touches(x - 12, y - 12, x + 160, y + 12),
+      ({ at: [x, y], escape }) =>
+        (isNear.value || escape.kind === 'loose') &&
+        !hiddenEscapes.value.has(escape.key) &&
+        touches(x - 12, y - 12, x + 160, y + 12),
     )
     .reverse(),
 )

@@ -17,8 +17,10 @@ import { useIsNarrow } from '../../parts/layout/room'
 import { onSlopeKey } from './keys'
 import { provideItemSheet, worksheetOf } from './itemSheet'
 import { isPrepared, offPaper, onPaper } from './printing'
-import { savePicture } from './saving'
+import { ALL_LEGEND, captionsOf } from './legend'
+import { captioned, savePicture, standalone } from './saving'
 import { MANY, provideSlope } from './slope'
+import SlopeLegend from './SlopeLegend.vue'
 import SlopePicture from './SlopePicture.vue'
 import SlopePrompt from './SlopePrompt.vue'
 import SlopeStatus from './SlopeStatus.vue'
@@ -203,7 +205,11 @@ async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
 
 const save = (kind: 'svg' | 'png') =>
   whole(async (picture) => {
-    const failed = await savePicture(picture, present(scene.value), present(charts.chart).title, kind)
+    const whole = captioned(
+      standalone(picture, present(scene.value)),
+      captionsOf(present(charts.chart), charts.isFlipped, ALL_LEGEND),
+    )
+    const failed = await savePicture(whole, present(charts.chart).title, kind)
     if (failed) charts.tell(failed, 'warning')
   })
 /** Puts the whole picture on paper, on one page or on several. */
@@ -225,6 +231,9 @@ useEventListener(window, 'afterprint', offPaper)
 
 <template>
   <div class="slope">
+    <Teleport v-if="chart.positions.length && !isNarrow" defer to=".slope-view .bar-of-plan">
+      <SlopeLegend :items="ALL_LEGEND" />
+    </Teleport>
     <h1 class="readers-only">{{ t('slope.theSlopeOfChart', { chart: chart.title }) }}</h1>
     <SlopeTools :panel="panel" @zoom="zoom" @panel="togglePanel" @tidy="tidy" @save="save" @print="print" />
     <div class="middle">

@@ -22,7 +22,7 @@ const root = ref<HTMLElement>()
 useToolbar(root)
 /** The picture is not in view: what is done with it is not offered either. */
 const isTold = computed(() => isNarrow.value && props.panel === 'text')
-const { chart, focus, at, setFocus } = useSlope()
+const { chart, focus, at, setFocus, showsUnused } = useSlope()
 
 const KINDS = [
   { on: 'whole', name: t('slope.whole') },
@@ -109,6 +109,7 @@ function choose(command: (typeof MENU)[number]['command']) {
           @click="emit('zoom', 'in')"
         />
       </div>
+      <el-button :aria-pressed="showsUnused" @click="showsUnused = !showsUnused">{{ t('slope.unusedToo') }}</el-button>
       <el-button :data-tip="t('slope.layItOutAnewWhatYou')" @click="emit('tidy')">
         {{ t('slope.straighten') }}
       </el-button>

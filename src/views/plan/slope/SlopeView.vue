@@ -26,13 +26,15 @@ const show = (to: string) => router.push({ path: '/slope', query: to === 'all' ?
 
 <template>
   <div class="slope-view">
-    <el-segmented
-      class="views off-paper"
-      :model-value="view"
-      :options="VIEWS"
-      :aria-label="t('slope.whatIsShown')"
-      @update:model-value="show"
-    />
+    <div class="views off-paper">
+      <el-segmented
+        :model-value="view"
+        :options="VIEWS"
+        :aria-label="t('slope.whatIsShown')"
+        @update:model-value="show"
+      />
+      <div class="bar-of-plan" />
+    </div>
     <ClimbView v-if="view === 'plan'" />
     <SlopeSheet v-else class="all" />
   </div>
@@ -46,8 +48,11 @@ const show = (to: string) => router.push({ path: '/slope', query: to === 'all' ?
 }
 
 .views {
-  align-self: start;
-  margin: var(--space-8) var(--space-16) 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-8) var(--space-24);
+  align-items: center;
+  padding: var(--space-8) var(--space-16) 0;
 }
 
 .all {

@@ -31,6 +31,10 @@ interface Slope extends Pick<ReturnType<typeof useLayout>, 'layout' | 'folded' |
   selection: Ref<Set<string>>
   /** How much is drawn: an outline of a large chart from afar. */
   detail: Ref<'full' | 'outline'>
+  /** Lines that nothing in the plan uses are drawn as well. */
+  showsUnused: Ref<boolean>
+  /** Whether the line of a move is drawn: in the plan, in focus, where one stands, or asked for. */
+  isDrawn: (line: MoveLine) => boolean
   goTo: (item: Item | undefined) => void
   setFocus: (focus: Focus) => void
 }
@@ -89,13 +93,23 @@ export function provideSlope(): Slope {
     if (left.length !== selection.value.size) selection.value = new Set(left)
   })
 
+  const showsUnused = ref(false)
+  function isDrawn({ uses, move, from, to }: MoveLine): boolean {
+    const here = at.value?.kind === 'place' ? at.value.place : undefined
+    if (showsUnused.value || uses >= ON_PLAN || !store.figures) return true
+    return Boolean(seen.value?.moves.has(move)) || here === from || here === to || moveAt(at.value) === move
+  }
+
   const slope: Slope = {
-    ...{ chart, graph, scene, escapes, focus, seen, at, selection, detail, goTo, setFocus },
+    ...{ chart, graph, scene, escapes, focus, seen, at, selection, detail, goTo, setFocus, showsUnused, isDrawn },
     ...{ layout, folded, toggleFold, tidy },
   }
   provide(KEY, slope)
   return slope
 }
+
+/** The move that one stands at, or at a reaction to. */
+const moveAt = (item: Item | undefined) => (item && item.kind !== 'place' ? item.move : undefined)
 
 export const useSlope = (): Slope => present(inject(KEY))
 

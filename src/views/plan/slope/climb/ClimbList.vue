@@ -7,7 +7,7 @@ import { badgeText, ribbonSentence } from './climb'
 import { t } from '../../../../words/slope'
 
 /** The climb told step by step, for a phone and for readers: where, what it is worth, and what is tried there. */
-const props = defineProps<{ climb: Climb; move: string | null }>()
+const props = defineProps<{ climb: Climb; forks: Climb; move: string | null }>()
 const emit = defineEmits<{ pick: [move: string | null] }>()
 const steps = computed(() =>
   props.climb.ledges
@@ -35,7 +35,7 @@ const steps = computed(() =>
             {{ ribbonSentence(one) }} <span class="badge">{{ badgeText(one) }}</span>
           </RowButton>
           <ul v-if="move === one.move" class="replies">
-            <li v-for="reply in forkOf(climb, one.move).replies" :key="reply.key">{{ ribbonSentence(reply) }}</li>
+            <li v-for="reply in forkOf(forks, one.move).replies" :key="reply.key">{{ ribbonSentence(reply) }}</li>
           </ul>
         </li>
       </ul>

@@ -3,10 +3,12 @@ import { computed } from 'vue'
 import type { Climb } from '../../../../core/climb/climb'
 import type { Curve } from '../../../../core/climb/curve'
 import { labelsOf } from '../../../../core/climb/labels'
-import { placeClimb } from '../../../../core/climb/place'
-import type { PlacedRibbon } from '../../../../core/climb/ribbons'
-import { hundred } from '../../../../core/say/figureText'
-import { facesLoaded, measureText } from '../measureText'
+import { moreThan } from '../../../../core/climb/over'
+import type { ClimbPicture, EndBar, PlacedLedge, PlacedRibbon } from '../../../../core/climb/picture'
+import { THEIR_ENDS } from '../../../../core/climb/theirs'
+import type { Chair } from '../../../../core/questions/climbs'
+import { hundred, signed } from '../../../../core/say/figureText'
+import { measureText } from '../measureText'
 import { badgeText, nameAt, ribbonSentence, ribbonText } from './climb'
 import { t } from '../../../../words/slope'
 
@@ -15,20 +17,22 @@ import { t } from '../../../../words/slope'
  * are used, falls and steps up, and the column of what finishes. `move`: the one whose fork is shown, all else faint.
  */
 const props = defineProps<{
-  climb: Climb
-  width: number
-  height: number
+  picture: ClimbPicture
+  /** What is laid over it, in outlines, and the climb of which it is. */
+  outlines: ClimbPicture | null
+  over: Climb | null
+  /** It is what was before a change. */
+  isOfBefore: boolean
+  /** It is on its way to new places: names come when it is there. */
+  isMoving: boolean
   move: string | null
   /** The one of them that is pressed, where it is not only pointed at. */
   pressed: string | null
   start: string
+  chair: Chair
 }>()
 const emit = defineEmits<{ pick: [move: string | null]; point: [move: string | null] }>()
 
-const picture = computed(() => {
-  void facesLoaded.value
-  return placeClimb(props.climb, { width: props.width, height: props.height, measure: measureText })
-})
 const isOf = ({ of }: PlacedRibbon) => props.move === null || of.move === props.move
 const isFaint = (ribbon: PlacedRibbon) => !isOf(ribbon)
 const pathOf = ([a, b, c, d]: Curve) => `M${a.join(' ')}C${b.join(' ')} ${c.join(' ')} ${d.join(' ')}`
@@ -38,18 +42,15 @@ function signOf({ kind, curve }: PlacedRibbon) {
   return kind === 'fall' ? `M${x - 5} ${y - 4}h10l-5 9z` : `M${x - 5} ${y + 4}h10l-5 -9z`
 }
 /** At rest what is used most; of a move that is pointed at its whole fork. */
-const drawn = computed(() => picture.value.ribbons.filter((one) => one.isAtRest || one.of.move === props.move))
+const drawn = computed(() => props.picture.ribbons.filter((one) => one.isAtRest || one.of.move === props.move))
 /** Widest first, so that thin ones can be pressed. */
 const ribbons = computed(() => drawn.value.toSorted((a, b) => b.width - a.width))
 
-const labels = computed(() =>
-  labelsOf({
-    picture: picture.value,
-    ribbons: drawn.value.filter(isOf),
-    lines: drawn.value.filter(isOf),
-    ...{ says: sayings, measure: measureText },
-  }),
-)
+const labels = computed(() => {
+  const { picture } = props
+  const ribbons = drawn.value.filter(isOf)
+  return props.isMoving ? [] : labelsOf({ picture, ribbons, lines: ribbons, says: sayings, measure: measureText })
+})
 function sayings({ of }: PlacedRibbon) {
   const number = ribbonText(of)
   const badge = 'net' in of ? '' : badgeText(of)
@@ -57,17 +58,37 @@ function sayings({ of }: PlacedRibbon) {
   const plain = [...names, number].map((text) => ({ text, badge: '' }))
   return badge ? [...names.map((text) => ({ text, badge })), ...plain] : plain
 }
+/** How much more the ledge is worth than before a change, or would be in what is laid over it. */
+function changeOf({ position, value }: PlacedLedge) {
+  const more = props.over ? moreThan(props.over, position, value) : undefined
+  if (more === undefined || Math.abs(more) < LEAST_CHANGE) return undefined
+  return props.isOfBefore ? more : -more
+}
+/** Ledges to which only that comes which is laid over it. */
+const onlyThere = computed(
+  () =>
+    props.outlines?.ledges.filter(
+      ({ position }) => !props.picture.ledges.some((ledge) => ledge.position === position),
+    ) ?? [],
+)
+const LEAST_CHANGE = 0.0005
+function nameOfBar({ key, name, isTheirs }: EndBar) {
+  if (props.chair === 'theirs') return key === THEIR_ENDS[1] ? t('slope.theyEndAhead') : THEIRS[Number(isTheirs)]
+  return name || (isTheirs ? t('slope.theyFinish') : t('slope.otherFinishes'))
+}
+const THEIRS = [t('slope.theyFinish'), t('slope.weFinish')]
 const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? null : of.move)
 </script>
 
 <template>
   <svg
     class="climb"
-    :width="width"
-    :height="height"
-    :viewBox="`0 0 ${width} ${height}`"
+    :class="{ turned: chair === 'theirs' }"
+    :width="picture.width"
+    :height="picture.height"
+    :viewBox="`0 0 ${picture.width} ${picture.height}`"
     role="group"
-    :aria-label="t('slope.ourPlanAsAClimb')"
+    :aria-label="chair === 'theirs' ? t('slope.theirWayAsAClimb') : t('slope.ourPlanAsAClimb')"
   >
     <defs>
       <pattern id="climb-fall" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -77,9 +98,22 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
     </defs>
     <g class="axis">
       <g v-for="worth in picture.scale.ticks" :key="worth">
-        <line x1="44" :x2="width - 220" :y1="picture.scale.y(worth)" :y2="picture.scale.y(worth)" />
+        <line x1="44" :x2="picture.width - 220" :y1="picture.scale.y(worth)" :y2="picture.scale.y(worth)" />
         <text x="40" :y="picture.scale.y(worth) + 4">{{ hundred(worth) }}</text>
       </g>
+    </g>
+    <g v-if="outlines && !isMoving" class="outlines" aria-hidden="true">
+      <template v-for="{ key, curve, width } in outlines.ribbons" :key="key">
+        <path class="rim" :d="pathOf(curve)" :stroke-width="width + 2" />
+        <path class="hollow" :d="pathOf(curve)" :stroke-width="width" />
+      </template>
+      <rect
+        v-for="{ position, x, y, width, height } in outlines.ledges"
+        :key="position"
+        v-bind="{ x, y, width, height }"
+        rx="6"
+      />
+      <text v-for="{ position, name, x, y } in onlyThere" :key="position" :x="x + 10" :y="y + 19">{{ name }}</text>
     </g>
     <g
       v-for="ribbon in ribbons"
@@ -105,14 +139,19 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
     <g v-for="bar in picture.bars" :key="bar.key" class="end" :class="{ theirs: bar.isTheirs }">
       <rect :x="bar.x" :y="bar.y" :width="bar.length" height="10" rx="3" />
       <text :x="bar.x" :y="bar.y + 24">
-        {{ bar.name || (bar.isTheirs ? t('slope.theyFinish') : t('slope.otherFinishes')) }}
+        {{ nameOfBar(bar) }}
         <tspan class="number">{{ hundred(bar.per / 100) }}</tspan>
       </text>
     </g>
     <g v-for="ledge in picture.ledges" :key="ledge.position" class="ledge" :class="{ theirs: ledge.isTheirs }">
       <rect :x="ledge.x" :y="ledge.y" :width="ledge.width" :height="ledge.height" rx="6" />
       <text v-for="(line, i) in ledge.lines" :key="i" :x="ledge.x + 10" :y="ledge.y + 19 + 18 * i">{{ line }}</text>
-      <text class="worth" :x="ledge.x + ledge.width - 4" :y="ledge.y - 3">{{ hundred(ledge.value) }}</text>
+      <text class="worth" :x="ledge.x + ledge.width - 4" :y="ledge.y - 3">
+        {{ hundred(ledge.value) }}
+        <tspan v-if="changeOf(ledge) !== undefined" :class="(changeOf(ledge) ?? 0) < 0 ? 'less' : 'more'">
+          {{ signed(changeOf(ledge) ?? 0) }}
+        </tspan>
+      </text>
       <text v-if="ledge.position === start" class="begins" :x="ledge.x" :y="ledge.y - 3">{{ t('common.start') }}</text>
     </g>
     <g v-for="{ ribbon, text, badge, x, y, lead } in labels" :key="ribbon.key" class="said" :class="ribbon.kind">
@@ -129,6 +168,33 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 .climb {
   display: block;
   font: var(--weight-strong) var(--type-body) / 1 var(--label);
+}
+
+.outlines {
+  pointer-events: none;
+}
+
+.outlines rect,
+.rim,
+.hollow {
+  fill: none;
+}
+
+.outlines rect {
+  stroke: var(--muted);
+  stroke-dasharray: 4 3;
+}
+
+.outlines text {
+  fill: var(--muted);
+}
+
+.rim {
+  stroke: var(--muted);
+}
+
+.hollow {
+  stroke: var(--paper);
 }
 
 .axis line {
@@ -148,6 +214,10 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 .body {
   fill: none;
   stroke: var(--track);
+}
+
+.turned .body {
+  stroke: var(--their-track);
 }
 
 .reach {
@@ -232,6 +302,14 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
   text-anchor: end;
 }
 
+.ledge .less {
+  fill: var(--leak);
+}
+
+.ledge .more {
+  fill: var(--trap);
+}
+
 .ledge .begins {
   fill: var(--ours);
   font-size: var(--type-small);
@@ -243,6 +321,14 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 
 .end.theirs rect {
   fill: var(--theirs);
+}
+
+.turned .end rect {
+  fill: var(--theirs);
+}
+
+.turned .end.theirs rect {
+  fill: var(--ours);
 }
 
 .end text {

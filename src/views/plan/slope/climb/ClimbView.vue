@@ -1,17 +1,50 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
+import type { Chair } from '../../../../core/questions/climbs'
+import { blowSaid } from '../../../../core/say/beaten'
+import { present } from '../../../../core/sure'
+import { useCharts } from '../../../../stores/charts'
+import { useOtherClimb } from '../../../../stores/otherClimb'
 import { useFigures } from '../../../../stores/figures'
 import { useIsNarrow } from '../../../parts/layout/room'
+import { captionsOf, PLAN_LEGEND, THEIR_LEGEND } from '../legend'
+import { captioned, copied, savePicture } from '../saving'
+import SlopeLegend from '../SlopeLegend.vue'
 import ClimbCard from './ClimbCard.vue'
 import ClimbList from './ClimbList.vue'
-import ClimbPicture from './ClimbPicture.vue'
-import { ribbonSentence, useClimb } from './climb'
+import ClimbRoom from './ClimbRoom.vue'
+import ClimbTools from './ClimbTools.vue'
+import { ribbonSentence, useBefore, useClimb } from './climb'
+import { useOver } from './over'
 import { t } from '../../../../words/slope'
 
-/** Our plan as it climbs and falls: a picture where there is room for one, else step by step. */
+/** Our plan as it climbs and falls, or theirs through us: a picture where there is room for one, else step by step. */
+const charts = useCharts()
 const figures = useFigures()
-const climb = useClimb()
+const chair = ref<Chair>('ours')
+const plan = useClimb()
+const { found, progress } = useOtherClimb(() =>
+  chair.value === 'theirs' && charts.chart && figures.scenario
+    ? { chart: charts.chart, scenario: figures.scenario, chair: 'theirs' }
+    : null,
+)
+const { chosen, options, looked, name } = useOver(() => chair.value)
+const { found: foundOver } = useOtherClimb(() => looked.value)
+const climb = computed(() => (chair.value === 'ours' ? plan.value : (found.value?.climb ?? null)))
+const before = useBefore(
+  () => climb.value,
+  () => `${charts.chart?.id} ${chair.value}`,
+)
+/** What is laid over it: what one has chosen, or else for a moment what was before a change. */
+const over = computed(() => foundOver.value?.climb ?? before.value)
+/** The fork of a move is told from our chair. */
+const forks = computed(() => found.value?.fromTheirs?.ours ?? plan.value)
+const ways = computed(() => {
+  const { chart } = charts
+  return chart ? (found.value?.fromTheirs?.blows ?? []).map((blow) => blowSaid(chart, blow)) : []
+})
+
 const root = ref<HTMLElement>()
 const { width, height } = useElementSize(root)
 const isNarrow = useIsNarrow()
@@ -26,23 +59,62 @@ const size = computed(() => ({
   width: Math.max(LEAST_WIDTH, width.value),
   height: Math.max(LEAST_HEIGHT, height.value - 4),
 }))
-/** What is used too seldom to be drawn, the most often first. */
+const room = ref<InstanceType<typeof ClimbRoom>>()
+/** What is used too seldom to be drawn, or had to make room, the most often first. */
 const others = computed(() => {
   const { moves = [], replies = [] } = climb.value?.folded ?? {}
-  return [...moves, ...replies].toSorted((a, b) => b.per - a.per)
+  return [...moves, ...replies, ...(room.value?.hidden ?? [])].toSorted((a, b) => b.per - a.per)
 })
+const legend = computed(() => (chair.value === 'ours' ? PLAN_LEGEND : THEIR_LEGEND))
+
+async function save(kind: 'svg' | 'png') {
+  move.value = null
+  await nextTick()
+  const { chart } = charts
+  const picture = root.value?.querySelector<SVGSVGElement>('.climb')
+  if (!chart || !picture) return
+  const ground = getComputedStyle(document.documentElement).getPropertyValue('--paper')
+  const whole = captioned(copied(picture, ground), captionsOf(chart, charts.isFlipped, legend.value))
+  const failed = await savePicture(whole, chart.title, kind)
+  if (failed) charts.tell(failed, 'warning')
+}
+const print = () => window.print()
+const look = (from: Chair) => {
+  chair.value = from
+  move.value = null
+}
 </script>
 
 <template>
   <section class="climb-view prints-wide" :aria-label="t('slope.ourPlan')">
     <h1 class="readers-only">{{ t('slope.ourPlan') }}</h1>
+    <Teleport defer to=".slope-view .bar-of-plan">
+      <ClimbTools
+        v-bind="{ chair, options }"
+        :over="chosen"
+        :is-told="isNarrow"
+        @chair="look"
+        @over="(what) => (chosen = what)"
+        @save="save"
+        @print="print"
+      />
+    </Teleport>
+    <p v-if="ways.length" class="ways">{{ t('slope.theirBestWay', { ways: ways.join('; ') }) }}</p>
     <p v-if="!figures.figures || climb?.ledges.length === 0" class="muted waits">{{ t('slope.noPlanYet') }}</p>
-    <p v-else-if="!climb" class="muted waits" role="status">{{ t('slope.layingItOut') }}</p>
-    <ClimbList v-else-if="isNarrow" :climb="climb" :move="move" @pick="(one) => (move = one)" />
+    <p v-else-if="!climb" class="muted waits" role="status">
+      {{
+        progress === null
+          ? t('slope.layingItOut')
+          : t('common.workingItOutProgress', { progress: Math.round(progress * 100) })
+      }}
+    </p>
+    <ClimbList v-else-if="isNarrow" :climb="climb" :forks="present(forks)" :move="move" @pick="(one) => (move = one)" />
     <div v-else ref="root" class="room">
-      <ClimbPicture
+      <ClimbRoom
         v-if="width"
-        :climb="climb"
+        ref="room"
+        v-bind="{ climb, over, chair }"
+        :is-of-before="!foundOver"
         :width="size.width"
         :height="size.height"
         :move="shown"
@@ -51,16 +123,21 @@ const others = computed(() => {
         @pick="(one) => (move = one)"
         @point="(one) => (pointed = one)"
       />
-      <ClimbCard v-if="shown" :climb="climb" :move="shown" :is-pressed="move !== null" @close="move = null" />
+      <ClimbCard v-if="shown && forks" :climb="forks" :move="shown" :is-pressed="move !== null" @close="move = null" />
     </div>
-    <p v-if="climb" class="legend small">
-      <span><i class="move" />{{ t('slope.legendMove') }}</span>
-      <span><i class="fall" />{{ t('slope.legendFall') }}</span>
-      <span><i class="rise" />{{ t('slope.legendRise') }}</span>
-      <el-button v-if="others.length" link :aria-expanded="areOthersOpen" @click="areOthersOpen = !areOthersOpen">{{
-        t('slope.nOthers', { n: others.length })
-      }}</el-button>
-    </p>
+    <SlopeLegend v-if="climb" class="below" :items="legend">
+      <span v-if="over" class="outline">{{
+        name ? t('slope.inOutlines', { name }) : t('slope.inOutlinesBefore')
+      }}</span>
+      <el-button
+        v-if="others.length"
+        class="off-paper"
+        link
+        :aria-expanded="areOthersOpen"
+        @click="areOthersOpen = !areOthersOpen"
+        >{{ t('slope.nOthers', { n: others.length }) }}</el-button
+      >
+    </SlopeLegend>
     <ul v-if="climb && areOthersOpen" class="others small" :aria-label="t('slope.nOthers', { n: others.length })">
       <li v-for="one in others" :key="one.key">{{ ribbonSentence(one) }}</li>
     </ul>
@@ -90,7 +167,7 @@ const others = computed(() => {
   .room > .climb {
     width: 100%;
     height: auto;
-    max-height: 125mm;
+    max-height: 142mm;
   }
 }
 
@@ -107,28 +184,22 @@ const others = computed(() => {
   padding: var(--space-24);
 }
 
-.legend {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-4) var(--space-24);
+.below {
   padding: var(--space-8) var(--space-16);
   border-top: 1px solid var(--line);
 }
 
-i {
+.ways {
+  padding: var(--space-8) var(--space-16) 0;
+}
+
+.outline::before {
   display: inline-block;
   width: 28px;
   height: 10px;
   margin-right: var(--space-8);
+  border: 1px dashed var(--muted);
   border-radius: var(--corner);
-  background: var(--track);
-}
-
-.fall {
-  background: repeating-linear-gradient(45deg, var(--leak) 0 3px, var(--caution-soft) 3px 6px);
-}
-
-.rise {
-  background: repeating-linear-gradient(90deg, var(--trap) 0 3px, transparent 3px 6px);
+  content: '';
 }
 </style>

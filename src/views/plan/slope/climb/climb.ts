@@ -1,6 +1,7 @@
-import { computed, shallowRef, watch } from 'vue'
-import { climbOf, type MoveRibbon, type ReplyRibbon } from '../../../../core/climb/climb'
+import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { climbOf, type Climb, type MoveRibbon, type ReplyRibbon } from '../../../../core/climb/climb'
 import type { Comings } from '../../../../core/climb/comings'
+import type { Figures } from '../../../../core/insight/figures'
 import { hundred, signed } from '../../../../core/say/figureText'
 import { useCharts } from '../../../../stores/charts'
 import { useFigures } from '../../../../stores/figures'
@@ -10,25 +11,47 @@ import { t } from '../../../../words/slope'
 export function useClimb() {
   const charts = useCharts()
   const figures = useFigures()
-  const comings = shallowRef<Comings | null>(null)
+  /** Of one solve: neither is shown without the other. */
+  const plan = shallowRef<{ figures: Figures; comings: Comings } | null>(null)
   watch(
     () => figures.figures,
     async (asked) => {
-      const found = asked ? await figures.comings() : null
+      const comings = asked ? await figures.comings() : null
       // A newer plan has been asked for in between.
-      if (asked === figures.figures) comings.value = found
+      if (asked === figures.figures) plan.value = asked && comings ? { figures: asked, comings } : null
     },
     { immediate: true },
   )
   return computed(() =>
-    charts.chart && figures.figures && comings.value ? climbOf(charts.chart, figures.figures, comings.value) : null,
+    charts.chart && plan.value ? climbOf(charts.chart, plan.value.figures, plan.value.comings) : null,
   )
+}
+
+/** How long the plan before a change stays in view as outlines. */
+const A_MOMENT = 5_000
+
+/** The climb of before the last change, for a moment; null otherwise. */
+export function useBefore(climb: () => Climb | null, isSame: () => string | undefined) {
+  const before = shallowRef<Climb | null>(null)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  watch([climb, isSame], ([now, chart], [was, chartBefore]) => {
+    if (!now || !was || chart !== chartBefore || JSON.stringify(now) === JSON.stringify(was)) return
+    clearTimeout(timer)
+    before.value = was
+    timer = setTimeout(() => (before.value = null), A_MOMENT)
+  })
+  onScopeDispose(() => clearTimeout(timer))
+  return before
 }
 
 const per = (count: number) => hundred(count / 100)
 
-/** "2 leaks, 1 open", or nothing. */
-export function badgeText({ leaks, open }: MoveRibbon): string {
+/** What it brings them in a hundred exchanges is said from here on. */
+const MUCH = 0.1
+
+/** "2 leaks, 1 open", or nothing; of what they do, from their chair, what it brings them. */
+export function badgeText({ leaks, open, theirs }: MoveRibbon): string {
+  if (theirs) return theirs.gain >= MUCH ? signed(theirs.gain / 100) : ''
   return [...(leaks ? [t('slope.nLeaks', leaks)] : []), ...(open ? [t('slope.nOpen', { n: open })] : [])].join(', ')
 }
 
@@ -39,6 +62,10 @@ export function ribbonText(of: MoveRibbon | ReplyRibbon): string {
 
 /** A ribbon in a sentence. */
 export function ribbonSentence(of: MoveRibbon | ReplyRibbon): string {
+  if ('theirs' in of) {
+    const { against, gain } = of.theirs
+    return t('slope.theirsInAHundred', { reply: of.name, against, n: per(of.per), gain: signed(gain / 100) })
+  }
   if (!('net' in of)) return t('slope.moveInAHundred', { move: of.name, n: per(of.per) })
   const answer = of.answer ? t('slope.weAnswer', { answer: of.answer }) : t('slope.weConcede')
   return t('slope.replyInAHundred', { reply: of.name, n: per(of.per), net: signed(of.net), answer })
@@ -46,5 +73,5 @@ export function ribbonSentence(of: MoveRibbon | ReplyRibbon): string {
 
 /** The name at a ribbon; with where it leads, if there is no ledge. */
 export function nameAt(of: MoveRibbon | ReplyRibbon): string {
-  return 'beside' in of ? t('slope.moveTo', { move: of.name, place: of.beside.name }) : of.name
+  return 'beside' in of && of.beside.name ? t('slope.moveTo', { move: of.name, place: of.beside.name }) : of.name
 }
