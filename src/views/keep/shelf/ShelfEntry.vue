@@ -12,6 +12,7 @@ import { REASONS } from '../../../core/shelf/reasons'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
+import PositionFigure from '../../parts/body/PositionFigure.vue'
 import OtherChair from './OtherChair.vue'
 import SymptomTable from './SymptomTable.vue'
 import PrincipleList from '../../parts/shelf/PrincipleList.vue'
@@ -33,6 +34,8 @@ const move = computed(() => (props.found.kind === 'move' ? lookUp(props.shelf.mo
 const reaction = computed(() =>
   props.found.kind === 'reaction' ? lookUp(props.shelf.reactions, props.found.id) : undefined,
 )
+/** Where it is, or from where it goes. */
+const place = computed(() => position.value ?? lookUp(props.shelf.positions, move.value?.from))
 const record = computed(() => position.value ?? move.value ?? reaction.value)
 const hazard = computed(() => move.value?.hazard)
 
@@ -82,6 +85,7 @@ const wanted = computed(() => {
 <template>
   <article v-if="record" class="entry">
     <header>
+      <PositionFigure v-if="place" class="picture" :chart="shelf" :position="place" />
       <h2>{{ record.name }}</h2>
       <p v-if="record.aliases?.length" class="muted small">
         {{ t('shelf.alsoAliases', { aliases: record.aliases.join(', ') }) }}
@@ -194,6 +198,13 @@ const wanted = computed(() => {
 </template>
 
 <style scoped>
+.picture {
+  --thumb: 200px;
+
+  float: right;
+  margin-left: var(--space-12);
+}
+
 .entry {
   display: grid;
   gap: var(--space-12);

@@ -1,40 +1,28 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Figure } from '../../../core/body/body'
+import type { Flat } from '../../../core/body/stage'
 
-/** The outlines of two people, ours filled and theirs open: a part of a picture. */
-const props = defineProps<{ figure: Figure }>()
-const layers = computed(() => {
-  const { over, ours, theirs, isBehind } = props.figure
-  const [top, bottom] = over === 'ours' ? [ours, theirs] : [theirs, ours]
-  return isBehind
-    ? [
-        { body: top, parts: 'trunk' },
-        { body: bottom, parts: 'all' },
-        { body: top, parts: 'limbs' },
-      ]
-    : [
-        { body: bottom, parts: 'all' },
-        { body: top, parts: 'all' },
-      ]
-})
-const path = (points: readonly (readonly [number, number])[]) =>
-  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
+/** Two people on the mat, ours filled and theirs open, the nearer over the farther: a part of a picture. */
+defineProps<{ figure: Figure }>()
+const path = (points: readonly Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
 </script>
 
 <template>
   <g>
-    <g v-for="({ body, parts }, i) in layers" :key="i" :class="[body.by, { top: i > 0 }]">
-      <g v-if="parts !== 'limbs'">
-        <path class="trunk edge" :d="`${path(body.trunk)}Z`" stroke-width="22" />
-        <path class="trunk inside" :d="`${path(body.trunk)}Z`" stroke-width="18" />
-        <circle class="head" :cx="body.head[0]" :cy="body.head[1]" r="16" />
-      </g>
-      <template v-if="parts !== 'trunk'">
-        <g v-for="(limb, k) in body.limbs" :key="k">
-          <path class="edge" :d="path(limb)" :stroke-width="k < 2 ? 13 : 16" />
-          <path class="inside" :d="path(limb)" :stroke-width="k < 2 ? 9 : 12" />
-        </g>
+    <g class="shadow">
+      <path v-for="({ points, width }, i) in figure.shadows" :key="i" :d="path(points)" :stroke-width="width" />
+    </g>
+    <g
+      v-for="{ key, by, kind, points, width, isMoving } in figure.strokes"
+      :key="key"
+      :class="[by, kind, { moving: isMoving }]"
+    >
+      <template v-if="kind === 'head' || kind === 'nose'">
+        <circle v-for="[x, y] in points" :key="x" class="round" :cx="x" :cy="y" :r="width / 2" />
+      </template>
+      <template v-else>
+        <path class="edge" :d="`${path(points)}${kind === 'trunk' ? 'Z' : ''}`" :stroke-width="width + 3" />
+        <path class="inside" :d="`${path(points)}${kind === 'trunk' ? 'Z' : ''}`" :stroke-width="width" />
       </template>
     </g>
   </g>
@@ -48,47 +36,54 @@ const path = (points: readonly (readonly [number, number])[]) =>
   stroke-linejoin: round;
 }
 
-.head {
-  stroke-width: 2;
+.shadow path {
+  fill: var(--line);
+  stroke: var(--line);
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+
+.round {
+  stroke-width: 1.5px;
 }
 
 .ours .edge,
-.ours .head {
-  stroke: var(--ours);
-}
-
-.ours .trunk.edge {
-  fill: var(--ours);
+.ours .round {
+  stroke: var(--body-ours-edge);
 }
 
 .ours .inside {
-  stroke: var(--ours-soft);
+  stroke: var(--body-ours);
 }
 
-.ours .head,
-.ours .trunk.inside {
-  fill: var(--ours-soft);
+.ours.trunk .inside,
+.ours .round {
+  fill: var(--body-ours);
+}
+
+.ours.nose .round {
+  fill: var(--body-ours-edge);
 }
 
 .theirs .edge,
-.theirs .head {
+.theirs .round {
   stroke: var(--theirs);
 }
 
-.theirs .trunk.edge {
+.theirs .inside {
+  stroke: var(--body-theirs);
+}
+
+.theirs.trunk .inside,
+.theirs .round {
+  fill: var(--body-theirs);
+}
+
+.theirs.nose .round {
   fill: var(--theirs);
 }
 
-.theirs .inside {
-  stroke: var(--panel);
-}
-
-.theirs .head,
-.theirs .trunk.inside {
-  fill: var(--panel);
-}
-
-.top {
-  opacity: 0.78;
+.moving .inside {
+  stroke: var(--caution);
 }
 </style>

@@ -3,10 +3,10 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Hold } from '../../../core/chart/hold'
 import { holder } from '../../../core/chart/hold'
-import type { Person } from '../../../core/chart/words'
+import type { Limb, Person } from '../../../core/chart/words'
 import BodyFigure from './BodyFigure.vue'
 import { figureOf } from '../../../core/body/body'
-import { HEIGHT, WIDTH } from '../../../core/body/poses'
+import { HEIGHT, WIDTH } from '../../../core/body/stage'
 import type { Orientation } from '../../../core/sides/frames'
 import { t } from '../../../words'
 
@@ -15,6 +15,10 @@ import { t } from '../../../words'
  */
 const props = defineProps<{
   frame: string | undefined
+  /** Of the position: it tells how they are in the frame. */
+  name?: string
+  /** The limbs that are being put on. */
+  moving?: { by: Person; limb: Limb }[]
   orientation: Orientation
   over: Person
   holds: readonly Hold[]
@@ -51,12 +55,6 @@ const words = computed(() => {
         t('body.whoHoldsWhomHolds', { holds: holds.map(({ name }) => name).join(', ') || t('body.nothingIsHeld') })
       "
     >
-      <g v-if="figure.mat" class="mat">
-        <path :d="figure.mat === 'left' ? 'M262 30V214' : 'M58 30V214'" />
-        <text :x="figure.mat === 'left' ? 268 : 52" y="26" :text-anchor="figure.mat === 'left' ? 'start' : 'end'">
-          {{ t('body.mat') }}
-        </text>
-      </g>
       <BodyFigure :figure="figure" />
       <g v-for="mark in words" :key="mark.hold.id" :class="['mark', holder(mark.hold)]">
         <template v-if="!isNarrow">
@@ -72,13 +70,7 @@ const words = computed(() => {
     <ol v-if="isNarrow">
       <li v-for="mark in figure.marks" :key="mark.hold.id">{{ mark.hold.name }}</li>
     </ol>
-    <figcaption class="muted small">
-      {{
-        t('body.oursFilledTheirsOpenSeenIs', {
-          isBehind: figure.isBehind ? t('body.fromTheFront') : t('body.fromAbove'),
-        })
-      }}
-    </figcaption>
+    <figcaption class="muted small">{{ t('body.oursFilledTheirsOpen') }}</figcaption>
   </figure>
 </template>
 
@@ -92,16 +84,6 @@ svg {
   display: block;
   width: 100%;
   max-height: 300px;
-}
-
-.mat path {
-  stroke: var(--strong-line);
-  stroke-width: 4;
-}
-
-.mat text {
-  fill: var(--muted);
-  font: var(--weight-strong) var(--type-body) / 1.3 var(--label);
 }
 
 .lead {

@@ -74,8 +74,8 @@ const hindrable = computed(() => check.value.escapes.some(({ isHindrable }) => i
       </header>
       <FrameField class="off-paper" />
       <PinFigure
-        v-if="on.length"
-        :frame="position.frame"
+        :frame="position.frame ?? position.family"
+        :name="position.name"
         :orientation="position.orientation ?? {}"
         :over="whoControls(position)"
         :holds="on"

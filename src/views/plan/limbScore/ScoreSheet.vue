@@ -7,6 +7,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { useCharts } from '../../../stores/charts'
 import HoldsTabs from '../../parts/body/HoldsTabs.vue'
 import { useIsNarrow } from '../../parts/layout/room'
+import FilmStrip from './FilmStrip.vue'
 import NowOrLater from './NowOrLater.vue'
 import RemarkList from './RemarkList.vue'
 import ScoreGrid from './ScoreGrid.vue'
@@ -32,6 +33,7 @@ const cautions = computed(() =>
       <div class="printed">
         <ScoreSteps v-if="isNarrow" />
         <ScoreGrid v-else />
+        <FilmStrip />
         <StepFigure />
         <RemarkList />
         <CautionLines :lines="cautions" />

@@ -22,6 +22,7 @@ import { download } from '../../parts/files/download'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { scenarioLine } from '../../parts/print/scenarioLine'
 import GiveUpPanel from './GiveUpPanel.vue'
+import PositionFigure from '../../parts/body/PositionFigure.vue'
 import SaidText from './SaidText.vue'
 import { t } from '../../../words/runs'
 
@@ -62,6 +63,7 @@ const told = computed(() => {
   const paragraphs = script.value ? sayScript(chart.value, script.value) : []
   return paragraphs.map((one) => ({
     ...one,
+    at: lookUp(chart.value.positions, one.position),
     watch:
       one.value === null || !closeAt.value.has(one.position)
         ? one.watch
@@ -140,6 +142,7 @@ const goTo = (number: number) => document.getElementById(`told-${number}`)?.scro
       <p v-for="loop in loops" :key="loop" class="loop">{{ loop }}</p>
       <article v-for="one in told" :id="`told-${one.number}`" :key="one.key">
         <span class="number" aria-hidden="true">{{ one.number }}</span>
+        <PositionFigure v-if="one.at" class="picture" :chart="chart" :position="one.at" />
         <div class="body">
           <h2>
             <RouterLink :to="{ path: `/worksheet/${one.position}`, query: one.move ? { move: one.move } : {} }">{{
@@ -219,12 +222,30 @@ label :deep(.el-select__wrapper) {
 
 article {
   display: grid;
-  grid-template-columns: 30px minmax(0, 1fr) auto;
+  grid-template-columns: 30px auto minmax(0, 1fr) auto;
   gap: var(--space-4) var(--space-12);
   padding: var(--space-12) 0;
   border-top: 1px solid var(--line);
   break-inside: avoid;
   scroll-margin-top: 12px;
+}
+
+.picture {
+  --thumb: 104px;
+}
+
+@media screen and (width < 768px) {
+  article {
+    grid-template-columns: 30px minmax(0, 1fr) auto;
+  }
+
+  .picture {
+    grid-column: 2 / -1;
+  }
+
+  .body {
+    grid-column: 2;
+  }
 }
 
 .loop {

@@ -7,13 +7,14 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { isGuess } from '../../../core/chart/guesses'
+import PositionFigure from '../../parts/body/PositionFigure.vue'
 import WhoIsAhead from '../../parts/inspectors/WhoIsAhead.vue'
 import { useParts } from '../../parts/layout/parts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
 const emit = defineEmits<{ say: []; theirs: []; see: [] }>()
-const { position, moves, letters, select } = useWorksheet()
+const { chart, position, moves, letters, select } = useWorksheet()
 const { show } = useParts()
 const charts = useCharts()
 const store = useFigures()
@@ -38,7 +39,8 @@ function setName(name: string) {
 
 <template>
   <header data-none tabindex="-1">
-    <div>
+    <PositionFigure :chart="chart" :position="position!" />
+    <div class="about">
       <h1>
         <InlineText :value="position!.name" :label="t('worksheet.nameOfThePosition')" required @change="setName" />
       </h1>
@@ -88,6 +90,10 @@ header {
   align-items: start;
   gap: var(--space-12);
   padding-right: var(--space-12);
+}
+
+.about {
+  flex: 1;
 }
 
 header:focus {

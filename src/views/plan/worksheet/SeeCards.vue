@@ -7,6 +7,7 @@ import { seeCard } from '../../../core/say/seen'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import PositionFigure from '../../parts/body/PositionFigure.vue'
 import PaperHead from './PaperHead.vue'
 import { t } from '../../../words'
 
@@ -22,7 +23,12 @@ const chosen = computed(() => {
   const some = seen.value.filter(({ id }) => ids.includes(id))
   return (some.length ? some : seen.value).map(({ id }) => id)
 })
-const cards = computed(() => chosen.value.flatMap((id) => seeCard(chart.value, store.figures, id) ?? []))
+const cards = computed(() =>
+  chosen.value.flatMap((id) => {
+    const [card, at] = [seeCard(chart.value, store.figures, id), lookUp(chart.value.positions, id)]
+    return card && at ? [{ ...card, at }] : []
+  }),
+)
 const count = (n: number) => String(Math.round(10 * n) / 10)
 </script>
 
@@ -37,10 +43,9 @@ const count = (n: number) => String(Math.round(10 * n) / 10)
     <p v-if="!options.length" class="muted">{{ t('worksheet.noCueIsCharted') }}</p>
     <ul class="cards">
       <li v-for="card in cards" :key="card.position" class="panel card">
+        <PositionFigure class="picture" :chart="chart" :position="card.at" />
         <h2>
-          <RouterLink :to="`/worksheet/${card.position}`">{{
-            lookUp(chart.positions, card.position)?.name
-          }}</RouterLink>
+          <RouterLink :to="`/worksheet/${card.position}`">{{ card.at.name }}</RouterLink>
         </h2>
         <dl>
           <div v-for="line in card.lines" :key="line.cue">
@@ -78,6 +83,13 @@ const count = (n: number) => String(Math.round(10 * n) / 10)
   flex-direction: column;
   gap: var(--space-8);
   padding: var(--space-12) var(--space-16);
+}
+
+.picture {
+  --thumb: 96px;
+
+  align-self: end;
+  margin-bottom: calc(-1 * var(--space-32));
 }
 
 h2 a {

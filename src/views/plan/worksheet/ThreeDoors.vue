@@ -3,7 +3,7 @@ import RowButton from '../../../components/RowButton.vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { figureOf } from '../../../core/body/body'
-import { HEIGHT, WIDTH } from '../../../core/body/poses'
+import { HEIGHT, WIDTH } from '../../../core/body/stage'
 import { positionOf, STARTS } from '../../../core/body/starts'
 import { addPosition } from '../../../core/chart/edits/records'
 import { positionFromName } from '../../../core/chart/guesses'
@@ -25,7 +25,7 @@ const named = ref('')
 
 const pictures = STARTS.map((start) => ({
   start,
-  figure: figureOf({ frame: start.frame, orientation: start.sides, over: start.over, holds: [] }),
+  figure: figureOf({ frame: start.frame, name: start.name, orientation: start.sides, over: start.over, holds: [] }),
 }))
 
 /** Chains are brought in from where they begin, with what follows for so many moves. */
