@@ -20,6 +20,7 @@ import { alongRuns, type AlongRun } from '../core/questions/alongRuns'
 import { beatenBy, type Beaten } from '../core/questions/beat'
 import { climbIn, type Chair, type ClimbFound } from '../core/questions/climbs'
 import { brakeWorths, type BrakeAsked, type BrakeWorth } from '../core/questions/brakes'
+import { worthCurves, type Curves } from '../core/questions/curves'
 import { dependsOn, type Dependences } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
@@ -65,6 +66,8 @@ interface Questions {
   trial: { asks: { scenario: Scenario; position: PositionId; changed: Changed }; part: never; answer: Worths | null }
   layout: { asks: { task: LayoutTask }; part: never; answer: SlopeLayout }
   gains: { asks: { scenario: Scenario }; part: never; answer: Gain[] }
+  /** Worth of the start by the clock, by how well they see it coming, and by rules. */
+  curves: { asks: { scenario: Scenario }; part: never; answer: Curves }
   beaten: { asks: { scenario: Scenario }; part: never; answer: Beaten | null }
   /** What the holds that slow them in a race are worth. */
   brakes: { asks: { scenario: Scenario; what: BrakeAsked }; part: never; answer: BrakeWorth[] }
@@ -154,6 +157,7 @@ export const JOBS: JobTable = {
   },
   gains: (bench, { scenario }) => ofPlan(bench, (chart) => drillGains(chart, scenario)),
   climb: (bench, { scenario, chair }) => ofPlan(bench, (chart) => climbIn(chart, scenario, chair)),
+  curves: (bench, { scenario }) => ofPlan(bench, (chart) => worthCurves(chart, scenario)),
   beaten: (bench, { scenario }) => ofPlan(bench, (chart) => beatenBy(chart, scenario)),
   brakes: (bench, { scenario, what }) => ofPlan(bench, (chart) => brakeWorths(chart, scenario, what)),
   depends: (bench, { scenario }) => ofPlan(bench, (chart) => dependsOn(chart, scenario)),

@@ -25,16 +25,28 @@ export function sayGain(chart: Chart, gain: Gain): SaidGain {
   return gain.of === 'drill' ? sayDrill(chart, gain) : sayNewAnswer(chart, gain)
 }
 
-function sayDrill(chart: Chart, { target, uses }: Extract<Gain, { of: 'drill' }>): SaidGain {
+/** What is drilled, and how many of ten land now and then. */
+function drilled(chart: Chart, { target }: Extract<Gain, { of: 'drill' }>) {
   const answer = target.of === 'answer' ? sure(chart.answers[target.answer]) : undefined
   const move = present(lookUp(chart.moves, target.of === 'move' ? target.move : answer?.move))
+  const now = shareOf(wholeOf(answer && isOwn(answer) ? answer : move), { of: 'lands' })
+  return { answer, move, now, then: steppedShare(now, drillStep(chart, move.kind)) }
+}
+
+/** A gain in a few words, for a picture: "Hip bump 3 → 3.9 of ten". */
+export function shortGain(chart: Chart, gain: Gain): string {
+  if (gain.of === 'hold') return `${lookUp(chart.holds, gain.hold)?.name ?? ''} as well`
+  if (gain.of === 'new answer') return `An answer to “${lookUp(chart.reactions, gain.end.reaction)?.name ?? ''}”`
+  const { move, now, then } = drilled(chart, gain)
+  return `${move.name} ${ofTenText(now)} → ${ofTenText(then)} of ten`
+}
+
+function sayDrill(chart: Chart, gain: Extract<Gain, { of: 'drill' }>): SaidGain {
+  const { answer, move, now, then } = drilled(chart, gain)
   const where = inPlace(lookUp(chart.positions, move.from)?.name ?? '')
   const against = answer ? `, against “${lookUp(chart.reactions, answer.reaction)?.name ?? ''}”` : ''
-  const tries = wholeOf(answer && isOwn(answer) ? answer : move)
-  const now = shareOf(tries, { of: 'lands' })
-  const then = steppedShare(now, drillStep(chart, move.kind))
   const lands = `lands ${ofTenText(now)} of ten now, ${ofTenText(then)} drilled`
-  return { head: move.name, detail: `${where}${against}: ${howOften(uses)}; ${lands}` }
+  return { head: move.name, detail: `${where}${against}: ${howOften(gain.uses)}; ${lands}` }
 }
 
 /** A share in tries of ten, with a decimal where it has one: 0.4 -> "4", 0.142 -> "1.4". */

@@ -21,7 +21,7 @@ import { useArriving } from './arriving'
 import { useWaitsForFigures } from './firstFigures'
 import { useLiking } from './liking'
 import { noteTyping, shortcutOf } from './shortcuts'
-import { useTheme } from './theme'
+import { useTheme } from '../../stores/theme'
 import { t } from '../../words'
 
 /** Loaded on demand: its lists are large, and without a chart there is no scenario. */

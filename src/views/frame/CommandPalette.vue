@@ -8,7 +8,7 @@ import { downloadChart } from '../parts/files/importing'
 import type * as Commands from './commands'
 import type { Action, Command } from './commands'
 import type * as Finding from './finding'
-import { useTheme } from './theme'
+import { useTheme } from '../../stores/theme'
 import { t } from '../../words'
 
 /** Finds any position, move, reaction, screen or action, and goes there or does it. */

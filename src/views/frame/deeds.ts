@@ -5,7 +5,7 @@ import { savedText } from '../../core/say/figureText'
 import { useActing } from '../../stores/acting'
 import { useCharts } from '../../stores/charts'
 import { t } from '../../words'
-import { useTheme } from './theme'
+import { useTheme } from '../../stores/theme'
 
 /** Something that the frame does on every screen. `tip`: more than the name, for a pointer that rests on it. */
 export interface Deed {

@@ -6,7 +6,7 @@ import { entriesOf } from '../../../core/typed'
 import { useCharts } from '../../../stores/charts'
 import { useSettings } from '../../../stores/settings'
 import { language, LANGUAGES, speak, t } from '../../../words'
-import { THEME_KEY } from '../../frame/theme'
+import { THEME_KEY } from '../../../stores/theme'
 import SideWords from '../../parts/body/SideWords.vue'
 import ConnectionLacks from './ConnectionLacks.vue'
 

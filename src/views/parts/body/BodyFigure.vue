@@ -37,8 +37,8 @@ const path = (points: readonly Flat[]) => `M${points.map(([x, y]) => `${x.toFixe
 }
 
 .shadow path {
-  fill: var(--line);
-  stroke: var(--line);
+  fill: var(--body-shadow);
+  stroke: var(--body-shadow);
   stroke-linecap: round;
   stroke-linejoin: round;
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { present } from '../../../core/sure'
-import { computed } from 'vue'
-import { costText } from '../../../core/say/figureText'
+import { present, sure } from '../../../core/sure'
+import { computed, defineAsyncComponent } from 'vue'
+import { costText, hundred } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
 import { isPlaced, keyOfWay, type Blow } from '../../../core/questions/beat'
 import { placeOfGain } from '../../../core/say/gain'
@@ -9,6 +9,7 @@ import { sayBeaten, whereMet, whereSeen } from '../../../core/say/beaten'
 import { cueName } from '../../../core/say/seen'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
+import type { ChartData } from '../../parts/chart/picture'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { t } from '../../../words/runs'
 
@@ -16,6 +17,7 @@ import { t } from '../../../words/runs'
  * The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each
  * repair.
  */
+const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const chart = computed(() => present(charts.chart))
 const { answer, progress, cancel } = useQuestion(() => ({ of: 'beaten' as const }))
@@ -32,6 +34,40 @@ const repair = computed(() => {
 const nameOf = (blow: Blow) =>
   isPlaced(blow) ? cueName(chart.value, blow.cue) : (lookUp(chart.value.reactions, blow.reaction)?.name ?? '')
 const whereOf = (blow: Blow) => (isPlaced(blow) ? whereSeen(chart.value, blow) : whereMet(chart.value, blow))
+/** Air below the lowest bar, in parts of the whole fall. */
+const AIR = 0.6
+/** From what the start is worth down by each blow, and up again by the repair. */
+const fall = computed((): ChartData | null => {
+  const found = answer.value
+  if (!found?.blows.length) return null
+  const lowest = Math.min(...found.blows.map(({ worth }) => worth))
+  // What falls is small beside what it falls from: the axis begins a little below it.
+  const from = Math.floor((lowest - AIR * (found.worth - lowest)) * 100) / 100
+  const last = sure(found.blows.at(-1)).worth
+  const bars = [
+    { label: t('runs.asItIsNow'), value: [0, found.worth] as const, token: 'ours' as const },
+    ...found.blows.map((blow) => ({
+      ...{ label: nameOf(blow), value: [blow.worth, blow.worth + blow.cost] as const, token: 'leak' as const },
+    })),
+    ...(found.repair
+      ? [
+          { label: t('runs.withAllOfIt'), value: [0, last] as const, token: 'ours' as const },
+          { label: t('runs.theRepair'), value: [last, last + found.repair.gain] as const, token: 'trap' as const },
+        ]
+      : [{ label: t('runs.withAllOfIt'), value: [0, last] as const, token: 'ours' as const }]),
+  ]
+  const kinds = [
+    { name: t('common.worth'), token: 'ours' as const },
+    { name: t('runs.whatItCosts'), token: 'leak' as const },
+    { name: t('runs.whatItBringsBack'), token: 'trap' as const },
+  ]
+  return {
+    ...{ kind: 'bars', labels: bars.map(({ label }) => label), value: t('common.worth'), from },
+    series: kinds.map((kind) => ({
+      ...{ ...kind, isOver: true, values: bars.map(({ value, token }) => (token === kind.token ? value : null)) },
+    })),
+  }
+})
 const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map(({ cost }) => cost)))
 </script>
 
@@ -68,6 +104,7 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
         />
       </li>
     </ol>
+    <ChartPicture v-if="fall" :title="t('runs.howItFalls')" :data="fall" :say="hundred" />
     <p v-if="repair && progress === null" class="off-paper">
       <RouterLink :to="repair" class="button primary">{{ t('runs.repairItOnTheWorksheet') }}</RouterLink>
       <span class="muted small">&nbsp;{{ t('runs.thenComeBackItIsWorked') }}</span>

@@ -1,14 +1,48 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { talliedOf } from '../../../core/insight/tallied'
+import { hundred } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
+import type { ChartData } from '../../parts/chart/picture'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import RoundSheet from './RoundSheet.vue'
 import { t } from '../../../words/runs'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()
+const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
+/** So many have room in the picture. */
+const MOST = 12
+/** Half as wide as a mark is drawn, as a share. */
+const MARK = 0.006
+/** What landed on the mat beside what was guessed, with what it may be in truth. */
+const tallies = computed((): ChartData | null => {
+  const chart = present(charts.chart)
+  const found = talliedOf(chart).slice(0, MOST)
+  if (!found.length) return null
+  const mark = (share: number) => [share - MARK, share + MARK] as const
+  return {
+    ...{ kind: 'bars', isAcross: true, along: t('runs.move') },
+    labels: found.map(({ move, reply, worked, of }) => {
+      const name = lookUp(chart.moves, move)?.name ?? move
+      const against = reply ? t('runs.against', { reply: lookUp(chart.reactions, reply)?.name }) : ''
+      return `${name}${against}, ${t('runs.nOfM', { n: worked, m: of })}`
+    }),
+    series: [
+      { name: t('runs.eightOfTen'), token: 'track', isOver: true, values: found.map(({ low, high }) => [low, high]) },
+      {
+        name: t('runs.landedOnTheMat'),
+        token: 'ours',
+        isOver: true,
+        values: found.map(({ worked, of }) => mark(worked / of)),
+      },
+      { name: t('runs.theGuess'), token: 'leak', isOver: true, values: found.map(({ guess }) => mark(guess)) },
+    ],
+  }
+})
 const cards = computed(() => present(charts.chart).cards ?? [])
 </script>
 
@@ -28,6 +62,13 @@ const cards = computed(() => present(charts.chart).cards ?? [])
         ></I18nT
       >
     </p>
+    <ChartPicture
+      v-if="tallies"
+      class="tallies"
+      :title="t('runs.talliesAgainstGuesses')"
+      :data="tallies"
+      :say="hundred"
+    />
     <div class="cards"><RoundSheet v-for="card in cards" :key="card.id" :card="card" /></div>
   </section>
 </template>

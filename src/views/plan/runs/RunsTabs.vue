@@ -9,6 +9,7 @@ const TABS = [
   { key: 'side-by-side', to: '/runs/side-by-side', name: t('common.sideBySide') },
   { key: 'rounds', to: '/runs/rounds', name: t('common.rounds') },
   { key: 'beat', to: '/runs/beat', name: t('common.howTheyWouldBeatUs') },
+  { key: 'pictures', to: '/runs/pictures', name: t('common.inPictures') },
   { key: 'what-if', to: '/runs/what-if', name: t('common.whatIf') },
 ]
 </script>

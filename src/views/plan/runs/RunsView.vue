@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { useFigures } from '../../../stores/figures'
 import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
+import CurvesPanel from './CurvesPanel.vue'
 import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
@@ -22,6 +23,7 @@ const what = computed(() => String(route.params.what ?? ''))
     <template v-if="figures.figures">
       <BeatenPanel v-if="what === 'beat'" />
       <RoundSheets v-else-if="what === 'rounds'" />
+      <CurvesPanel v-else-if="what === 'pictures'" />
       <WhatIf v-else-if="what === 'what-if'" />
       <SideBySide v-else-if="what === 'side-by-side'" />
       <ChainSaid v-else />

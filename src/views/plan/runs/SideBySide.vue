@@ -3,7 +3,7 @@ import { ArrowUp } from '@element-plus/icons-vue'
 import IconButton from '../../../components/IconButton.vue'
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setField } from '../../../core/chart/edits/fields'
@@ -11,16 +11,19 @@ import { shiftRun } from '../../../core/chart/edits/runs'
 import { scores } from '../../../core/chart/rules/ruleSets'
 import { pointsOf } from '../../../core/insight/points/points'
 import { sayLetGo } from '../../../core/say/giveUp'
+import { play } from '../../../core/limbScore/play'
 import { compareRuns, sayDifferences } from '../../../core/limbScore/compareRuns'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import type { ChartData } from '../../parts/chart/picture'
 import PaperCautions from '../../parts/print/PaperCautions.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { t } from '../../../words/runs'
 
 /** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
+const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
@@ -66,6 +69,27 @@ const differences = computed(() => {
   return one && other && !more ? sayDifferences(one, other, [startWorth(0), startWorth(1)], hundred) : []
 })
 
+/** Each run as a line: what it is worth to have come so far, by the seconds since its start. */
+const lines = computed((): ChartData | null => {
+  const courses = compared.value.map(({ run }, i) => ({
+    name: run.name,
+    points: play(chart.value, run).beats.map(({ seconds }, k) => ({ seconds, worth: worths.value[i]?.[k] ?? null })),
+  }))
+  const seconds = [...new Set(courses.flatMap(({ points }) => points.map((point) => point.seconds)))].sort(
+    (a, b) => a - b,
+  )
+  if (courses.length < 2 || courses.every(({ points }) => points.every(({ worth }) => worth === null))) return null
+  return {
+    ...{ kind: 'lines', isFree: true, along: t('runs.secondsSinceItsStart'), value: t('common.worth') },
+    labels: seconds.map(String),
+    series: courses.map(({ name, points }, i) => ({
+      ...{ name, token: RUN_TOKENS[i % RUN_TOKENS.length] ?? 'ours', isDashed: i > 0, joins: true },
+      values: seconds.map((at) => points.findLast((point) => point.seconds === at)?.worth ?? null),
+    })),
+  }
+})
+const RUN_TOKENS = ['ours', 'trap', 'caution'] as const
+
 function toggle(id: string) {
   const now = shown.value.map((run) => run.id)
   chosen.value = now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-MAX_RUNS)
@@ -106,6 +130,7 @@ const cautioned = computed(() =>
     </ul>
     <div class="sheet prints-wide">
       <p v-if="differences.length" class="said">{{ differences.join(' ') }}</p>
+      <ChartPicture v-if="lines" :title="t('runs.worthAsTheyGo')" :data="lines" :say="hundred" />
       <div class="columns" :style="{ '--side-by-side': compared.length }">
         <article v-for="(one, i) in compared" :key="one.run.id" class="panel">
           <h2>

@@ -1,13 +1,62 @@
 <script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
 import { hundred } from '../../../core/say/figureText'
 import { sayCloseAt, sayRange } from '../../../core/say/range'
 import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import type { ChartData } from '../../parts/chart/picture'
 import { useRange } from '../../../stores/range'
 import { t } from '../../../words/runs'
 
 /** How sure the plan is, the tries being guesses: the range, and the places in which it is too close to call. */
 const charts = useCharts()
 const store = useRange()
+const figures = useFigures()
+const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
+/** Half as wide as the mark of today's figure is drawn, in worth. */
+const MARK = 0.003
+/** The range as a strip, with today's figure on it. */
+const strip = computed((): ChartData | null => {
+  const [range, value] = [store.range, figures.figures?.value]
+  if (!range || value === undefined) return null
+  return {
+    ...{ kind: 'bars', isAcross: true, isFree: true, along: t('common.worth') },
+    labels: [t('runs.keepingToThePlan'), t('runs.bestForEach')],
+    series: [
+      {
+        ...{ name: t('runs.eightOfTen'), token: 'track', isOver: true },
+        values: [range.kept, range.best].map(({ low, high }) => [low, high] as const),
+      },
+      {
+        ...{ name: t('runs.todaysFigure'), token: 'leak', isOver: true },
+        values: [0, 1].map(() => [value - MARK, value + MARK] as const),
+      },
+    ],
+  }
+})
+const RANKS = ['ours', 'trap', 'track'] as const
+/** In how many of the samples which move is best, where no one is. */
+const ties = computed((): ChartData | null => {
+  const { chart } = charts
+  const close = store.range?.close ?? []
+  if (!chart || !close.length) return null
+  const nameOf = (move: string) =>
+    move === 'wait' ? t('runs.holdStill') : (lookUp(chart.moves, move)?.name ?? t('common.nothing'))
+  return {
+    ...{ kind: 'bars', isAcross: true, isStacked: true, along: t('runs.position') },
+    labels: close.map(({ position, best }) => {
+      const first = best.slice(0, 2).map(({ move }) => nameOf(move))
+      return `${lookUp(chart.positions, position)?.name ?? ''}: ${first.join(', ')}`
+    }),
+    series: [t('runs.theFirst'), t('runs.theSecond'), t('runs.allOthers')].map((name, i) => ({
+      ...{ name, token: RANKS[i] ?? 'track' },
+      values: close.map(({ best }) =>
+        (i < 2 ? best.slice(i, i + 1) : best.slice(2)).reduce((sum, { share }) => sum + share, 0),
+      ),
+    })),
+  }
+})
 </script>
 
 <template>
@@ -26,8 +75,10 @@ const store = useRange()
     </el-button>
     <template v-else>
       <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
+      <ChartPicture v-if="strip" :title="t('runs.theRange')" :data="strip" :say="hundred" />
       <template v-if="store.range.close.length">
         <h3>{{ t('runs.tooCloseToCall') }}</h3>
+        <ChartPicture v-if="ties" :title="t('runs.whatIsBestInTheSamples')" :data="ties" :say="hundred" />
         <ul>
           <li v-for="close in store.range.close" :key="close.position">
             <RouterLink :to="`/worksheet/${close.position}`">{{ sayCloseAt(charts.chart!, close) }}</RouterLink>

@@ -2,8 +2,8 @@
 import PickList from '../../../components/PickList.vue'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
-import { computed, reactive, watch } from 'vue'
-import { clockRefusal, finer, onceIn, readClock } from '../../../core/say/figureText'
+import { computed, defineAsyncComponent, reactive, watch } from 'vue'
+import { clockRefusal, finer, hundred, onceIn, readClock } from '../../../core/say/figureText'
 import { timeText } from '../../../stores/settings'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { lookUp } from '../../../core/chart/lookUp'
@@ -21,6 +21,7 @@ import type { Ifs } from '../../../core/questions/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import type { ChartData } from '../../parts/chart/picture'
 import CommitPanel from './CommitPanel.vue'
 import DependsOn from './DependsOn.vue'
 import LimitPanel from './LimitPanel.vue'
@@ -32,6 +33,7 @@ import { t } from '../../../words/runs'
 /**
  * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.
  */
+const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
@@ -155,6 +157,21 @@ function planForIt() {
   charts.tell(t('runs.theChartNowGoesAsWas'), 'info', 'undo')
 }
 
+/** Before and after, side by side. */
+const beforeAfter = computed((): ChartData | null => {
+  const found = answer.value
+  if (!found) return null
+  const { now, then, finish, behind } = found
+  return {
+    ...{ kind: 'bars', isAcross: true, along: t('runs.inAHundredExchanges') },
+    labels: [t('common.worth'), t('runs.weFinish'), t('runs.behindOrCaught')],
+    series: [
+      { name: t('runs.asItIsNow'), token: 'track', values: [now, finish.now, behind.now] },
+      { name: t('runs.then'), token: 'ours', values: [then, finish.then, behind.then] },
+    ],
+  }
+})
+
 const clear = () => Object.assign(asked, nothingAsked())
 </script>
 
@@ -233,6 +250,7 @@ const clear = () => Object.assign(asked, nothingAsked())
       <p class="said" :data-tip="t('runs.insteadOf', { then: finer(answer.then), now: finer(answer.now) })">
         {{ sentences.join(' ') }}
       </p>
+      <ChartPicture v-if="beforeAfter" :title="t('common.whatIf')" :data="beforeAfter" :say="hundred" />
       <ul v-if="answer.changes.length" :aria-label="t('count.change', answer.changes.length)">
         <li v-for="change in answer.changes.slice(0, 8)" :key="change.position">
           <RouterLink :to="`/worksheet/${change.position}`">{{ sayChange(chart, change) }}</RouterLink>
