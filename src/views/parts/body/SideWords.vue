@@ -4,7 +4,7 @@ import PickList from '../../../components/PickList.vue'
 import { setWord } from '../../../core/chart/edits/fields'
 import type { WordPair } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** How this school says pairs of side words; every text of the open chart then uses them. */
 defineProps<{ pairs: readonly WordPair[] }>()

@@ -7,7 +7,7 @@ import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
 import SwitchPlan from './SwitchPlan.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** The arrangements of one pin side by side: what each leaves of every escape, and where to switch against which. */
 const { chart, position } = useHolds()

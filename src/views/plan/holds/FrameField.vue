@@ -9,7 +9,7 @@ import { pairsOfFrame } from '../../../core/sides/vocabulary'
 import { useCharts } from '../../../stores/charts'
 import SideWords from '../../parts/body/SideWords.vue'
 import { useHolds } from './holds'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** How the two lie or stand to each other, and what must be known to say sides; without it, left and right are said. */
 const { position } = useHolds()

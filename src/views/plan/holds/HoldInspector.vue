@@ -15,7 +15,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
 import { useRemoving } from '../../parts/removing'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** A hold in detail: which limbs it takes, what it takes from the other, and what it is worth here. */
 const props = defineProps<{ hold: Hold }>()

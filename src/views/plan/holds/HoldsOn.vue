@@ -16,7 +16,7 @@ import { whyNothing } from '../../../core/say/holds'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** The holds that are on in a position, ours and theirs, and what letting go of each would mean. */
 const { chart, position, on, worths, select, selected } = useHolds()

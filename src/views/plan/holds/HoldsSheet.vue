@@ -22,7 +22,7 @@ import PaperCautions from '../../parts/print/PaperCautions.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import ThreeQuestions from './ThreeQuestions.vue'
 import { provideHolds } from './holds'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** It stands beside the sheet, and comes after it. */
 const HoldInspector = later(() => import('./HoldInspector.vue'))

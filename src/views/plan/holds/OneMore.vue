@@ -11,7 +11,7 @@ import { limbsWords } from '../../../core/holds/limbWords'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useHolds } from './holds'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** What one more control would take from them, and the fewest that shut all. */
 const { chart, position, next, more, worths } = useHolds()

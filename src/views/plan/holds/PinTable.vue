@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** Their escapes from here, those that are most open and most tried first, and which hold stands in the way. */
 const { chart, position, check } = useHolds()

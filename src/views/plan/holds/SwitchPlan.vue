@@ -4,7 +4,7 @@ import { leftWords } from '../../../core/holds/limbWords'
 import type { Switch } from '../../../core/holds/compareArrangements'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useHolds } from './holds'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** The switching plan, drawn: from here, at which escape, by which move, to which arrangement. */
 const props = defineProps<{ plan: readonly Switch[] }>()

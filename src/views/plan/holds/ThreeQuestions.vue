@@ -5,7 +5,7 @@ import { gradeOf, QUESTIONS } from '../../../core/holds/pinCheck'
 import { capabilityWords } from '../../../core/holds/limbWords'
 import { useHolds } from './holds'
 import LeftBar from './LeftBar.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/holds'
 
 /** What every pin must see to, answered first: hips, shoulders, face. */
 const { chart, check } = useHolds()
