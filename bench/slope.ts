@@ -97,11 +97,21 @@ export async function benchPanning(): Promise<Row[]> {
         await bareFrames(page, size.positions!, size.moves!),
       ),
     )
+    rows.push(row(`slope, ${name}`, 'our plan opens, ms', await planOpens(page), { most: 2000 }))
     await page.close()
   }
   await browser.close()
   server.close()
   return rows
+}
+
+/** Milliseconds until our plan stands as a climb, from Everything. */
+async function planOpens(page: Page): Promise<number> {
+  const from = Date.now()
+  await page.evaluate(() => (location.hash = '#/slope'))
+  await page.locator('.climb .ledge').first().waitFor()
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn))))
+  return Date.now() - from
 }
 
 /** Median frames a second while something is panned by a few pixels each frame, as with a trackpad. */

@@ -111,3 +111,17 @@ test('the plan is saved as a picture that says what it is, and prints on one pag
   })
   expect(15 * scale * 0.75).toBeGreaterThanOrEqual(9)
 })
+
+test('another chart is laid over the plan', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/charts')
+  await page.getByRole('button', { name: 'Duplicate' }).first().click()
+  await page.goto('/#/slope')
+  await page.getByRole('combobox', { name: 'Laid over it, in outlines' }).click({ force: true })
+  await page
+    .getByRole('option', { name: /^Chart: / })
+    .first()
+    .click()
+  await expect(page.getByText(/^In outlines: Chart: /)).toBeVisible()
+  await expect(page.locator('.outlines rect').first()).toBeVisible()
+})

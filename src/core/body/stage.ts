@@ -26,6 +26,7 @@ export interface Stroke {
 export interface Drawn {
   strokes: Stroke[]
   shadows: { points: Flat[]; width: number }[]
+  /** The height at which the line of the mat is seen behind them. */
   mat: number
   /** Where a point in space is in the picture. */
   at: (point: Vector) => Flat

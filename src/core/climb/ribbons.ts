@@ -29,6 +29,7 @@ const TRIES_A_COST = 20
  */
 export function placeRibbons(climb: Climb, places: Places): PlacedRibbon[] {
   const all: Of[] = [...climb.moves, ...climb.replies]
+  const { folded } = climb
   let kept = all
     .filter((of) => kindOf(of) !== 'even')
     .sort((a, b) => weightOf(b) - weightOf(a))
@@ -39,7 +40,7 @@ export function placeRibbons(climb: Climb, places: Places): PlacedRibbon[] {
     kept = kept.filter((of) => of !== folded)
     rest = placed(kept, places, true)
   }
-  const others = all.filter((of) => !rest.some((one) => one.of === of))
+  const others = [...all, ...folded.moves, ...folded.replies].filter((of) => !rest.some((one) => one.of === of))
   return [...rest, ...placed(others, places, false)]
 }
 

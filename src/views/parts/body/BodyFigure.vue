@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Figure } from '../../../core/body/body'
-import type { Flat } from '../../../core/body/stage'
+import { WIDTH, type Flat } from '../../../core/body/stage'
 
 /** Two people on the mat, ours filled and theirs open, the nearer over the farther: a part of a picture. */
 defineProps<{ figure: Figure }>()
@@ -9,6 +9,7 @@ const path = (points: readonly Flat[]) => `M${points.map(([x, y]) => `${x.toFixe
 
 <template>
   <g>
+    <path class="mat" :d="`M6 ${figure.mat}H${WIDTH - 6}`" />
     <g class="shadow">
       <path v-for="({ points, width }, i) in figure.shadows" :key="i" :d="path(points)" :stroke-width="width" />
     </g>
@@ -34,6 +35,10 @@ const path = (points: readonly Flat[]) => `M${points.map(([x, y]) => `${x.toFixe
   fill: none;
   stroke-linecap: round;
   stroke-linejoin: round;
+}
+
+.mat {
+  stroke: var(--strong-line);
 }
 
 .shadow path {

@@ -15,6 +15,7 @@ import { sayRound } from '../../../core/say/positionalRound'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import PositionFigure from '../../parts/body/PositionFigure.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { t } from '../../../words/runs'
 
@@ -27,6 +28,7 @@ const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
 const said = computed(() => sayRound(chart.value, props.card))
+const place = computed(() => lookUp(chart.value.positions, props.card.position))
 const answer = computed(() => answerOfRound(chart.value, props.card))
 const rounds = computed(() => talliedRounds(answer.value?.tries ?? {}))
 const answerName = computed(() => lookUp(chart.value.moves, answer.value?.move)?.name ?? '')
@@ -71,6 +73,7 @@ function remove() {
 <template>
   <article class="panel card" :aria-label="said.title">
     <header>
+      <PositionFigure v-if="place" class="picture" :chart="chart" :position="place" />
       <h2>{{ said.title }}</h2>
       <AskedFigure
         v-if="met"
@@ -136,6 +139,10 @@ function remove() {
 </template>
 
 <style scoped>
+.picture {
+  --thumb: 88px;
+}
+
 .card {
   display: grid;
   align-content: start;
@@ -146,7 +153,7 @@ function remove() {
 
 header {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
+  grid-template-columns: auto minmax(0, 1fr) auto auto;
   gap: var(--space-12);
   align-items: start;
 }

@@ -42,7 +42,7 @@ const open = () => own.value && router.push({ path: `/worksheet/${own.value.from
   display: grid;
   gap: var(--space-8);
   width: 360px;
-  max-height: 60%;
+  max-height: 300px;
   padding: var(--space-12) var(--space-16);
   box-shadow: var(--shadow);
   overflow-y: auto;

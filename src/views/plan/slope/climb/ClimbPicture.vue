@@ -267,7 +267,8 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 }
 
 .faint .sign,
-.faint .onward {
+.faint .onward,
+.faint .beside {
   visibility: hidden;
 }
 

@@ -5,7 +5,7 @@ import type { Chair } from '../../../../core/questions/climbs'
 import ClimbPicture from './ClimbPicture.vue'
 import { useClimbPicture } from './picture'
 
-/** The picture of a climb in the room that there is. `hidden`: what is used often enough and had to make room. */
+/** The picture of a climb in the room that there is. `atRest`: keys of what is drawn where no fork is shown. */
 const props = defineProps<{
   climb: Climb
   over: Climb | null
@@ -19,8 +19,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [move: string | null]; point: [move: string | null] }>()
 const { picture, outlines, isMoving } = useClimbPicture(() => props)
-const hidden = computed(() => picture.value.ribbons.flatMap(({ isAtRest, of }) => (isAtRest ? [] : [of])))
-defineExpose({ hidden })
+const atRest = computed(() => new Set(picture.value.ribbons.filter((one) => one.isAtRest).map(({ key }) => key)))
+defineExpose({ atRest })
 </script>
 
 <template>

@@ -62,8 +62,32 @@ const size = computed(() => ({
 const room = ref<InstanceType<typeof ClimbRoom>>()
 /** What is used too seldom to be drawn, or had to make room, the most often first. */
 const others = computed(() => {
-  const { moves = [], replies = [] } = climb.value?.folded ?? {}
-  return [...moves, ...replies, ...(room.value?.hidden ?? [])].toSorted((a, b) => b.per - a.per)
+  if (!climb.value) return []
+  const { moves, replies, folded } = climb.value
+  const drawn = room.value?.atRest
+  return [...moves, ...replies, ...folded.moves, ...folded.replies]
+    .filter(({ key }) => !drawn?.has(key))
+    .toSorted((a, b) => b.per - a.per)
+})
+/** Where one began to point at what is shown, in the room of the picture; null by keys. */
+const from = ref<{ x: number; y: number } | null>(null)
+function follow({ clientX, clientY }: PointerEvent) {
+  const box = root.value?.getBoundingClientRect()
+  if (box && !shown.value) from.value = { x: clientX - box.left, y: clientY - box.top }
+}
+/** A card is so wide and at most so high, and so far from the pointer. */
+const [CARD_WIDTH, CARD_HEIGHT, APART] = [360, 300, 28]
+/** Beside the pointer, on the side where there is room. */
+const beside = computed(() => {
+  if (!from.value) return undefined
+  const { x, y } = from.value
+  const isLeft = x > width.value / 2
+  return {
+    left: `${isLeft ? Math.max(0, x - APART - CARD_WIDTH) : x + APART}px`,
+    top: `${Math.max(0, Math.min(y + APART, height.value - CARD_HEIGHT))}px`,
+    right: 'auto',
+    bottom: 'auto',
+  }
 })
 const legend = computed(() => (chair.value === 'ours' ? PLAN_LEGEND : THEIR_LEGEND))
 
@@ -109,7 +133,7 @@ const look = (from: Chair) => {
       }}
     </p>
     <ClimbList v-else-if="isNarrow" :climb="climb" :forks="present(forks)" :move="move" @pick="(one) => (move = one)" />
-    <div v-else ref="root" class="room">
+    <div v-else ref="root" class="room" @pointermove="follow">
       <ClimbRoom
         v-if="width"
         ref="room"
@@ -123,7 +147,14 @@ const look = (from: Chair) => {
         @pick="(one) => (move = one)"
         @point="(one) => (pointed = one)"
       />
-      <ClimbCard v-if="shown && forks" :climb="forks" :move="shown" :is-pressed="move !== null" @close="move = null" />
+      <ClimbCard
+        v-if="shown && forks"
+        :climb="forks"
+        :move="shown"
+        :is-pressed="move !== null"
+        :style="beside"
+        @close="move = null"
+      />
     </div>
     <SlopeLegend v-if="climb" class="below" :items="legend">
       <span v-if="over" class="outline">{{
