@@ -170,7 +170,9 @@ describe('the palette', () => {
     expect(commandsFor(null, {}).map(({ key }) => key)).toEqual([
       ...['/desk', '/slope', '/worksheet', '/runs', '/holds', '/sessions', '/mat', '/walk'],
       ...['/shelf', '/rules', '/charts', '/settings', '/score'],
-      ...['/runs', '/runs/side-by-side', '/runs/rounds', '/runs/beat', '/runs/what-if'].map((path) => `tab ${path}`),
+      ...['/runs', '/runs/side-by-side', '/runs/rounds', '/runs/beat', '/runs/pictures', '/runs/what-if'].map(
+        (path) => `tab ${path}`,
+      ),
       ...['tab /holds', 'tab /score'],
       ...['shortcuts', 'dark', 'print'],
     ])
