@@ -12,5 +12,8 @@ export const LAST_CLUB = 'ataque-club'
 /** The chart as it is played: with what was logged. The same object as long as neither changes. */
 export const played = shallowRef<(chart: Chart) => Chart>((chart) => chart)
 
+/** The names of who plays against whom, each empty for nobody in particular; null where nobody is named. */
+export const whoPlays = shallowRef<{ us: string; them: string } | null>(null)
+
 /** How many tries of a chart were logged, and in which club. */
 export const logged = shallowRef<{ club: string; of: (chart: string) => number } | null>(null)

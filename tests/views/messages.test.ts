@@ -3,6 +3,7 @@ import ts from 'typescript'
 import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
 import holds from '../../src/words/holds.json' with { type: 'json' }
+import learn from '../../src/words/learn.json' with { type: 'json' }
 import rules from '../../src/words/rules.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
 import score from '../../src/words/score.json' with { type: 'json' }
@@ -10,7 +11,7 @@ import slope from '../../src/words/slope.json' with { type: 'json' }
 import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
 
-const en = { ...english, holds, rules, runs, score, slope, train }
+const en = { ...english, holds, learn, rules, runs, score, slope, train }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>

@@ -6,6 +6,7 @@ import type { Gain } from '../questions/gains'
 import { shareOf, steppedShare } from '../questions/shifted'
 import { drillStep } from '../questions/target'
 import { howOften } from './figureText'
+import { ofTen as shareOfTen } from './ofTen'
 import { inPlace } from './speech'
 
 /** A gain in words: what to drill, and how it would go then. The figure is shown beside it and is not repeated. */
@@ -38,19 +39,16 @@ export function shortGain(chart: Chart, gain: Gain): string {
   if (gain.of === 'hold') return `${lookUp(chart.holds, gain.hold)?.name ?? ''} as well`
   if (gain.of === 'new answer') return `An answer to “${lookUp(chart.reactions, gain.end.reaction)?.name ?? ''}”`
   const { move, now, then } = drilled(chart, gain)
-  return `${move.name} ${ofTenText(now)} → ${ofTenText(then)} of ten`
+  return `${move.name} ${shareOfTen(now)} → ${shareOfTen(then)} of ten`
 }
 
 function sayDrill(chart: Chart, gain: Extract<Gain, { of: 'drill' }>): SaidGain {
   const { answer, move, now, then } = drilled(chart, gain)
   const where = inPlace(lookUp(chart.positions, move.from)?.name ?? '')
   const against = answer ? `, against “${lookUp(chart.reactions, answer.reaction)?.name ?? ''}”` : ''
-  const lands = `lands ${ofTenText(now)} of ten now, ${ofTenText(then)} drilled`
+  const lands = `lands ${shareOfTen(now)} of ten now, ${shareOfTen(then)} drilled`
   return { head: move.name, detail: `${where}${against}: ${howOften(gain.uses)}; ${lands}` }
 }
-
-/** A share in tries of ten, with a decimal where it has one: 0.4 -> "4", 0.142 -> "1.4". */
-const ofTenText = (share: number) => String(Math.round(share * 100) / 10)
 
 function sayNewAnswer(chart: Chart, { end }: Extract<Gain, { of: 'new answer' }>): SaidGain {
   const { met, position, reaction } = end

@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
+import { wantEstimates } from '../../stores/wantEstimates'
 import ScenarioFields from './ScenarioFields.vue'
 import KeptScenarios from './KeptScenarios.vue'
 import { t } from '../../words'
 
 /** All of the scenario, beside the screen whose figures follow it. */
 const emit = defineEmits<{ close: [] }>()
+/** Fetched where there is a club. */
+const WhoAgainst = defineAsyncComponent(() => import('../parts/club/WhoAgainst.vue'))
+const hasClub = wantEstimates() !== null
 </script>
 
 <template>
@@ -20,6 +25,7 @@ const emit = defineEmits<{ close: [] }>()
   >
     <KeptScenarios />
     <ScenarioFields />
+    <WhoAgainst v-if="hasClub" />
   </el-drawer>
 </template>
 

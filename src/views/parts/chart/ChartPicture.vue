@@ -16,7 +16,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { Chart } from 'vue-chartjs'
 import { useTheme } from '../../../stores/theme'
 import { drawingOf, readInk } from './drawing'
-import type { ChartData } from './picture'
+import { heightOf, type ChartData } from './picture'
 import { t } from '../../../words'
 
 ChartJs.register(
@@ -55,8 +55,7 @@ const rows = computed(() =>
     }),
   })),
 )
-/** Bars that go across need a line for each. */
-const height = computed(() => (props.data.isAcross ? 90 + 36 * props.data.labels.length : 240))
+const height = computed(() => heightOf(props.data))
 </script>
 
 <template>
@@ -68,7 +67,7 @@ const height = computed(() => (props.data.isAcross ? 90 + 36 * props.data.labels
     <el-button class="off-paper" link :aria-expanded="isTable" @click="isTable = !isTable">{{
       t('chart.asATable')
     }}</el-button>
-    <div class="table" :class="{ 'readers-only': !isTable }">
+    <div :class="isTable ? 'table' : 'readers-only'" :tabindex="isTable ? 0 : undefined">
       <table>
         <caption class="readers-only">
           {{
@@ -127,7 +126,16 @@ td {
     break-inside: avoid;
   }
 
-  .table.readers-only {
+  .canvas {
+    height: auto;
+  }
+
+  .canvas :deep(canvas) {
+    max-width: 100%;
+    height: auto !important;
+  }
+
+  div.readers-only {
     position: static;
     width: auto;
     height: auto;

@@ -16,6 +16,10 @@ export interface Series {
   isOver?: boolean
 }
 
+/** Pixels of a picture: bars that go across need a line for each. */
+export const heightOf = ({ isAcross, labels }: Pick<ChartData, 'isAcross' | 'labels'>): number =>
+  isAcross ? 90 + 36 * labels.length : 240
+
 /** What is drawn, in words and figures only: colours are tokens. */
 export interface ChartData {
   kind: 'bars' | 'lines'

@@ -1,10 +1,19 @@
 import { timeText } from '../../../stores/settings'
+import { whoPlays } from '../../../stores/estimates'
 import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { keptNow } from '../../../core/game/keptScenarios'
 import { scenarioOf } from '../../../core/game/scenario'
 import { t } from '../../../words'
+
+/** "Ada against Ben", where somebody is named. */
+function whoAgainst(): string[] {
+  if (!whoPlays.value) return []
+  const { us, them } = whoPlays.value
+  const somebody = t('print.somebody')
+  return [t('print.usAgainstThem', { us: us || somebody, them: them || somebody })]
+}
 
 const goalOf = (chart: Chart, goal: readonly string[]) =>
   goal.length
@@ -18,6 +27,7 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
   const kept = keptNow(chart)
   return [
     chart.title,
+    ...whoAgainst(),
     ...(kept ? [kept.name] : []),
     t('common.fromFrom', { from: lookUp(chart.positions, start)?.name ?? '' }),
     ...goalOf(chart, goal),
@@ -35,6 +45,7 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
 export function scenarioShort(chart: Chart, isFlipped: boolean): { name: string; says: string } {
   const { start, goal, seconds, sharpness, objective, rules, probe } = scenarioOf(chart)
   const says = [
+    ...whoAgainst(),
     lookUp(chart.positions, start)?.name ?? '',
     ...goalOf(chart, goal),
     seconds === null ? t('print.noClock') : timeText(seconds),

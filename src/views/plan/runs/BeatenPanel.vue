@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { present, sure } from '../../../core/sure'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { costText, hundred } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
 import { isPlaced, keyOfWay, type Blow } from '../../../core/questions/beat'
@@ -9,6 +9,7 @@ import { sayBeaten, whereMet, whereSeen } from '../../../core/say/beaten'
 import { cueName } from '../../../core/say/seen'
 import { useCharts } from '../../../stores/charts'
 import { useQuestion } from '../../../stores/questions'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData } from '../../parts/chart/picture'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { t } from '../../../words/runs'
@@ -17,7 +18,6 @@ import { t } from '../../../words/runs'
  * The defender's cheapest way through the plan, in a few sentences, and what would cost them most; anew after each
  * repair.
  */
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const chart = computed(() => present(charts.chart))
 const { answer, progress, cancel } = useQuestion(() => ({ of: 'beaten' as const }))
@@ -104,7 +104,7 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
         />
       </li>
     </ol>
-    <ChartPicture v-if="fall" :title="t('runs.howItFalls')" :data="fall" :say="hundred" />
+    <LateChart v-if="fall" :title="t('runs.howItFalls')" :data="fall" :say="hundred" />
     <p v-if="repair && progress === null" class="off-paper">
       <RouterLink :to="repair" class="button primary">{{ t('runs.repairItOnTheWorksheet') }}</RouterLink>
       <span class="muted small">&nbsp;{{ t('runs.thenComeBackItIsWorked') }}</span>

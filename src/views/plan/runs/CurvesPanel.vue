@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { stretchesOf, type CurvePoint } from '../../../core/questions/curves'
 import { hundred, signed } from '../../../core/say/figureText'
@@ -10,11 +10,11 @@ import { played } from '../../../stores/estimates'
 import { useQuestion } from '../../../stores/questions'
 import { timeText } from '../../../stores/settings'
 import PrintButton from '../../parts/print/PrintButton.vue'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData, Series, Token } from '../../parts/chart/picture'
 import { t } from '../../../words/runs'
 
 /** What the start is worth under other clocks, readers and rules, and what drilling would bring, as pictures. */
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const chart = computed(() => present(charts.chart))
 const { answer: curves, progress } = useQuestion(() => ({ of: 'curves' as const }))
@@ -90,10 +90,10 @@ const drills = computed((): ChartData | null => {
       {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
     </p>
     <div class="pictures">
-      <ChartPicture v-if="clock" :title="t('runs.worthByTheClock')" :data="clock" :say="hundred" />
-      <ChartPicture v-if="reads" :title="t('runs.worthByHowWellTheySee')" :data="reads" :say="hundred" />
-      <ChartPicture v-if="rules" :title="t('runs.worthByRules')" :data="rules" :say="hundred" />
-      <ChartPicture v-if="drills" :title="t('runs.whatDrillingBrings')" :data="drills" :say="signed" />
+      <LateChart v-if="clock" :title="t('runs.worthByTheClock')" :data="clock" :say="hundred" />
+      <LateChart v-if="reads" :title="t('runs.worthByHowWellTheySee')" :data="reads" :say="hundred" />
+      <LateChart v-if="rules" :title="t('runs.worthByRules')" :data="rules" :say="hundred" />
+      <LateChart v-if="drills" :title="t('runs.whatDrillingBrings')" :data="drills" :say="signed" />
     </div>
   </section>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { talliedOf } from '../../../core/insight/tallied'
 import { hundred } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData } from '../../parts/chart/picture'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import RoundSheet from './RoundSheet.vue'
@@ -13,7 +14,6 @@ import { t } from '../../../words/runs'
 
 /** Positional rounds, a card each: read out, tallied on the mat, printed four to a page. */
 const charts = useCharts()
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 /** So many have room in the picture. */
 const MOST = 12
 /** Half as wide as a mark is drawn, as a share. */
@@ -62,13 +62,7 @@ const cards = computed(() => present(charts.chart).cards ?? [])
         ></I18nT
       >
     </p>
-    <ChartPicture
-      v-if="tallies"
-      class="tallies"
-      :title="t('runs.talliesAgainstGuesses')"
-      :data="tallies"
-      :say="hundred"
-    />
+    <LateChart v-if="tallies" class="tallies" :title="t('runs.talliesAgainstGuesses')" :data="tallies" :say="hundred" />
     <div class="cards"><RoundSheet v-for="card in cards" :key="card.id" :card="card" /></div>
   </section>
 </template>

@@ -3,7 +3,7 @@ import { ArrowUp } from '@element-plus/icons-vue'
 import IconButton from '../../../components/IconButton.vue'
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { hundred } from '../../../core/say/figureText'
 import InlineText from '../../../components/InlineText.vue'
 import { setField } from '../../../core/chart/edits/fields'
@@ -16,6 +16,7 @@ import { compareRuns, sayDifferences } from '../../../core/limbScore/compareRuns
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData } from '../../parts/chart/picture'
 import PaperCautions from '../../parts/print/PaperCautions.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
@@ -23,7 +24,6 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { t } from '../../../words/runs'
 
 /** The chart's runs, two or three side by side in one scenario, and what sets them apart in words. */
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
@@ -130,7 +130,7 @@ const cautioned = computed(() =>
     </ul>
     <div class="sheet prints-wide">
       <p v-if="differences.length" class="said">{{ differences.join(' ') }}</p>
-      <ChartPicture v-if="lines" :title="t('runs.worthAsTheyGo')" :data="lines" :say="hundred" />
+      <LateChart v-if="compared.length > 1" :title="t('runs.worthAsTheyGo')" :data="lines" :say="hundred" />
       <div class="columns" :style="{ '--side-by-side': compared.length }">
         <article v-for="(one, i) in compared" :key="one.run.id" class="panel">
           <h2>

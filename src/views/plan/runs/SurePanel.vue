@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { hundred } from '../../../core/say/figureText'
 import { sayCloseAt, sayRange } from '../../../core/say/range'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData } from '../../parts/chart/picture'
 import { useRange } from '../../../stores/range'
 import { t } from '../../../words/runs'
@@ -13,7 +14,6 @@ import { t } from '../../../words/runs'
 const charts = useCharts()
 const store = useRange()
 const figures = useFigures()
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 /** Half as wide as the mark of today's figure is drawn, in worth. */
 const MARK = 0.003
 /** The range as a strip, with today's figure on it. */
@@ -75,10 +75,10 @@ const ties = computed((): ChartData | null => {
     </el-button>
     <template v-else>
       <p class="says">{{ sayRange(store.range, hundred).join(' ') }}</p>
-      <ChartPicture v-if="strip" :title="t('runs.theRange')" :data="strip" :say="hundred" />
+      <LateChart v-if="strip" :title="t('runs.theRange')" :data="strip" :say="hundred" />
       <template v-if="store.range.close.length">
         <h3>{{ t('runs.tooCloseToCall') }}</h3>
-        <ChartPicture v-if="ties" :title="t('runs.whatIsBestInTheSamples')" :data="ties" :say="hundred" />
+        <LateChart v-if="ties" :title="t('runs.whatIsBestInTheSamples')" :data="ties" :say="hundred" />
         <ul>
           <li v-for="close in store.range.close" :key="close.position">
             <RouterLink :to="`/worksheet/${close.position}`">{{ sayCloseAt(charts.chart!, close) }}</RouterLink>

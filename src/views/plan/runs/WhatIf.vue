@@ -2,7 +2,7 @@
 import PickList from '../../../components/PickList.vue'
 import { valueOf } from '../../../components/events'
 import { present } from '../../../core/sure'
-import { computed, defineAsyncComponent, reactive, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { clockRefusal, finer, hundred, onceIn, readClock } from '../../../core/say/figureText'
 import { timeText } from '../../../stores/settings'
 import SteadyInput from '../../../components/SteadyInput.vue'
@@ -21,6 +21,7 @@ import type { Ifs } from '../../../core/questions/whatIf'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData } from '../../parts/chart/picture'
 import CommitPanel from './CommitPanel.vue'
 import DependsOn from './DependsOn.vue'
@@ -33,7 +34,6 @@ import { t } from '../../../words/runs'
 /**
  * What would come of it if something were otherwise, without changing the chart; and what the start depends on most.
  */
-const ChartPicture = defineAsyncComponent(() => import('../../parts/chart/ChartPicture.vue'))
 const charts = useCharts()
 const figures = useFigures()
 const chart = computed(() => present(charts.chart))
@@ -250,7 +250,7 @@ const clear = () => Object.assign(asked, nothingAsked())
       <p class="said" :data-tip="t('runs.insteadOf', { then: finer(answer.then), now: finer(answer.now) })">
         {{ sentences.join(' ') }}
       </p>
-      <ChartPicture v-if="beforeAfter" :title="t('common.whatIf')" :data="beforeAfter" :say="hundred" />
+      <LateChart v-if="beforeAfter" :title="t('common.whatIf')" :data="beforeAfter" :say="hundred" />
       <ul v-if="answer.changes.length" :aria-label="t('count.change', answer.changes.length)">
         <li v-for="change in answer.changes.slice(0, 8)" :key="change.position">
           <RouterLink :to="`/worksheet/${change.position}`">{{ sayChange(chart, change) }}</RouterLink>

@@ -12,6 +12,7 @@ import { AGE_BANDS, EXPERIENCE, isLongGone, isMinor, type ClubPerson } from '../
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
+import TraitFields from './TraitFields.vue'
 import { t, type TrainKey } from '../../../words/train'
 
 /** Somebody of the club. All but the name is optional. */
@@ -151,6 +152,7 @@ async function remove() {
     >
     <p v-if="isLongGone(person, today)" class="gone">{{ t('train.notHereForAYear') }}</p>
     <p v-if="isMinor(person)" class="small muted">{{ t('train.aboutMinors') }}</p>
+    <TraitFields :person="person" @change="(traits) => set('traits', traits)" />
     <NotesField :value="person.notes" @change="(notes) => set('notes', notes || undefined)" />
     <el-popconfirm
       :title="t('train.theLogKeepsSomeone')"

@@ -1,0 +1,20 @@
+import { useStorage } from '@vueuse/core'
+import { athleteOf } from '../core/club/athlete'
+import type { ClubPerson } from '../core/club/person'
+import type { Match } from '../core/match/adjust'
+
+/** Who against whom, as this browser has chosen it; empty: nobody in particular. It is in no file. */
+export const chosen = useStorage('ataque-against', { us: '', them: '' })
+
+/** The people of a match-up, of those who are in the club. */
+export function matchIn(people: readonly ClubPerson[]): { us: ClubPerson | undefined; them: ClubPerson | undefined } {
+  const { us, them } = chosen.value
+  const named = (id: string) => people.find((one) => one.id === id)
+  return { us: named(us), them: named(them) }
+}
+
+/** The match-up as the numbers need it. */
+export function athletesIn(people: readonly ClubPerson[]): Pick<Match, 'us' | 'them'> {
+  const { us, them } = matchIn(people)
+  return { us: us ? athleteOf(us, people) : null, them: them ? athleteOf(them, people) : null }
+}

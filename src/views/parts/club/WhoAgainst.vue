@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import PickList from '../../../components/PickList.vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { ofTen } from '../../../core/say/ofTen'
+import { useCharts } from '../../../stores/charts'
+import { useAgainst } from './against'
+import { t } from '../../../words/learn'
+
+/** Who against whom: all figures follow; and what that changes of the moves, in words. Only where there is a club. */
+const charts = useCharts()
+const { people, match, changes, set } = useAgainst()
+const options = computed(() => [
+  { value: '', label: t('learn.nobodyInParticular') },
+  ...people.value.map(({ id, name }) => ({ value: id, label: name })),
+])
+const SIDES = [
+  { side: 'us', label: t('learn.us') },
+  { side: 'them', label: t('learn.them') },
+] as const
+/** So many of each have room. */
+const MOST = 6
+const moves = computed(() =>
+  (changes.value?.moves ?? []).slice(0, MOST).map(({ move, before, after, says }) => ({
+    key: move,
+    head: t('learn.landsNow', {
+      move: lookUp(charts.chart?.moves, move)?.name ?? move,
+      before: ofTen(before),
+      after: ofTen(after),
+    }),
+    says,
+  })),
+)
+const reactions = computed(() =>
+  (changes.value?.reactions ?? []).slice(0, MOST).map(({ reaction, isMore, says }) => {
+    const name = lookUp(charts.chart?.reactions, reaction)?.name ?? reaction
+    return { key: reaction, head: t(isMore ? 'learn.theyDoMore' : 'learn.theyDoLess', { reaction: name }), says }
+  }),
+)
+</script>
+
+<template>
+  <section v-if="people.length" :aria-label="t('learn.whoAgainstWhom')">
+    <h3>{{ t('learn.whoAgainstWhom') }}</h3>
+    <label v-for="{ side, label } in SIDES" :key="side">
+      <span class="label">{{ label }}</span>
+      <PickList
+        :value="match[side]?.id ?? ''"
+        :options="options"
+        :aria-label="label"
+        @change="(id: string) => set(side, id)"
+      />
+    </label>
+    <template v-if="changes">
+      <p v-if="!moves.length && !reactions.length" class="muted small">{{ t('learn.theyChangeNothing') }}</p>
+      <ul v-else class="small" :aria-label="t('learn.whatTheyChange')">
+        <li v-for="{ key, head, says } in [...moves, ...reactions]" :key="key">
+          {{ head }} <span v-for="line in says" :key="line" class="muted">{{ line }}. </span>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section,
+label {
+  display: grid;
+  gap: var(--space-8);
+}
+
+section {
+  padding-top: var(--space-12);
+  border-top: 1px solid var(--line);
+}
+</style>
