@@ -109,7 +109,10 @@ test('a run begins as the plan goes on, and is led another way', async ({ page }
 test('the words of the limbs follow the roll, the side and the school', async ({ page }) => {
   await openScore(page, 'Both arms by the legs, with the roll')
   await expect(line(page, 'Our right leg')).toContainText('top')
-  await page.getByRole('button', { name: /Roll with the bridge/ }).first().click()
+  await page
+    .getByRole('button', { name: /Roll with the bridge/ })
+    .first()
+    .click()
   await expect(line(page, 'Our right leg')).toContainText('bottom')
   await mirror(page)
   await expect(page.getByRole('button', { name: 'Left leg over their left arm' }).first()).toBeVisible()

@@ -127,11 +127,11 @@ td {
   }
 
   .canvas {
-    height: auto;
+    max-width: 100%;
   }
 
   .canvas :deep(canvas) {
-    max-width: 100%;
+    max-width: 98%;
     height: auto !important;
   }
 
@@ -139,8 +139,10 @@ td {
     position: static;
     width: auto;
     height: auto;
+    margin: 0;
     clip-path: none;
     overflow: visible;
+    white-space: normal;
   }
 }
 </style>
