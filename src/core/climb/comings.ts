@@ -1,7 +1,7 @@
 import { moveId } from '../game/describe'
 import { NONE, TERMINAL, TERMINALS, type Game } from '../game/game'
 import type { MoveId, PositionId } from '../chart/ids'
-import { firstComing, occupancyOf, type FirstComing } from '../solve/occupancy'
+import { firstComing, keptOccupancyOf, type FirstComing } from '../solve/occupancy'
 import type { Solution } from '../solve/solution'
 import { sure } from '../sure'
 
@@ -27,8 +27,19 @@ const LEAST_VISITS = 0.02
  * have kept every second.
  */
 export function comingsOf(solution: Solution): Comings {
+  const before = known.get(solution)
+  if (before) return before
+  const comings = found(solution)
+  known.set(solution, comings)
+  return comings
+}
+
+/** A plan is looked at again and again: each is followed once. */
+const known = new WeakMap<Solution, Comings>()
+
+function found(solution: Solution): Comings {
   const { game } = solution
-  const occupancy = occupancyOf(solution)
+  const occupancy = keptOccupancyOf(solution)
   const placeOf = positionsByState(game)
   const visits = new Float64Array(game.meaning.index.positions.length)
   placeOf.forEach((p, state) => {

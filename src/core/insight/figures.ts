@@ -7,7 +7,7 @@ import { inFull, isProbe, moveId, reactionId, statesSeen } from '../game/describ
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
-import { occupancyOf, type Occupancy } from '../solve/occupancy'
+import { keptOccupancyOf, type Occupancy } from '../solve/occupancy'
 import { fullClock, type Solution } from '../solve/solution'
 import { sightsOf } from '../solve/sights'
 import { solve } from '../solve/solve'
@@ -160,7 +160,7 @@ export interface Worths {
 
 function gather(solution: Solution): Figures {
   const { game, values, bounds } = solution
-  const occupancy = occupancyOf(solution)
+  const occupancy = keptOccupancyOf(solution)
   const { index } = game.meaning
   const uses = usesByMove(game, occupancy)
   const positionVisits = visitsByPosition(game, occupancy)

@@ -41,6 +41,17 @@ export function occupancyOf(solution: Solution): Occupancy {
   return pass.result
 }
 
+const kept = new WeakMap<Solution, Occupancy>()
+
+/** The occupancy of a solution that stays as it is, as of the figures on the screen: followed once. */
+export function keptOccupancyOf(solution: Solution): Occupancy {
+  const before = kept.get(solution)
+  if (before) return before
+  const occupancy = occupancyOf(solution)
+  kept.set(solution, occupancy)
+  return occupancy
+}
+
 /** That an exchange comes somewhere: the chance that it does, and the mean second of the first time. */
 export interface FirstComing {
   chance: number
