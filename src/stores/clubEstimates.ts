@@ -2,7 +2,7 @@ import dayjs from 'dayjs'
 import { watch } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import type { Club } from '../core/club/clubKind'
-import { withoutTaken } from '../core/club/tallies'
+import { matchUp, triesOf } from '../core/club/matchUp'
 import { adjusted } from '../core/match/adjust'
 import { athletesIn, matchIn } from './against'
 import { logged, played, whoPlays } from './estimates'
@@ -23,15 +23,17 @@ export function useClubEstimates(club: () => Club | null): void {
       whoPlays.value = us || them ? { us: names.us?.name ?? '', them: names.them?.name ?? '' } : null
       logged.value = null
       if (!tries.length && !us && !them) return void (played.value = (chart) => chart)
-      const of = (chart: string) => tries.filter((one) => one.chart === undefined || one.chart === chart)
-      if (tries.length) logged.value = { club: club()?.title ?? '', of: (chart) => of(chart).filter(counts).length }
+      if (tries.length) {
+        const of = (chart: string) => triesOf({ tries }, chart).filter(counts).length
+        logged.value = { club: club()?.title ?? '', of }
+      }
       const known = new WeakMap<Chart, Chart>()
       played.value = (chart) => {
         const before = known.get(chart)
         if (before) return before
         const now = dayjs().format('YYYY-MM-DD')
-        const some = of(chart.id)
-        const after = adjusted(withoutTaken(chart, some), { us, them, log: { tries: some, now } })
+        const { chart: own, match } = matchUp(chart, { tries }, { us, them }, now)
+        const after = adjusted(own, match)
         known.set(chart, after)
         return after
       }

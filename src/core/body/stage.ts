@@ -1,7 +1,8 @@
 import type { Limb, Person } from '../chart/words'
 import { JOINTS, pointOf, type Blend, type Joint, type Skeleton } from './skeleton'
 import type { View } from './pairs'
-import type { Vector } from './vector'
+import { rowOf } from '../limbScore/rows'
+import { cross, dot, minus, plus, unit, type Vector } from './vector'
 
 export type Flat = readonly [x: number, y: number]
 
@@ -44,6 +45,8 @@ const DRAWN: readonly (readonly [from: Joint, to: Joint, thick: number, limb: st
 /** A hand and a foot are so long and thick beyond their bone. */
 const ENDS: Record<string, readonly [long: number, thick: number]> = { hand: [4, 9], foot: [12, 8] }
 const [HEAD, TRUNK] = [21, 16]
+/** The nose is so far from the middle of the head. */
+const NOSE = 12
 
 /** Two bodies as strokes, seen from a fixed view, with the nearer over the farther. */
 export function strokesOf(
@@ -64,7 +67,8 @@ export function strokesOf(
     const [x, y] = look(point)
     return [WIDTH / 2 + (x - (left + right) / 2) * scale, HEIGHT / 2 + (y - (top + bottom) / 2) * scale]
   }
-  const isMoving = (by: Person, limb: string) => moving.some((one) => one.by === by && limbOf(one.limb) === limb)
+  const isMoving = (by: Person, limb: string) =>
+    moving.some((one) => one.by === by && rowOf(by, one.limb).limb === limb)
   const parts = (['ours', 'theirs'] as const).flatMap((by) => partsOf(bodies[by]).map((part) => ({ ...part, by })))
   const strokes = parts
     .sort((a, b) => look(b.middle)[2] - look(a.middle)[2])
@@ -114,7 +118,7 @@ function partsOf(body: Skeleton): Part[] {
     const end = ENDS[kind]
     const bone: Part = { key: to, kind: 'bone', points: [a, b], thick, middle: middleOf(body, [from, to]), limb }
     if (!end) return [bone]
-    const tip = beyond(a, b, end[0], kind === 'foot' ? toes(body, limb) : undefined)
+    const tip = plus(b, unit(kind === 'foot' ? toes(body, limb) : minus(b, a)), end[0])
     return [bone, { key: `${to}-end`, kind: 'bone', points: [b, tip], thick: end[1], middle: tip, limb }]
   })
   return [
@@ -132,47 +136,27 @@ function partsOf(body: Skeleton): Part[] {
   ]
 }
 
-/** A point so far beyond the end of a bone, in its direction or in another. */
-function beyond(a: Vector, b: Vector, by: number, way?: Vector): Vector {
-  const [dx, dy, dz] = way ?? [b[0] - a[0], b[1] - a[1], b[2] - a[2]]
-  const size = Math.hypot(dx, dy, dz) || 1
-  return [b[0] + (dx / size) * by, b[1] + (dy / size) * by, b[2] + (dz / size) * by]
-}
-
 /** Toes point where the chest looks, less the part of that along the shin. */
 function toes(body: Skeleton, limb: string): Vector {
   const side = limb.startsWith('left') ? 'left' : 'right'
-  const [knee, foot] = [body[`${side}-knee`], body[`${side}-foot`]]
+  const foot = body[`${side}-foot`]
+  const shin = unit(minus(foot, body[`${side}-knee`]))
   const front = frontOf(body)
-  const shin: Vector = [foot[0] - knee[0], foot[1] - knee[1], foot[2] - knee[2]]
-  const size = shin[0] ** 2 + shin[1] ** 2 + shin[2] ** 2 || 1
-  const part = (front[0] * shin[0] + front[1] * shin[1] + front[2] * shin[2]) / size
-  const across: Vector = [front[0] - part * shin[0], front[1] - part * shin[1], front[2] - part * shin[2]]
-  return foot[2] < 8 && across[2] < -0.3 ? [across[0], across[1], 0] : across
+  const across = plus(front, shin, -dot(front, shin))
+  return foot[2] < FLAT && across[2] < -0.3 ? [across[0], across[1], 0] : across
 }
+
+/** The sole of a foot that is so low is on the mat. */
+const FLAT = 8
 
 /** The way the chest looks. */
 function frontOf(body: Skeleton): Vector {
-  const neck = middleOf(body, ['left-shoulder', 'right-shoulder'])
-  const hips = middleOf(body, ['left-hip', 'right-hip'])
-  const [ux, uy, uz] = [neck[0] - hips[0], neck[1] - hips[1], neck[2] - hips[2]]
-  const [l, r] = [body['left-shoulder'], body['right-shoulder']]
-  const [lx, ly, lz] = [l[0] - r[0], l[1] - r[1], l[2] - r[2]]
-  const front: Vector = [ly * uz - lz * uy, lz * ux - lx * uz, lx * uy - ly * ux]
-  const size = Math.hypot(...front) || 1
-  return [front[0] / size, front[1] / size, front[2] / size]
+  const up = minus(middleOf(body, ['left-shoulder', 'right-shoulder']), middleOf(body, ['left-hip', 'right-hip']))
+  return unit(cross(minus(body['left-shoulder'], body['right-shoulder']), up))
 }
 
 /** A small mark on the head that shows where it looks. */
 function noseOf(body: Skeleton): Part {
-  const [x, y, z] = frontOf(body)
-  const tip: Vector = [body.head[0] + x * 12, body.head[1] + y * 12, body.head[2] + z * 12]
+  const tip = plus(body.head, frontOf(body), NOSE)
   return { key: 'nose', kind: 'nose', points: [tip], thick: 6, middle: tip }
-}
-
-/** The limb that a part is of: the left hand to the left arm. */
-function limbOf(limb: Limb): string {
-  const [side, part = ''] = limb.split('-')
-  if (part === '') return limb
-  return `${side}-${['hand', 'elbow', 'shoulder'].includes(part) ? 'arm' : 'leg'}`
 }

@@ -27,6 +27,13 @@ interface Drawn {
   measure: Measure
 }
 
+/** A ribbon as straight pieces. */
+interface Line {
+  ribbon: PlacedRibbon
+  points: readonly Point[]
+  bounds: Box
+}
+
 /** Above and below the line of a text, and air at its sides, in pixels. */
 const [ABOVE, BELOW, AIR] = [11, 9, 4]
 /** Room for the worth above a ledge and the name under a bar; and left of the axis there is no text. */
@@ -43,10 +50,14 @@ const LEADS = [26, 42, 58, 76, 94, 112]
  * alone is tried.
  */
 export function labelsOf(drawn: Drawn): Label[] {
+  const lines = drawn.lines.map((ribbon): Line => {
+    const points = lineOf(ribbon.curve, 30)
+    return { ribbon, points, bounds: boundsOf(points) }
+  })
   let order = drawn.ribbons.toSorted((a, b) => weightOf(b.of) - weightOf(a.of))
   let best: { labels: Label[]; named: number } | undefined
   for (let i = 0; i < ATTEMPTS; i++) {
-    const labels = inTurn(drawn, order)
+    const labels = inTurn(drawn, lines, order)
     const isNamed = (one: PlacedRibbon) => labels.some(({ ribbon, text }) => ribbon === one && /\p{L}/u.test(text))
     const named = order.filter(isNamed).reduce((sum, { of }) => sum + weightOf(of), 0)
     if (!best || named > best.named) best = { labels, named }
@@ -61,20 +72,17 @@ export function labelsOf(drawn: Drawn): Label[] {
 const ATTEMPTS = 8
 
 /** Texts in a given order, each in the best place that is left. */
-function inTurn({ picture, lines, says, measure }: Drawn, order: readonly PlacedRibbon[]): Label[] {
+function inTurn({ picture, says, measure }: Drawn, lines: readonly Line[], order: readonly PlacedRibbon[]): Label[] {
   const taken = new Boxes()
   for (const { x, y, width, height } of picture.ledges) taken.add([x, y - WORTH, x + width, y + height])
   for (const { x, y } of picture.bars) taken.add([x, y - 4, picture.width, y + BAR])
-  const drawn = lines.map((ribbon) => {
-    const line = lineOf(ribbon.curve, 30)
-    return { ribbon, line, bounds: boundsOf(line) }
-  })
   const leads: Point[][] = []
   const labels: Label[] = []
   for (const ribbon of order) {
     const crosses = (box: Box, isOn: boolean) =>
-      drawn.some((one) => !(isOn && one.ribbon === ribbon) && doMeet(one.bounds, box) && goesThrough(one.line, box)) ||
-      leads.some((lead) => goesThrough(lead, box))
+      lines.some(
+        (one) => !(isOn && one.ribbon === ribbon) && doMeet(one.bounds, box) && goesThrough(one.points, box),
+      ) || leads.some((lead) => goesThrough(lead, box))
     const label = labelOf(ribbon, says(ribbon), { measure, places: placesOf(ribbon), isFree })
     if (label) {
       labels.push(label)

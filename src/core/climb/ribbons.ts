@@ -50,9 +50,14 @@ export const weightOf = (of: Of) => ('net' in of ? Math.abs(of.cost) * TRIES_A_C
 /** Where there are too many crossings: the lightest ribbon that crosses another. */
 function leastCrossing(ribbons: readonly PlacedRibbon[]): Of | undefined {
   const lines = ribbons.map(({ curve }) => lineOf(curve, FINE))
-  const counts = lines.map((line, i) =>
-    lines.reduce((sum, other, j) => (i === j ? sum : sum + crossingsOf(line, other)), 0),
-  )
+  const counts = lines.map(() => 0)
+  lines.forEach((line, i) => {
+    for (let j = i + 1; j < lines.length; j++) {
+      const crossings = crossingsOf(line, sure(lines[j]))
+      counts[i] = sure(counts[i]) + crossings
+      counts[j] = sure(counts[j]) + crossings
+    }
+  })
   if (counts.reduce((sum, one) => sum + one, 0) <= 2 * MOST_CROSSINGS) return undefined
   return ribbons.filter((_, i) => sure(counts[i]) > 0).sort((a, b) => weightOf(a.of) - weightOf(b.of))[0]?.of
 }
@@ -186,8 +191,10 @@ function orderSides(all: readonly End[], ledges: readonly PlacedLedge[]): void {
     spread(here, ledge, side)
   }
   const lineAt = ({ ribbon: { from, to } }: End) => (to ? lineOf(curveOf(from, to)) : [])
+  const lines = new Map(all.map((end) => [end, lineAt(end)]))
+  /** How often these cross any; only they have moved since. */
   const crossed = (ones: readonly End[]) => {
-    const lines = new Map(all.map((end) => [end, lineAt(end)]))
+    for (const one of ones) lines.set(one, lineAt(one))
     return ones.reduce(
       (sum, one) =>
         sum + all.reduce((more, other) => more + crossingsOf(sure(lines.get(one)), sure(lines.get(other))), 0),

@@ -31,7 +31,7 @@ export function adjusted(chart: Chart, match: Match): Chart {
 }
 
 /** What a person's traits change, in log-odds, kept within what they may. */
-function fitOf(fits: readonly Fit[] = [], { us, them }: Match): number {
+export function fitOf(fits: readonly Fit[] = [], { us, them }: Pick<Match, 'us' | 'them'>): number {
   const sum = fits.reduce((all, { trait, of, per }) => all + per * ((of === 'ours' ? us : them)?.traits[trait] ?? 0), 0)
   return Math.min(MOST_FIT, Math.max(-MOST_FIT, sum))
 }

@@ -1,8 +1,8 @@
 import type { Chart } from '../chart/chart'
-import type { Fit } from '../chart/fit'
+import { buildsOf, type Fit } from '../chart/fit'
 import type { MoveId, ReactionId } from '../chart/ids'
 import { isOwn, wholeOf } from '../chart/tries'
-import { adjusted, type Match } from './adjust'
+import { adjusted, fitOf, type Match } from './adjust'
 import { sharesOf } from './shares'
 
 /** What a match-up changes of a move: how often it lands, 0 to 1, and why, in the words of the chart. */
@@ -35,15 +35,11 @@ export function fittedBy(chart: Chart, match: Match): { moves: Fitted[]; reactio
     return [{ move: move.id, before, after, says: saidOf(move.fit, match) }]
   })
   const reactions = chart.reactions.flatMap((reaction): FittedReaction[] => {
-    const sum = sumOf(reaction.fit, match)
-    return sum === 0 ? [] : [{ reaction: reaction.id, isMore: sum > 0, says: saidOf(reaction.fit, match) }]
+    const by = fitOf(reaction.fit, match)
+    return by === 0 ? [] : [{ reaction: reaction.id, isMore: by > 0, says: saidOf(reaction.fit, match) }]
   })
   return { moves: moves.sort((a, b) => Math.abs(b.after - b.before) - Math.abs(a.after - a.before)), reactions }
 }
 
-const stepOf = ({ trait, of }: Fit, { us, them }: Match) => (of === 'ours' ? us : them)?.traits[trait] ?? 0
-const sumOf = (fits: readonly Fit[] = [], match: Match) =>
-  fits.reduce((sum, fit) => sum + fit.per * stepOf(fit, match), 0)
 /** What the chart says of builds that these two have. */
-const saidOf = (fits: readonly Fit[] = [], match: Match) =>
-  fits.flatMap((fit) => (fit.says && stepOf(fit, match) !== 0 ? [fit.says] : []))
+const saidOf = (fits: readonly Fit[] = [], match: Match) => buildsOf(fits.filter((fit) => fitOf([fit], match) !== 0))

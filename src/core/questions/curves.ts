@@ -1,12 +1,10 @@
 import type { Chart } from '../chart/chart'
 import { BUILT_IN_RULES } from '../chart/rules/builtInRules'
 import type { RuleSet } from '../chart/rules/ruleSet'
-import { setScenario } from '../game/edits/scenario'
-import { scenarioOf, type Scenario } from '../game/scenario'
+import { underRules, type Scenario } from '../game/scenario'
 import { bestIn } from '../insight/tried'
 import type { Job } from '../job'
 import { sure } from '../sure'
-import { copyOf } from '../typed'
 import { solved } from './solved'
 
 /** The start under one condition: what it is worth, and what is best there: a move's id, `wait`, or null. */
@@ -48,7 +46,7 @@ export function* worthCurves(chart: Chart, scenario: Scenario): Job<Curves> {
     yield ++done / all
   }
   for (const rules of sets) {
-    const worth = pointAt(chart, under(chart, scenario, rules), 0)[0]?.worth
+    const worth = pointAt(chart, { ...scenario, ...underRules(chart, rules?.id ?? null) }, 0)[0]?.worth
     if (worth !== undefined) curves.rules.push({ rules, worth })
     yield ++done / all
   }
@@ -60,14 +58,6 @@ function pointAt(chart: Chart, scenario: Scenario, at: number): CurvePoint[] {
   if (!solution) return []
   const { start } = solution.game
   return [{ at, worth: sure(solution.values[start]), best: bestIn(solution, start).best }]
-}
-
-/** The scenario as it would be under other rules. */
-function under(chart: Chart, scenario: Scenario, rules: RuleSet | null): Scenario {
-  const other = { ...chart, settings: copyOf(chart.settings ?? {}) }
-  setScenario(other, { rules: rules?.id ?? null })
-  const { start, goal, seconds, sharpness, objective } = scenario
-  return scenarioOf(other, { start, goal, seconds, sharpness, objective })
 }
 
 /** A stretch of a curve in which the same is best. */

@@ -1,5 +1,6 @@
 import dayjs from 'dayjs'
 import { computed } from 'vue'
+import { matchUp } from '../../../core/club/matchUp'
 import { fittedBy } from '../../../core/match/fitted'
 import { athletesIn, chosen, matchIn } from '../../../stores/against'
 import { useCharts } from '../../../stores/charts'
@@ -14,8 +15,9 @@ export function useAgainst() {
   const changes = computed(() => {
     const { chart } = charts
     if (!chart || (!match.value.us && !match.value.them)) return null
-    const tries = (clubs.club?.tries ?? []).filter((one) => one.chart === undefined || one.chart === chart.id)
-    return fittedBy(chart, { ...athletesIn(people.value), log: { tries, now: dayjs().format('YYYY-MM-DD') } })
+    const tries = clubs.club?.tries ?? []
+    const own = matchUp(chart, { tries }, athletesIn(people.value), dayjs().format('YYYY-MM-DD'))
+    return fittedBy(own.chart, own.match)
   })
   const set = (side: 'us' | 'them', id: string) => (chosen.value = { ...chosen.value, [side]: id })
   return { people, match, changes, set }

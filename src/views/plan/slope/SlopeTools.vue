@@ -5,6 +5,7 @@ import { useToolbar } from '../../../components/arrowKeys'
 import type { Focus } from '../../../core/slope/focus'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useIsNarrow } from '../../parts/layout/room'
+import SaveMenu from './SaveMenu.vue'
 import { useSlope } from './slope'
 import { t } from '../../../words/slope'
 
@@ -123,16 +124,7 @@ function choose(command: (typeof MENU)[number]['command']) {
     <el-button :aria-pressed="panel === 'detail'" :data-tip="t('slope.aboutItI')" @click="emit('panel', 'detail')">
       {{ t('slope.aboutIt') }}
     </el-button>
-    <el-dropdown trigger="click" @command="choose">
-      <el-button :aria-label="t('slope.saveOrPrintThePicture')">{{ t('slope.savePrint') }}</el-button>
-      <template #dropdown>
-        <el-dropdown-menu>
-          <el-dropdown-item v-for="one in MENU" :key="one.command" :command="one.command">{{
-            one.says
-          }}</el-dropdown-item>
-        </el-dropdown-menu>
-      </template>
-    </el-dropdown>
+    <SaveMenu :ways="MENU" @choose="choose" />
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 import PickList from '../../../../components/PickList.vue'
 import type { Option } from '../../../../components/options'
 import type { Chair } from '../../../../core/questions/climbs'
+import SaveMenu from '../SaveMenu.vue'
 import { t } from '../../../../words/slope'
 
 /** From which chair the plan is looked at, what is laid over it, and ways to save or print it. */
@@ -38,16 +39,7 @@ function choose(command: (typeof MENU)[number]['command']) {
         :aria-label="t('slope.laidOverIt')"
         @change="(what: string) => emit('over', what)"
       />
-      <el-dropdown trigger="click" @command="choose">
-        <el-button :aria-label="t('slope.saveOrPrintThePicture')">{{ t('slope.savePrint') }}</el-button>
-        <template #dropdown>
-          <el-dropdown-menu>
-            <el-dropdown-item v-for="one in MENU" :key="one.command" :command="one.command">{{
-              one.says
-            }}</el-dropdown-item>
-          </el-dropdown-menu>
-        </template>
-      </el-dropdown>
+      <SaveMenu :ways="MENU" @choose="choose" />
     </template>
   </div>
 </template>
