@@ -35,6 +35,23 @@ export function moreThan(other: Climb, position: string, value: number): number 
   return before === undefined ? undefined : value - before
 }
 
+/** Whether two climbs are of other worths or other tries; names do not matter. */
+export function isOtherThan(one: Climb, other: Climb): boolean {
+  const figuresOf = ({ ledges, moves, replies }: Climb) => [
+    ...ledges.map(({ position, value }) => [`ledge ${position}`, value] as const),
+    ...moves.map(({ key, per }) => [`move ${key}`, per] as const),
+    ...replies.map(({ key, cost }) => [`reply ${key}`, cost] as const),
+  ]
+  const before = new Map(figuresOf(other))
+  const now = figuresOf(one)
+  return (
+    now.length !== before.size || now.some(([key, figure]) => Math.abs(figure - (before.get(key) ?? Infinity)) > SAME)
+  )
+}
+
+/** Figures that differ by less are the same. */
+const SAME = 1e-9
+
 /** A picture on its way to another, 0 to 1: what both have moves, what is new is there at once. */
 export function onTheWay(from: ClimbPicture, to: ClimbPicture, part: number): ClimbPicture {
   if (part >= 1) return to

@@ -1,6 +1,6 @@
 import { climbOf } from '../../../src/core/climb/climb'
 import { comingsOf } from '../../../src/core/climb/comings'
-import { laidUnder, moreThan, onTheWay } from '../../../src/core/climb/over'
+import { isOtherThan, laidUnder, moreThan, onTheWay } from '../../../src/core/climb/over'
 import { placeClimb } from '../../../src/core/climb/place'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
@@ -52,4 +52,12 @@ test('a picture on its way is half between, and what is new is there at once', (
     expect(width).toBeCloseTo((was.width + will.width) / 2, 9)
     expect(curve[3][1]).toBeCloseTo((was.curve[3][1] + will.curve[3][1]) / 2, 9)
   }
+})
+
+test('a climb is another where a worth or a use is, and not where a name is', () => {
+  expect(isOtherThan(now, read)).toBe(true)
+  expect(isOtherThan(now, structuredClone(now))).toBe(false)
+  const renamed = { ...now, ledges: now.ledges.map((ledge) => ({ ...ledge, name: `${ledge.name}!` })) }
+  expect(isOtherThan(renamed, now)).toBe(false)
+  expect(isOtherThan({ ...now, moves: now.moves.slice(1) }, now)).toBe(true)
 })

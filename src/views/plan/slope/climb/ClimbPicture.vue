@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Climb } from '../../../../core/climb/climb'
-import type { Curve } from '../../../../core/climb/curve'
 import { labelsOf } from '../../../../core/climb/labels'
 import { moreThan } from '../../../../core/climb/over'
-import type { ClimbPicture, EndBar, PlacedLedge, PlacedRibbon } from '../../../../core/climb/picture'
-import { THEIR_ENDS } from '../../../../core/climb/theirs'
+import type { ClimbPicture, PlacedLedge, PlacedRibbon } from '../../../../core/climb/picture'
 import type { Chair } from '../../../../core/questions/climbs'
 import { hundred, signed } from '../../../../core/say/figureText'
 import { measureText } from '../measureText'
-import { badgeText, nameAt, ribbonSentence, ribbonText } from './climb'
+import ClimbEnds from './ClimbEnds.vue'
+import ClimbOutlines from './ClimbOutlines.vue'
+import { badgeText, nameAt, pathOf, ribbonSentence, ribbonText } from './climb'
 import { t } from '../../../../words/slope'
 
 /**
@@ -35,7 +35,6 @@ const emit = defineEmits<{ pick: [move: string | null]; point: [move: string | n
 
 const isOf = ({ of }: PlacedRibbon) => props.move === null || of.move === props.move
 const isFaint = (ribbon: PlacedRibbon) => !isOf(ribbon)
-const pathOf = ([a, b, c, d]: Curve) => `M${a.join(' ')}C${b.join(' ')} ${c.join(' ')} ${d.join(' ')}`
 /** Down for a fall, up for a step up. */
 function signOf({ kind, curve }: PlacedRibbon) {
   const [x, y] = curve[3]
@@ -64,19 +63,7 @@ function changeOf({ position, value }: PlacedLedge) {
   if (more === undefined || Math.abs(more) < LEAST_CHANGE) return undefined
   return props.isOfBefore ? more : -more
 }
-/** Ledges to which only that comes which is laid over it. */
-const onlyThere = computed(
-  () =>
-    props.outlines?.ledges.filter(
-      ({ position }) => !props.picture.ledges.some((ledge) => ledge.position === position),
-    ) ?? [],
-)
 const LEAST_CHANGE = 0.0005
-function nameOfBar({ key, name, isTheirs }: EndBar) {
-  if (props.chair === 'theirs') return key === THEIR_ENDS[1] ? t('slope.theyEndAhead') : THEIRS[Number(isTheirs)]
-  return name || (isTheirs ? t('slope.theyFinish') : t('slope.otherFinishes'))
-}
-const THEIRS = [t('slope.theyFinish'), t('slope.weFinish')]
 const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? null : of.move)
 </script>
 
@@ -102,19 +89,7 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
         <text x="40" :y="picture.scale.y(worth) + 4">{{ hundred(worth) }}</text>
       </g>
     </g>
-    <g v-if="outlines && !isMoving" class="outlines" aria-hidden="true">
-      <template v-for="{ key, curve, width } in outlines.ribbons" :key="key">
-        <path class="rim" :d="pathOf(curve)" :stroke-width="width + 2" />
-        <path class="hollow" :d="pathOf(curve)" :stroke-width="width" />
-      </template>
-      <rect
-        v-for="{ position, x, y, width, height } in outlines.ledges"
-        :key="position"
-        v-bind="{ x, y, width, height }"
-        rx="6"
-      />
-      <text v-for="{ position, name, x, y } in onlyThere" :key="position" :x="x + 10" :y="y + 19">{{ name }}</text>
-    </g>
+    <ClimbOutlines v-if="outlines && !isMoving" v-bind="{ picture, outlines }" />
     <g
       v-for="ribbon in ribbons"
       :key="ribbon.key"
@@ -136,13 +111,7 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
       <circle v-if="'beside' in ribbon.of" class="beside" :cx="ribbon.curve[3][0]" :cy="ribbon.curve[3][1]" r="4" />
       <path class="reach" :d="pathOf(ribbon.curve)" />
     </g>
-    <g v-for="bar in picture.bars" :key="bar.key" class="end" :class="{ theirs: bar.isTheirs }">
-      <rect :x="bar.x" :y="bar.y" :width="bar.length" height="10" rx="3" />
-      <text :x="bar.x" :y="bar.y + 24">
-        {{ nameOfBar(bar) }}
-        <tspan class="number">{{ hundred(bar.per / 100) }}</tspan>
-      </text>
-    </g>
+    <ClimbEnds :bars="picture.bars" :chair="chair" />
     <g v-for="ledge in picture.ledges" :key="ledge.position" class="ledge" :class="{ theirs: ledge.isTheirs }">
       <rect :x="ledge.x" :y="ledge.y" :width="ledge.width" :height="ledge.height" rx="6" />
       <text v-for="(line, i) in ledge.lines" :key="i" :x="ledge.x + 10" :y="ledge.y + 19 + 18 * i">{{ line }}</text>
@@ -168,33 +137,6 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 .climb {
   display: block;
   font: var(--weight-strong) var(--type-body) / 1 var(--label);
-}
-
-.outlines {
-  pointer-events: none;
-}
-
-.outlines rect,
-.rim,
-.hollow {
-  fill: none;
-}
-
-.outlines rect {
-  stroke: var(--muted);
-  stroke-dasharray: 4 3;
-}
-
-.outlines text {
-  fill: var(--muted);
-}
-
-.rim {
-  stroke: var(--muted);
-}
-
-.hollow {
-  stroke: var(--paper);
 }
 
 .axis line {
@@ -314,32 +256,6 @@ const pick = ({ of }: PlacedRibbon) => emit('pick', of.move === props.pressed ? 
 .ledge .begins {
   fill: var(--ours);
   font-size: var(--type-small);
-}
-
-.end rect {
-  fill: var(--ours);
-}
-
-.end.theirs rect {
-  fill: var(--theirs);
-}
-
-.turned .end rect {
-  fill: var(--theirs);
-}
-
-.turned .end.theirs rect {
-  fill: var(--ours);
-}
-
-.end text {
-  fill: var(--ink);
-  font-size: var(--type-picture);
-}
-
-.end .number {
-  fill: var(--muted);
-  font-size: var(--type-picture);
 }
 
 .beside {

@@ -1,5 +1,7 @@
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { isOtherThan } from '../../../../core/climb/over'
 import { climbOf, type Climb, type MoveRibbon, type ReplyRibbon } from '../../../../core/climb/climb'
+import type { Curve } from '../../../../core/climb/curve'
 import type { Comings } from '../../../../core/climb/comings'
 import type { Figures } from '../../../../core/insight/figures'
 import { hundred, signed } from '../../../../core/say/figureText'
@@ -35,7 +37,7 @@ export function useBefore(climb: () => Climb | null, isSame: () => string | unde
   const before = shallowRef<Climb | null>(null)
   let timer: ReturnType<typeof setTimeout> | undefined
   watch([climb, isSame], ([now, chart], [was, chartBefore]) => {
-    if (!now || !was || chart !== chartBefore || JSON.stringify(now) === JSON.stringify(was)) return
+    if (!now || !was || chart !== chartBefore || !isOtherThan(now, was)) return
     clearTimeout(timer)
     before.value = was
     timer = setTimeout(() => (before.value = null), A_MOMENT)
@@ -75,3 +77,6 @@ export function ribbonSentence(of: MoveRibbon | ReplyRibbon): string {
 export function nameAt(of: MoveRibbon | ReplyRibbon): string {
   return 'beside' in of && of.beside.name ? t('slope.moveTo', { move: of.name, place: of.beside.name }) : of.name
 }
+
+/** A curve as the path of a picture. */
+export const pathOf = ([a, b, c, d]: Curve): string => `M${a.join(' ')}C${b.join(' ')} ${c.join(' ')} ${d.join(' ')}`

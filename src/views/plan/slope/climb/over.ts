@@ -1,4 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { Option } from '../../../../components/options'
 import type { Chart } from '../../../../core/chart/chart'
 import { scenarioOfKept } from '../../../../core/game/keptScenarios'
 import { scenarioOf, type Scenario } from '../../../../core/game/scenario'
@@ -21,50 +22,62 @@ export function useOver(chair: () => Chair) {
   const charts = useCharts()
   const figures = useFigures()
   const chosen = ref('')
+  /** Another chart, once it is read. */
   const other = shallowRef<Chart | null>(null)
-  const options = computed(() => {
-    const { chart } = charts
-    const sharpness = figures.scenario?.sharpness
+
+  /** What may be chosen, with what is looked at then. */
+  const choices = computed((): Choice[] => {
+    const [{ chart }, { scenario }] = [charts, figures]
+    if (!chart || !scenario) return []
+    const at = (instead: Partial<Scenario>, of = chart) => ({ chart: of, scenario: { ...scenario, ...instead } })
     return [
-      { value: '', label: t('slope.nothingOverIt') },
-      ...READS.filter((one) => one !== sharpness).map((one) => ({
-        value: `reads ${one}`,
-        label: t('slope.ifTheySeeItComing', { n: Math.round(one * 100) }),
+      ...READS.filter((sharpness) => sharpness !== scenario.sharpness).map((sharpness) => ({
+        value: `reads ${sharpness}`,
+        label: t('slope.ifTheySeeItComing', { n: Math.round(sharpness * 100) }),
+        look: () => at({ sharpness }),
       })),
-      ...(chart?.settings?.keptScenarios ?? []).map(({ id, name }) => ({ value: `kept ${id}`, label: name })),
+      ...(chart.settings?.keptScenarios ?? []).map(({ id, name }) => ({
+        ...{ value: `kept ${id}`, label: name, look: () => ({ chart, scenario: scenarioOfKept(chart, id) }) },
+      })),
       ...charts.kept
-        .filter(({ id }) => id !== chart?.id)
+        .filter(({ id }) => id !== chart.id)
         .slice(0, MOST_CHARTS)
-        .map(({ id, title }) => ({ value: `chart ${id}`, label: t('slope.theChart', { title }) })),
+        .map(({ id, title }) => ({
+          ...{ value: `chart ${id}`, label: t('slope.theChart', { title }), reads: id },
+          look: () => (other.value?.id === id ? at(whereIn(other.value), other.value) : null),
+        })),
     ]
   })
-  const part = computed(() => {
-    const [of, ...rest] = chosen.value.split(' ')
-    return { of, what: rest.join(' ') }
-  })
-  watch(part, async ({ of, what }) => {
-    const found = of === 'chart' ? await charts.peek(what) : null
-    if (part.value.what === what) other.value = found && charts.isFlipped ? mirrorChart(found) : found
-  })
+  const choice = computed(() => choices.value.find(({ value }) => value === chosen.value))
+  watch(
+    () => choice.value?.reads,
+    async (id) => {
+      const found = id === undefined ? null : await charts.peek(id)
+      if (choice.value?.reads === id) other.value = found && charts.isFlipped ? mirrorChart(found) : found
+    },
+  )
   watch(
     () => charts.chart?.id,
     () => (chosen.value = ''),
   )
 
+  const options = computed(() => [{ value: '', label: t('slope.nothingOverIt') }, ...choices.value])
   const looked = computed((): Looked | null => {
-    const { chart } = charts
-    const { scenario } = figures
-    if (!chart || !scenario) return null
-    const { of, what } = part.value
-    const at = (instead: Partial<Scenario>, of_ = chart): Looked => ({
-      ...{ chart: of_, scenario: { ...scenario, ...instead }, chair: chair() },
-    })
-    if (of === 'reads') return at({ sharpness: Number(what) })
-    if (of === 'kept') return { chart, scenario: scenarioOfKept(chart, what), chair: chair() }
-    if (of !== 'chart' || !other.value) return null
-    const { start, goal, aside } = scenarioOf(other.value)
-    return at({ start, goal, aside }, other.value)
+    const found = choice.value?.look()
+    return found ? { ...found, chair: chair() } : null
   })
-  const name = computed(() => options.value.find(({ value }) => value === chosen.value && value)?.label)
+  const name = computed(() => choice.value?.label)
   return { chosen, options, looked, name }
+}
+
+interface Choice extends Option {
+  /** The id of a chart that is read for it. */
+  reads?: string
+  look: () => Pick<Looked, 'chart' | 'scenario'> | null
+}
+
+/** Where another chart begins and what it is after: the rest of the scenario is that of the open one. */
+function whereIn(chart: Chart): Partial<Scenario> {
+  const { start, goal, aside } = scenarioOf(chart)
+  return { start, goal, aside }
 }
