@@ -23,8 +23,8 @@ const MOST = 12
 const LEAST_VISITS = 0.02
 
 /**
- * The positions that the plan uses most, with when it first comes to each, and its finishes. Exact; the solution must
- * have kept every second.
+ * The positions that the plan uses most, with when it first comes to each (to a hundredth of a second), and its
+ * finishes. The solution must have kept every second.
  */
 export function comingsOf(solution: Solution): Comings {
   const before = known.get(solution)

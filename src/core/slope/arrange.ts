@@ -16,6 +16,8 @@ const FILLED = 0.92
 const SAMPLE = 900
 const LOOKS = 2e7
 const MAX_SWEEPS = 40
+/** Places that are brought to their middles in all sweeps together: it settles in the first few. */
+const PLACED = 9_000
 /** In a chart with at most this many places, neighbouring places are also exchanged one by one. */
 const EXCHANGED = 200
 
@@ -47,7 +49,8 @@ export function arrange(task: LayoutTask): SlopeLayout {
     return { band: own, rows: rowsIn(band, width), gap: band.gap }
   })
   const pairs = Math.min(SAMPLE, task.edges.length) ** 2 / 2
-  const sweeps = Math.max(4, Math.min(MAX_SWEEPS, Math.floor(LOOKS / 4 / Math.max(1, pairs))))
+  const [byPairs, byPlaces] = [LOOKS / 4 / Math.max(1, pairs), PLACED / Math.max(1, nodes.length)]
+  const sweeps = Math.max(4, Math.floor(Math.min(MAX_SWEEPS, byPairs, byPlaces)))
   bands.forEach((band) => place(nodes, band, width, (_, order) => (order * width) / band.band.length))
   let best: { cost: number; at: [number, number][] } | undefined
   for (let sweep = 0; sweep < sweeps; sweep++) {

@@ -8,7 +8,8 @@ import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { playOut } from '../../../src/core/simulate/playOut'
 import type { Solution } from '../../../src/core/solve/solution'
-import { seeded } from '../../../bench/generate'
+import { firstComing } from '../../../src/core/solve/occupancy'
+import { generateChart, seeded } from '../../../bench/generate'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { taken } from '../../reference/taken'
 
@@ -175,4 +176,23 @@ test('a climb of nothing is empty', () => {
     { width: 900, height: 500, measure },
   )
   expect([bare.ledges, bare.bars, bare.ribbons]).toEqual([[], [], []])
+})
+
+test('what is too faint to follow changes no second that one could see', () => {
+  const large = generateChart({ positions: 200, moves: 800, reactions: 320, seed: 7 })
+  for (const chart of [plan, large]) {
+    const { solution: of } = taken(figuresOf(chart, scenarioOf(chart)))
+    const { index, groupPlace } = of.game.meaning
+    for (const { position, chance, second } of comingsOf(of).positions) {
+      const place = index.positions.findIndex(({ record }) => record.id === position)
+      const isThere = Uint8Array.from(of.game.stateGroup, (group, state) =>
+        Number(
+          state >= 4 && state < of.game.arrivalsFrom && !of.game.groupIsReaction[group] && groupPlace[group] === place,
+        ),
+      )
+      const exact = firstComing(of, isThere, 0)
+      expect(Math.abs(chance - exact.chance)).toBeLessThan(1e-4)
+      expect(Math.abs(second! - exact.second!)).toBeLessThan(0.01)
+    }
+  }
 })

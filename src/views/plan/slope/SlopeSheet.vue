@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import { I18nT } from 'vue-i18n'
 import { present } from '../../../core/sure'
-import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { cautionLines } from '../../../core/chart/hazard'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Item } from '../../../core/slope/items'
-import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import BandHeads from './BandHeads.vue'
 import { boxOfItem } from './boxOfItem'
@@ -16,9 +13,8 @@ import { useDragging } from './dragging'
 import { useIsNarrow } from '../../parts/layout/room'
 import { onSlopeKey } from './keys'
 import { provideItemSheet, worksheetOf } from './itemSheet'
-import { isPrepared, offPaper, onPaper } from './printing'
-import { ALL_LEGEND, captionsOf } from './legend'
-import { captioned, savePicture, standalone } from './saving'
+import { ALL_LEGEND } from './legend'
+import { useOutput } from './output'
 import { MANY, provideSlope } from './slope'
 import SlopeLegend from './SlopeLegend.vue'
 import SlopePicture from './SlopePicture.vue'
@@ -39,7 +35,6 @@ const FEW = 80
 const slope = provideSlope()
 const { chart, scene, at, selection, goTo, focus, setFocus, tidy } = slope
 provideItemSheet(slope)
-const charts = useCharts()
 const store = useFigures()
 const router = useRouter()
 const root = ref<HTMLElement>()
@@ -48,7 +43,7 @@ const isNarrow = useIsNarrow()
 const panel = ref<'detail' | 'text' | 'bands' | null>(isNarrow.value ? 'text' : null)
 
 const camera = useCamera(root, (event) => !isHeld(event) && !('shiftKey' in event && event.shiftKey))
-const isWhole = ref(false)
+const { isWhole, save, print } = useOutput(root, () => scene.value)
 const level = computed(() => (isWhole.value ? 'near' : camera.level.value))
 const EVERYTHING = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity }
 const inView = computed(() => (isWhole.value ? EVERYTHING : camera.window.value))
@@ -191,42 +186,6 @@ const promptAt = computed(() => {
   const wide = asking.value?.for === 'say' ? 570 : 330
   return { left: `${Math.max(8, Math.min(x, width - wide))}px`, top: `${Math.max(8, Math.min(y, height - 200))}px` }
 })
-
-/** Draws all of the Slope, also what is outside the window, while `take` prints or saves it. */
-async function whole(take: (picture: HTMLElement) => void | Promise<void>) {
-  isWhole.value = true
-  await nextTick()
-  try {
-    await take(present(root.value))
-  } finally {
-    isWhole.value = false
-  }
-}
-
-const save = (kind: 'svg' | 'png') =>
-  whole(async (picture) => {
-    const whole = captioned(
-      standalone(picture, present(scene.value)),
-      captionsOf(present(charts.chart), charts.isFlipped, ALL_LEGEND),
-    )
-    const failed = await savePicture(whole, present(charts.chart).title, kind)
-    if (failed) charts.tell(failed, 'warning')
-  })
-/** Puts the whole picture on paper, on one page or on several. */
-const prepare = (pages: 'one' | 'tiled') =>
-  whole((picture) => {
-    const { title, moves } = present(charts.chart)
-    if (scene.value) onPaper(picture, scene.value, title, pages, cautionLines(moves))
-  })
-/** Prepared before the browser is asked: nothing of ours runs between its own word and the paper. */
-async function print(pages: 'one' | 'tiled') {
-  await prepare(pages)
-  window.print()
-}
-useEventListener(window, 'beforeprint', () => {
-  if (!isPrepared()) void prepare('one')
-})
-useEventListener(window, 'afterprint', offPaper)
 </script>
 
 <template>
