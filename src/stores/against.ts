@@ -1,7 +1,9 @@
 import { useStorage } from '@vueuse/core'
+import dayjs from 'dayjs'
 import { athleteOf } from '../core/club/athlete'
 import type { ClubPerson } from '../core/club/person'
 import type { Match } from '../core/match/adjust'
+import { useSettings } from './settings'
 
 /** Who against whom, as this browser has chosen it; empty: nobody in particular. It is in no file. */
 export const chosen = useStorage('ataque-against', { us: '', them: '' })
@@ -12,6 +14,12 @@ export function matchIn(people: readonly ClubPerson[]): { us: ClubPerson | undef
   const named = (id: string) => people.find((one) => one.id === id)
   return { us: named(us), them: named(them) }
 }
+
+/** How tries are weighed: today, and by the half-life of the settings. */
+export const weighing = (): { now: string; halfLife: number } => ({
+  now: dayjs().format('YYYY-MM-DD'),
+  halfLife: useSettings().value.halfLife,
+})
 
 /** The match-up as the numbers need it. */
 export function athletesIn(people: readonly ClubPerson[]): Pick<Match, 'us' | 'them'> {

@@ -1,10 +1,9 @@
-import dayjs from 'dayjs'
 import { watch } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import type { Club } from '../core/club/clubKind'
 import { matchUp, triesOf } from '../core/club/matchUp'
 import { adjusted } from '../core/match/adjust'
-import { athletesIn, matchIn } from './against'
+import { athletesIn, matchIn, weighing } from './against'
 import { logged, played, whoPlays } from './estimates'
 
 /** What is only remembered says what was practised, and counts in no figure. */
@@ -16,7 +15,7 @@ const counts = ({ isPartial }: Club['tries'][number]) => !isPartial
  */
 export function useClubEstimates(club: () => Club | null): void {
   watch(
-    [() => club()?.tries, () => JSON.stringify(athletesIn(club()?.people ?? []))],
+    [() => club()?.tries, () => weighing().halfLife, () => JSON.stringify(athletesIn(club()?.people ?? []))],
     ([tries = []]) => {
       const { us, them } = athletesIn(club()?.people ?? [])
       const names = matchIn(club()?.people ?? [])
@@ -31,8 +30,7 @@ export function useClubEstimates(club: () => Club | null): void {
       played.value = (chart) => {
         const before = known.get(chart)
         if (before) return before
-        const now = dayjs().format('YYYY-MM-DD')
-        const { chart: own, match } = matchUp(chart, { tries }, { us, them }, now)
+        const { chart: own, match } = matchUp(chart, { tries }, { us, them }, weighing())
         const after = adjusted(own, match)
         known.set(chart, after)
         return after

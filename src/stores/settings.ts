@@ -11,9 +11,11 @@ export interface Settings {
   /** On which paper is printed; as the printer says where it is neither. */
   paper: 'printer' | 'A4' | 'letter'
   density: 'roomy' | 'close'
+  /** After so many days a round that was logged counts half. */
+  halfLife: number
 }
 
-const AS_IT_COMES: Settings = { singleKeys: true, time: 'minutes', paper: 'printer', density: 'roomy' }
+const AS_IT_COMES: Settings = { singleKeys: true, time: 'minutes', paper: 'printer', density: 'roomy', halfLife: 180 }
 const kept = useStorage<Settings>('ataque-settings', AS_IT_COMES, undefined, { mergeDefaults: true })
 
 /** The settings; what is set is kept at once, and is so in other tabs as well. */

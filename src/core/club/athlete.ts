@@ -28,10 +28,31 @@ export function stepOf(measure: number, group: readonly number[]): number {
   return Math.max(-MOST, Math.min(MOST, Math.round((measure - mean) / spread))) || 0
 }
 
-/** Somebody of the club as the numbers need them: traits as set, and the weight by its measure where it is not. */
+/** Traits that follow from a measure where they are not set. */
+const MEASURED = ['arms', 'legs', 'neck', 'height'] as const
+
+/** What of a habit is a trait, beside those of the body. */
+export const HABIT = 'habit '
+
+/**
+ * Somebody of the club as the numbers need them: traits as set, those of the body by their measures where they are not,
+ * and habits.
+ */
 export function athleteOf(person: ClubPerson, people: readonly ClubPerson[]): Athlete {
-  const { id, traits = {}, weight } = person
-  const weights = people.flatMap((one) => one.weight ?? [])
-  const measured = weight === undefined ? {} : { weight: stepOf(weight, weights) }
-  return { id, traits: { ...measured, ...traits } }
+  const { id, traits = {}, weight, measures = {}, habits = {} } = person
+  const group = people.filter(({ isRival }) => !isRival)
+  const step = (own: number | undefined, of: (one: ClubPerson) => number | undefined) =>
+    own === undefined
+      ? undefined
+      : stepOf(
+          own,
+          group.flatMap((one) => of(one) ?? []),
+        )
+  const measured = [
+    ['weight', step(weight, (one) => one.weight)],
+    ...MEASURED.map((trait) => [trait, step(measures[trait], (one) => one.measures?.[trait])]),
+  ].filter(([, steps]) => steps !== undefined)
+  const own = Object.entries(habits).map(([reaction, steps]) => [`${HABIT}${reaction}`, steps])
+  const found = Object.fromEntries([...measured, ...own]) as Athlete['traits']
+  return { id, traits: { ...found, ...traits } }
 }

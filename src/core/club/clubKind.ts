@@ -1,5 +1,14 @@
-import { Equals, IsString } from 'class-validator'
-import { IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
+import { Equals, IsObject, IsString } from 'class-validator'
+import {
+  constraint,
+  IsRecordId,
+  isMapOf,
+  isNumber,
+  IsWord,
+  OneRecord,
+  Optional,
+  Records,
+} from '../document/constraints'
 import type { DocumentKind } from '../document/kind'
 import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
@@ -10,6 +19,15 @@ import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
 import { Session } from './session'
+import { Trial } from './trial'
+
+const MOST_FACTOR = 100
+const AreFactors = constraint(
+  'areFactors',
+  `must be an object of numbers above 0, to ${MOST_FACTOR}`,
+  (map) => isMapOf(map, (factor) => isNumber(factor) && factor > 0 && factor <= MOST_FACTOR),
+  { code: 'out-of-range' },
+)
 
 /**
  * Who trains together, their classes, and what happened in them. Charts, moves and positions are named by id, and may
@@ -25,9 +43,12 @@ export class Club {
   @Records(() => RoundFact) rounds!: RoundFact[]
   @Records(() => TryFact) tries!: TryFact[]
   @Optional() @Records(() => Bout) bouts?: Bout[]
+  @Optional() @Records(() => Trial) trials?: Trial[]
   /** The class that is on now. */
   @Optional() @OneRecord(() => Live) live?: Live
   @Optional() @OneRecord(() => Limits) limits?: Limits
+  /** Factors of the rules of thumb about bodies, by name; ours where they are absent. */
+  @Optional() @IsObject() @AreFactors() bodyRules?: Record<string, number>
   @Optional() @IsString() notes?: string
 }
 
@@ -41,8 +62,8 @@ export const emptyClub = (id: string, title: string): Club => ({
 export const CLUB_KIND: DocumentKind<Club> = {
   ...CLUB_FILE,
   root: Club,
-  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact, bouts: Bout },
-  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000, bouts: 10_000 },
+  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact, bouts: Bout, trials: Trial },
+  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000, bouts: 10_000, trials: 1_000 },
   migrations: [],
   normalisers: [],
   checkReferences: checkClub,
@@ -64,6 +85,7 @@ function checkClub(club: Club): Problem[] {
       ),
     ),
     ...idsUsedTwice(club.bouts ?? [], ['bouts']),
+    ...idsUsedTwice(club.trials ?? [], ['trials']),
     ...(club.bouts ?? []).flatMap(({ athlete }, i) => unknown(known, [athlete], ['bouts', i, 'athlete'], true)),
     ...checkLive(club),
     ...(['rounds', 'tries'] as const).flatMap((list) =>

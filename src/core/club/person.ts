@@ -21,6 +21,17 @@ export class Spared {
   @Optional() @IsRecordId() move?: string
 }
 
+/** What can be measured of somebody, in cm: lengths, and the girths of waist and neck. */
+export const MEASURES = ['height', 'arms', 'legs', 'neck', 'waist', 'collar'] as const
+export type Measure = (typeof MEASURES)[number]
+const [SHORTEST, LONGEST] = [3, 300]
+const AreMeasures = constraint(
+  'areMeasures',
+  `must be an object of lengths in cm, each from ${SHORTEST} to ${LONGEST}`,
+  (map) => isMapOf(map, (cm) => isNumber(cm) && cm >= SHORTEST && cm <= LONGEST),
+  { code: 'out-of-range' },
+)
+
 /** Steps of a trait from the usual in the group. */
 const MOST_TRAIT = 2
 const AreTraits = constraint(
@@ -43,6 +54,13 @@ export class ClubPerson {
   @Optional() @IsNumber() @Min(5) @Max(300) weight?: number
   @Optional() @IsIn(SIDES) side?: (typeof SIDES)[number]
   @Optional() @IsObject() @AreTraits() traits?: Record<string, number>
+  @Optional() @IsObject() @AreMeasures() measures?: Partial<Record<Measure, number>>
+  /** Ids of moves that they like. */
+  @Optional() @IsArray() @IsRecordId({ each: true }) likes?: string[]
+  /** Not of the club: somebody whom ours meet in matches. */
+  @Optional() @IsBoolean() isRival?: boolean
+  /** What they do more or less than others: steps, by id of a reaction. */
+  @Optional() @IsObject() @AreTraits() habits?: Record<string, number>
   @Optional() @Records(() => Spared) spares?: Spared[]
   /** Ids of people with whom they are not paired. Private. */
   @Optional() @IsArray() @IsRecordId({ each: true }) notWith?: string[]

@@ -59,6 +59,8 @@ export class Block {
   @Optional() @OneRecord(() => Subject) about?: Subject
   @Optional() @IsArray() @ArrayMaxSize(MOST_POINTS) @IsWord({ each: true }) points?: string[]
   @Optional() @IsWord() mistake?: string
+  /** Two ways that the pairs try in turn: id of a trial. */
+  @Optional() @IsRecordId() trial?: string
   /** On whom it is shown: id of a person. */
   @Optional() @IsRecordId() shownOn?: string
   /** Where there are strikes: what is worn, and how hard they are. */

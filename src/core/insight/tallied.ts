@@ -16,16 +16,16 @@ export interface Tallied {
   high: number
 }
 
-/** The standard normal quantile of nine tenths. */
-const Z = 1.2816
+/** The standard normal quantile of nine tenths: within it on both sides lie eight of ten. */
+const EIGHT_OF_TEN = 1.2816
 
-/** Where a share lies eight times of ten after so many tries: Wilson's interval (1927). */
-export function wilson(worked: number, of: number): { low: number; high: number } {
+/** Where a share lies after so many tries, eight times of ten unless `z` says otherwise: Wilson's interval (1927). */
+export function wilson(worked: number, of: number, z = EIGHT_OF_TEN): { low: number; high: number } {
   if (of === 0) return { low: 0, high: 1 }
   const share = worked / of
-  const wide = 1 + (Z * Z) / of
-  const middle = (share + (Z * Z) / (2 * of)) / wide
-  const half = (Z / wide) * Math.sqrt((share * (1 - share)) / of + (Z * Z) / (4 * of * of))
+  const wide = 1 + (z * z) / of
+  const middle = (share + (z * z) / (2 * of)) / wide
+  const half = (z / wide) * Math.sqrt((share * (1 - share)) / of + (z * z) / (4 * of * of))
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) }
 }
 

@@ -12,7 +12,6 @@ export const keyOf = (record: Move | Answer): string => ('move' in record ? answ
 
 interface CountedTry {
   tried: LoggedTry
-  key: string
   weight: number
   outcomes: ReadonlyMap<string, number>
 }
@@ -21,7 +20,7 @@ interface CountedTry {
 export class Counts {
   /** Tries as an answer that the chart does not plan, of a move that it does not have, or with an unknown outcome. */
   readonly unknown: LoggedTry[] = []
-  private readonly tries: CountedTry[] = []
+  private readonly tries = new Map<string, CountedTry[]>()
   private readonly found = new Map<string, Counted>()
 
   constructor(chart: Chart, log: TryLog) {
@@ -33,25 +32,29 @@ export class Counts {
       return outcomes ? [{ tried, key: keyOf(record), outcomes }] : []
     })
     const weights = weightsOf({ ...log, tries: known.map(({ tried }) => tried) })
-    known.forEach((one, i) => this.tries.push({ ...one, weight: weights[i] ?? 0 }))
+    known.forEach(({ key, tried, outcomes }, i) => {
+      const own = this.tries.get(key) ?? []
+      if (!own.length) this.tries.set(key, own)
+      own.push({ tried, outcomes, weight: weights[i] ?? 0 })
+    })
   }
 
   /** Everything of a record. */
-  all = (key: string): Counted => this.counted(`all ${key}`, (one) => one.key === key)
+  all = (key: string): Counted => this.counted(`all ${key}`, key, () => true)
 
   /** What one person did of it, as who tries it or as who it is tried on. */
   by = (side: 'us' | 'them', person: string, key: string): Counted =>
-    this.counted(`${side} ${person} ${key}`, (one) => one.key === key && one.tried[side] === person)
+    this.counted(`${side} ${person} ${key}`, key, ({ tried }) => tried[side] === person)
 
-  private counted(name: string, isIt: (one: CountedTry) => boolean): Counted {
+  private counted(name: string, key: string, isIt: (one: CountedTry) => boolean): Counted {
     const known = this.found.get(name)
     if (known) return known
     const outcomes = new Map<string, number>()
     let total = 0
-    for (const one of this.tries) {
+    for (const one of this.tries.get(key) ?? []) {
       if (one.weight === 0 || !isIt(one)) continue
       total += one.weight
-      for (const [key, share] of one.outcomes) outcomes.set(key, (outcomes.get(key) ?? 0) + one.weight * share)
+      for (const [came, share] of one.outcomes) outcomes.set(came, (outcomes.get(came) ?? 0) + one.weight * share)
     }
     const found = total === 0 ? NOTHING_COUNTED : { outcomes, total }
     this.found.set(name, found)
@@ -65,6 +68,7 @@ class Places {
   private readonly answers: ReadonlyMap<string, Answer>
   private readonly reactions: ReadonlySet<string>
   private readonly positions: ReadonlySet<string>
+  private readonly spreads = new Map<Move | Answer, ReadonlyMap<string, number>>()
 
   constructor({ moves, answers, reactions, positions }: Chart) {
     this.moves = new Map(moves.map((one) => [one.id, one]))
@@ -84,12 +88,18 @@ class Places {
 
   /** Its outcomes by key, as shares of one try; undefined for what the chart does not know. */
   outcomesOf(record: Move | Answer, outcome: TryOutcome): ReadonlyMap<string, number> | undefined {
-    if (outcome === 'failed') return spread(sharesOf(wholeOf(record)))
+    if (outcome === 'failed') return this.failed(record)
     if (typeof outcome === 'string') return new Map([[outcome, 1]])
     if ('reaction' in outcome)
       return this.reactions.has(outcome.reaction) ? new Map([[reactionKey(outcome.reaction), 1]]) : undefined
     const isKnown = this.positions.has(outcome.elsewhere) || isEndId(outcome.elsewhere)
     return isKnown ? new Map([[elsewhereKey(outcome.elsewhere), 1]]) : undefined
+  }
+
+  private failed(record: Move | Answer): ReadonlyMap<string, number> {
+    const known = this.spreads.get(record) ?? spread(sharesOf(wholeOf(record)))
+    this.spreads.set(record, known)
+    return known
   }
 }
 

@@ -58,11 +58,18 @@ export const NOTHING_LOGGED: TryLog = { tries: [], now: '2026-01-01' }
 const ageOf = (when: string, now: string) =>
   Math.max(0, Math.round((Date.parse(now.slice(0, 10)) - Date.parse(when.slice(0, 10))) / DAY))
 
+/** How much the partner resisted: in a drill of which nothing is said they let it happen. */
+export const resistanceOf = ({ resistance, in: triedIn }: Pick<LoggedTry, 'resistance' | 'in'>): Resistance =>
+  resistance ?? (triedIn === 'drill' ? 'scripted' : 'full')
+
+/** Whether a try says how often something lands: it was watched whole, and nobody let it happen. */
+export const isLive = (tried: Pick<LoggedTry, 'isPartial' | 'resistance' | 'in'>): boolean =>
+  !tried.isPartial && resistanceOf(tried) !== 'scripted'
+
 /** What a try counts for by itself, 0 to 1. */
 function weightOf(tried: LoggedTry, { now, halfLife = HALF_LIFE, gi }: Weighing): number {
   if (tried.isPartial || (gi !== undefined && tried.gi !== undefined && tried.gi !== gi)) return 0
-  const resistance = tried.resistance ?? (tried.in === 'drill' ? 'scripted' : 'full')
-  return BY_RESISTANCE[resistance] * 2 ** (-ageOf(tried.when, now) / halfLife)
+  return BY_RESISTANCE[resistanceOf(tried)] * 2 ** (-ageOf(tried.when, now) / halfLife)
 }
 
 /** What each try counts for, in the order of the log: 5.6 of the model. */

@@ -16,6 +16,8 @@ export interface Occupancy {
   caught: number
   /** Over, with nobody ahead; and by group, ended there: both are among what ended below. */
   over: number
+  /** Broken up before time was up; among what ended below too. */
+  broken: number
   endedIn: Float64Array
   /** Ended without a finish, by `ENDINGS`; and what those endings are worth in all. */
   ended: [ours: number, even: number, theirs: number]
@@ -101,6 +103,7 @@ class ForwardPass {
       finish: 0,
       caught: 0,
       over: 0,
+      broken: 0,
       endedIn: new Float64Array(game.groupCount),
       ended: [0, 0, 0],
       endedWorth: [0, 0, 0],
@@ -202,6 +205,7 @@ class ForwardPass {
     const g = game.stateGroup[state]
     const { broken, caught, gone } = overSeconds(endsOfGroup(game, g), game.actionSeconds[a])
     this.end(g, chance * broken)
+    result.broken += chance * broken
     this.reach(TERMINAL.caught, chance * caught)
     result.gone[g] += chance * gone
     this.reach(TERMINAL.over, chance * gone)

@@ -1,8 +1,7 @@
-import dayjs from 'dayjs'
 import { computed } from 'vue'
 import { matchUp } from '../../../core/club/matchUp'
 import { fittedBy } from '../../../core/match/fitted'
-import { athletesIn, chosen, matchIn } from '../../../stores/against'
+import { athletesIn, chosen, matchIn, weighing } from '../../../stores/against'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 
@@ -16,7 +15,7 @@ export function useAgainst() {
     const { chart } = charts
     if (!chart || (!match.value.us && !match.value.them)) return null
     const tries = clubs.club?.tries ?? []
-    const own = matchUp(chart, { tries }, athletesIn(people.value), dayjs().format('YYYY-MM-DD'))
+    const own = matchUp(chart, { tries }, athletesIn(people.value), weighing())
     return fittedBy(own.chart, own.match)
   })
   const set = (side: 'us' | 'them', id: string) => (chosen.value = { ...chosen.value, [side]: id })
