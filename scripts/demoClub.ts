@@ -11,6 +11,8 @@ import type { RoundFact } from '../src/core/club/logRecords'
 import { pairUp } from '../src/core/club/pairs'
 import { isMinor, type ClubPerson } from '../src/core/club/person'
 import type { Block, Session } from '../src/core/club/session'
+import type { Trial } from '../src/core/club/trial'
+import { addTrial } from '../src/core/club/edits/trials'
 import { takeTallies } from '../src/core/club/tallies'
 import { TERMINAL } from '../src/core/game/game'
 import { scenarioOf } from '../src/core/game/scenario'
@@ -36,11 +38,34 @@ export interface Truth {
 type Made = Omit<ClubPerson, 'id'> & Truth
 
 export const PEOPLE: readonly Made[] = [
-  { name: 'Odile', weight: 61, experience: 'competes', lands: 0.8, stops: 0.6 },
-  { name: 'Bram', weight: 88, experience: 'competes', lands: 0.5, stops: 0.5, turnsIn: 1.2 },
-  { name: 'Kofi', weight: 84, experience: 'some', lands: 0.2, stops: 0.1 },
-  { name: 'Wilma', weight: 66, experience: 'some', lands: 0.1, stops: 0.3 },
-  { name: 'Mirek', weight: 92, experience: 'some', lands: 0, stops: 0.2 },
+  {
+    ...{ name: 'Odile', weight: 61, experience: 'competes', lands: 0.8, stops: 0.6 },
+    ...{ measures: { height: 166, arms: 58, legs: 76 }, likes: ['kimura', 'spin-behind'] },
+  },
+  {
+    ...{ name: 'Bram', weight: 88, experience: 'competes', lands: 0.5, stops: 0.5, turnsIn: 1.2 },
+    ...{ measures: { height: 188, arms: 68, legs: 86 }, likes: ['step-across-and-lift'] },
+  },
+  {
+    ...{ name: 'Kofi', weight: 84, experience: 'some', lands: 0.2, stops: 0.1 },
+    ...{ measures: { height: 178, arms: 63, legs: 80 }, traits: { speed: 1 } },
+  },
+  {
+    name: 'Wilma',
+    weight: 66,
+    experience: 'some',
+    lands: 0.1,
+    stops: 0.3,
+    measures: { height: 172, arms: 60, legs: 81 },
+  },
+  {
+    name: 'Mirek',
+    weight: 92,
+    experience: 'some',
+    lands: 0,
+    stops: 0.2,
+    measures: { height: 181, arms: 64, legs: 79 },
+  },
   { name: 'Sanne', weight: 63, experience: 'some', lands: 0.3, stops: -0.1 },
   { name: 'Yusuf', weight: 76, experience: 'some', lands: 0, stops: 0 },
   { name: 'Ines', weight: 58, experience: 'first-months', lands: -0.6, stops: -0.5 },
@@ -49,6 +74,31 @@ export const PEOPLE: readonly Made[] = [
   { name: 'P. L.', weight: 57, ageBand: '14-17', experience: 'some', guardianAgrees: true, lands: 0, stops: -0.1 },
   { name: 'J. V.', weight: 59, ageBand: '14-17', experience: 'some', guardianAgrees: true, lands: -0.1, stops: 0 },
 ]
+
+/** Whom they meet in matches. */
+const RIVALS: readonly Omit<ClubPerson, 'id'>[] = [
+  {
+    ...{ name: 'The tall one, North hall', isRival: true, weight: 84, traits: { speed: 1 } },
+    ...{ measures: { height: 194, arms: 71, legs: 92, waist: 82, collar: 39 } },
+    ...{
+      habits: { 'turns-in-under-us': 2, 'sits-to-a-hip': 1 },
+      notes: 'Waits for us to shoot. Tires after two minutes.',
+    },
+  },
+  {
+    ...{ name: 'The broad one, harbour', isRival: true, weight: 96, traits: { grip: 2, wind: -1 } },
+    ...{ measures: { height: 173, arms: 59, legs: 74, waist: 112, collar: 45 } },
+    ...{ habits: { 'sprawls-on-us': 2, 'buries-the-head': -1 } },
+  },
+]
+
+/** Two ways of one step, of which nobody knows which is better. */
+const TRIAL: Omit<Trial, 'id'> = {
+  ...{ title: 'From the flank: seatbelt, or follow to it?', chart: 'tern-street-plan' },
+  first: { move: toMoveId('seatbelt-from-the-flank') },
+  second: { move: toMoveId('follow-to-the-seatbelt') },
+  ...{ since: '2026-10-13', judgeOn: '2026-12-08' },
+}
 
 /** What each class was about: a position of the demo plan, and what was looked at. */
 const CLASSES: readonly { day: string; from: string; theme: string; mistake: string }[] = [
@@ -190,6 +240,8 @@ export function demoClub(chart: Chart): Club {
     blocks: blocksOf(NEXT.from, NEXT.mistake, chart, club.people),
   })
   addTheLesson(club, chart)
+  club.people.push(...RIVALS.map((one) => ({ id: idOf(one.name), ...one })))
+  addTrial(club, TRIAL)
   club.bouts = BOUTS.map((bout, i) => ({ id: `match-${i + 1}`, seconds: 300, ran: 300_000, ...bout }))
   takeTallies(club, chart, NEXT.day)
   return club

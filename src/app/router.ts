@@ -68,6 +68,17 @@ const routes: RouteRecordRaw[] = [
     meta: whole('frame.walkRound'),
     component: () => import('../views/train/walk/WalkView.vue'),
   },
+  { path: '/sessions/people', redirect: '/people' },
+  {
+    path: '/people/:what?',
+    meta: about('frame.people'),
+    component: () => import('../views/learn/people/PeopleScreen.vue'),
+  },
+  {
+    path: '/trends/:what?',
+    meta: ofChart('frame.trends'),
+    component: () => import('../views/learn/trends/TrendsView.vue'),
+  },
   { path: '/shelf', meta: about('frame.shelf'), component: () => import('../views/keep/shelf/ShelfView.vue') },
   { path: '/rules', meta: ofChart('common.rules'), component: () => import('../views/keep/rules/RulesView.vue') },
   {

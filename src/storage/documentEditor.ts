@@ -106,6 +106,12 @@ export class DocumentEditor<D extends AnyDocument> {
     return this.operate({ do: 'edit', label, mark, edit, ...(join === undefined ? {} : { join }) })
   }
 
+  /** Does an edit that cannot be taken back: it forgets the steps before it, which might bring back what it deletes. */
+  editForGood(label: string, edit: Edit<D>): boolean {
+    const mark = `${this.clock.tab}.${++this.made}`
+    return this.operate({ do: 'edit', label, mark, edit, forGood: true })
+  }
+
   /** Takes back the last step that is the coach's own in this tab. Returns whether anything changed. */
   undo(): boolean {
     const step = this.history.undoes

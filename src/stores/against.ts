@@ -21,6 +21,12 @@ export const weighing = (): { now: string; halfLife: number } => ({
   halfLife: useSettings().value.halfLife,
 })
 
+/** Nobody in particular in the place of somebody who is deleted. */
+export function forgetChosen(id: string): void {
+  const { us, them } = chosen.value
+  chosen.value = { us: us === id ? '' : us, them: them === id ? '' : them }
+}
+
 /** The match-up as the numbers need it. */
 export function athletesIn(people: readonly ClubPerson[]): Pick<Match, 'us' | 'them'> {
   const { us, them } = matchIn(people)

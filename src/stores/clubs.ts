@@ -81,7 +81,7 @@ export const useClubs = defineStore('clubs', () => {
   const list = useDocumentList(CLUB_KIND, store, announce)
   const current = useOpenDocument(CLUB_KIND, { tell, announce, saved: list.touch })
   const opening = useOpeningClubs(store, list, current, tell)
-  const { document: club, saving, steps, refused, unsaved, edit, undo, redo, exportText } = current
+  const { document: club, saving, steps, refused, unsaved, edit, editForGood, undo, redo, exportText } = current
 
   let starting: Promise<void> | null = null
   /** Opens the store of clubs and the club that was open last. */
@@ -109,6 +109,6 @@ export const useClubs = defineStore('clubs', () => {
 
   return {
     ...{ club, isReady, trouble, saving, steps, unsaved, entries: list.kept },
-    ...{ ...opening, start, edit, undo, redo, retry, exportText, onScreen },
+    ...{ ...opening, start, edit, editForGood, undo, redo, retry, exportText, onScreen },
   }
 })

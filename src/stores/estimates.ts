@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
+import type { Landing, Variant } from '../core/match/better'
 
 /*
  * What was logged of a club counts in the figures beside the guesses of the chart. What it takes is only fetched where
@@ -15,5 +16,10 @@ export const played = shallowRef<(chart: Chart) => Chart>((chart) => chart)
 /** The names of who plays against whom, each empty for nobody in particular; null where nobody is named. */
 export const whoPlays = shallowRef<{ us: string; them: string } | null>(null)
 
-/** How many tries of a chart were logged, and in which club. */
-export const logged = shallowRef<{ club: string; of: (chart: string) => number } | null>(null)
+/** What was logged, and in which club: how many tries of a chart, and what they say of how often something lands. */
+export interface Logged {
+  club: string
+  of: (chart: string) => number
+  landing: (chart: Chart, what: Variant) => Landing | null
+}
+export const logged = shallowRef<Logged | null>(null)

@@ -4,7 +4,7 @@ import type { AnyDocument, DocumentKind } from '../core/document/kind'
 import { makeDocument } from '../core/document/read'
 import type { Problem } from '../core/problem'
 import type { Store } from '../storage/connection'
-import type { EditorClock, Saving } from '../storage/documentEditor'
+import type { DocumentEditor, EditorClock, Saving } from '../storage/documentEditor'
 import type { Kept } from '../storage/documents'
 import type { Tell } from './news'
 import { isUnsaved, newSession, type Session, type SessionEvents } from './session'
@@ -109,13 +109,9 @@ export function useOpenDocument<D extends AnyDocument>(kind: DocumentKind<D>, op
     unsaved: computed(() => left().filter(isUnsaved).map(unsavedOf)),
     /** Opens a document as it was kept. */
     begin: (store: Store, kept: Kept<D>): void => enter(newSession(kind, store, kept, clock, events)),
-    /** Does an edit as one step that can be undone. Returns whether anything changed. */
-    edit: (label: string, edit: Edit<D>, join?: string): boolean => open?.editor.edit(label, edit, join) ?? false,
-    undo: (): boolean => open?.editor.undo() ?? false,
-    redo: (): boolean => open?.editor.redo() ?? false,
+    ...actsOf(() => open?.editor),
     /** Tries to write whatever is not kept yet, of every document. */
     flush: async (): Promise<void> => void (await Promise.all(left().map(({ editor }) => editor.flush()))),
-    refresh: async (): Promise<void> => open?.editor.refresh(),
     /** The document as a file's text; works whether or not it could be kept. */
     exportText: (): string => (open ? makeDocument(open.editor.document) : ''),
   }
@@ -124,4 +120,22 @@ export function useOpenDocument<D extends AnyDocument>(kind: DocumentKind<D>, op
 function unsavedOf<D extends AnyDocument>({ editor, saving }: Session<D>): UnsavedDocument {
   const { id, title } = editor.document
   return { id, title, saving }
+}
+
+/** What is done to the document that is open. */
+function actsOf<D extends AnyDocument>(editor: () => DocumentEditor<D> | undefined) {
+  return {
+    /** Does an edit as one step that can be undone. Returns whether anything changed. */
+    edit: (label: string, edit: Edit<D>, join?: string): boolean => editor()?.edit(label, edit, join) ?? false,
+    /** Does an edit that cannot be taken back, and forgets all steps before it. Returns whether that is kept. */
+    editForGood: async (label: string, edit: Edit<D>): Promise<boolean> => {
+      const now = editor()
+      if (!now?.editForGood(label, edit)) return false
+      await now.flush()
+      return !now.isDirty
+    },
+    undo: (): boolean => editor()?.undo() ?? false,
+    redo: (): boolean => editor()?.redo() ?? false,
+    refresh: async (): Promise<void> => editor()?.refresh(),
+  }
 }

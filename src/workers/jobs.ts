@@ -26,9 +26,12 @@ import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
 import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
+import { startWorth } from '../core/questions/solved'
 import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
 import { whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
 import { layOutSlope } from '../core/slope/layout'
+import { cameTrueOf, type CameTrue, type CameTrueAsked } from '../core/learn/cameTrue'
+import { learnedSince, weeksOf, type Learned, type LogAsked, type WeekThen } from '../core/learn/weeks'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 import type { Solution } from '../core/solve/solution'
 
@@ -77,6 +80,12 @@ interface Questions {
   range: { asks: { scenario: Scenario; places: PositionId[]; part: SamplePart }; part: never; answer: Sampled | null }
   runs: { asks: { scenario: Scenario; runs: RunPath[] }; part: never; answer: AlongRun[] }
   giveUps: { asks: { scenario: Scenario }; part: never; answer: GiveUp[] }
+  /** What the start is worth. */
+  worth: { asks: { scenario: Scenario }; part: never; answer: number | null }
+  /** The plan by the log of a club: week by week, what moved since a day, and whether what it foretold came true. */
+  weeks: { asks: { scenario: Scenario; log: LogAsked }; part: never; answer: WeekThen[] }
+  learned: { asks: { scenario: Scenario; log: LogAsked & { since: string } }; part: never; answer: Learned[] }
+  cameTrue: { asks: { scenario: Scenario; what: CameTrueAsked }; part: never; answer: CameTrue }
   /** The document in a file's text. */
   read: { asks: { kind: KindName; text: string }; part: never; answer: Documents[KindName] }
 }
@@ -166,6 +175,13 @@ export const JOBS: JobTable = {
   range: (bench, { scenario, places, part }) => ofPlan(bench, (chart) => sampleRange(chart, scenario, places, part)),
   runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
+  *worth(bench, { scenario }) {
+    const chart = soundChart(bench)
+    return chart.ok ? success(startWorth(chart.value, scenario)) : chart
+  },
+  weeks: (bench, { scenario, log }) => ofPlan(bench, (chart) => weeksOf(chart, scenario, log)),
+  learned: (bench, { scenario, log }) => ofPlan(bench, (chart) => learnedSince(chart, scenario, log)),
+  cameTrue: (bench, { scenario, what }) => ofPlan(bench, (chart) => cameTrueOf(chart, scenario, what)),
   read: (_bench, { kind, text }) => parsingJobOf(kind, text),
 }
 

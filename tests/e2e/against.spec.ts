@@ -5,7 +5,7 @@ test('who plays against whom changes the figures, says why, and goes back to nob
   page,
 }) => {
   await openDemoClub(page)
-  await page.goto('/#/sessions/people?person=mirek&part=sheet')
+  await page.goto('/#/people?person=mirek&part=sheet')
   const name = 'Mirek'
   const traits = page.getByRole('region', { name: 'Against the usual in the group' })
   await choose(page, traits.getByRole('combobox', { name: 'legs, length' }), 'much more')

@@ -2,9 +2,10 @@ import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { nextTick } from 'vue'
 import { tallyRound } from '../../src/core/chart/edits/positionalRounds'
-import { addPeople, setPerson } from '../../src/core/club/edits/people'
+import { addPeople, removePerson, setPerson } from '../../src/core/club/edits/people'
 import { makeDocument } from '../../src/core/document/read'
 import { adjusted } from '../../src/core/match/adjust'
+import { everythingKept } from '../../src/storage/everything'
 import { useActing } from '../../src/stores/acting'
 import { useClubs } from '../../src/stores/clubs'
 import { logged, played } from '../../src/stores/estimates'
@@ -51,9 +52,44 @@ describe('the club', () => {
     const refused = await clubs.importText(JSON.stringify(broken))
     expect(refused?.ok === false && refused.problems[0]?.path).toEqual(['people', 2, 'weight'])
     expect(clubs.club?.id).toBe('tern-street-2')
-    expect(JSON.parse(clubs.exportText()).people).toHaveLength(12)
+    expect(JSON.parse(clubs.exportText()).people).toHaveLength(14)
     expect(await clubs.open('tern-street')).toBe(true)
     expect(await clubs.open('nowhere')).toBe(false)
+  })
+
+  it('deletes somebody for good: out of the document, its steps, what is kept and what is given away', async () => {
+    const { clubs } = await openClubs()
+    await clubs.importText(DEMO)
+    clubs.edit('Weight of Bram', (draft) => setPerson(draft, 'bram', 'weight', 90))
+    clubs.edit('Not with', (draft) => setPerson(draft, 'odile', 'notWith', ['bram']))
+    clubs.edit('Age', (draft) => setPerson(draft, 'kofi', 'weight', 83))
+    clubs.undo()
+    await turns()
+    expect(await everythingKept()).toMatch(/bram/i)
+    expect(await clubs.editForGood('Delete somebody', (draft) => removePerson(draft, 'bram'))).toBe(true)
+    expect(clubs.steps).toEqual({ undo: undefined, redo: undefined })
+    expect(await everythingKept()).not.toMatch(/bram/i)
+    expect(clubs.exportText()).not.toMatch(/bram/i)
+    // What comes after can be undone as ever, and a new tab finds it so.
+    clubs.edit('Age again', (draft) => setPerson(draft, 'kofi', 'weight', 82))
+    await turns()
+    const { clubs: next } = await openClubs()
+    expect(next.steps.undo).toBe('Age again')
+    next.undo()
+    expect(next.club?.people.some(({ id }) => id === 'bram')).toBe(false)
+    expect(next.steps.undo).toBeUndefined()
+    expect(next.club?.rounds).toHaveLength(JSON.parse(DEMO).rounds.length)
+  })
+
+  it('deletes somebody for good also where another tab has written in between', async () => {
+    const { clubs: first } = await openClubs()
+    await first.importText(DEMO)
+    const { clubs: second } = await openClubs()
+    second.edit('Notes', (draft) => setPerson(draft, 'bram', 'notes', 'Bram likes it hard'))
+    await turns()
+    await first.editForGood('Delete somebody', (draft) => removePerson(draft, 'bram'))
+    await turns()
+    expect(await everythingKept()).not.toMatch(/bram/i)
   })
 
   it('tells why an edit is refused, and changes nothing', async () => {

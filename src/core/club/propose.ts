@@ -1,6 +1,3 @@
-import type { Move } from '../chart/move'
-import type { Club } from './clubKind'
-import { daysBetween } from './days'
 import type { Block, Session } from './session'
 
 /*
@@ -16,7 +13,7 @@ export interface Drillable {
   theme: string
   /** Gain of the start, in worth, of one step of the drill. */
   gain: number
-  /** It was shown lately and has not been drilled since. */
+  /** Most of those who come and were shown it are due for it again. */
   isDue: boolean
 }
 
@@ -42,10 +39,8 @@ export const LEAST_MINUTES = 5
 export const MOST_MINUTES = 20
 /** Half of what a drill can bring is there after so many minutes. */
 const HALF_AFTER = 10
-/** What was shown and not drilled is on its way to being forgotten: it counts for so much more. */
+/** What is due again is on its way to being forgotten: it counts for so much more. */
 const DUE = 1.25
-/** Days after which something that was shown is no longer lately. */
-const LATELY = 21
 
 /** What minutes on one thing are worth, of its gain: 1 − 2^(−m/10). */
 export const shareAfter = (minutes: number): number => 1 - 2 ** (-minutes / HALF_AFTER)
@@ -102,22 +97,4 @@ export const KEPT: readonly Block['kind'][] = ['warm-up', 'free-rounds', 'cool-d
 export function themeMinutes({ minutes, blocks }: Pick<Session, 'minutes' | 'blocks'>): number {
   const kept = blocks.filter(({ kind }) => KEPT.includes(kind))
   return Math.max(0, minutes - kept.reduce((sum, one) => sum + one.minutes, 0))
-}
-
-/**
- * Whether a move, or the position that it is tried from, was shown lately before a day (as 2026-11-28) and has not been
- * drilled since.
- */
-export function isDue({ sessions }: Pick<Club, 'sessions'>, move: Pick<Move, 'id' | 'from'>, day: string): boolean {
-  const isAbout = ({ about }: Session['blocks'][number]) =>
-    (about?.kind === 'move' && about.id === move.id) || (about?.kind === 'position' && about.id === move.from)
-  const days = (kinds: readonly string[]) =>
-    sessions
-      .filter(({ when, blocks }) => when < day && blocks.some((one) => kinds.includes(one.kind) && isAbout(one)))
-      .map(({ when }) => when)
-      .sort()
-  const shown = days(['watch']).at(-1)
-  const drilled = days(['try', 'flow-drill', 'rounds-from']).at(-1)
-  if (shown === undefined || daysBetween(shown, day) > LATELY) return false
-  return drilled === undefined || drilled < shown
 }

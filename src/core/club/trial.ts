@@ -1,5 +1,6 @@
 import { IsIn, IsNumber, Max, Min } from 'class-validator'
 import type { MoveId, ReactionId } from '../chart/ids'
+import type { Session } from './session'
 import { IsDay, IsRecordId, IsWord, OneRecord, Optional } from '../document/constraints'
 
 export const WAYS = ['first', 'second'] as const
@@ -32,5 +33,14 @@ export class Trial {
   @Optional() @OneRecord(() => Verdict) verdict?: Verdict
 }
 
-/** Which way a pair tries: neighbours differ, and who had one in a class has the other in the next. */
-export const wayOf = (pair: number, turn: number): Way => ((pair + turn) % 2 === 0 ? 'first' : 'second')
+/**
+ * Which way who attacks tries, by their place on the list of a class: half have one and half the other, and who had one
+ * in a class has the other in the next. `turn`: how many classes have split by this trial before.
+ */
+export const wayOf = (place: number, turn: number): Way => ((place + turn) % 2 === 0 ? 'first' : 'second')
+
+/** The classes before one that have split by a trial. */
+export const turnOf = (sessions: readonly Pick<Session, 'id' | 'when' | 'blocks'>[], here: Session, trial: string) =>
+  sessions.filter(
+    ({ id, when, blocks }) => id !== here.id && when <= here.when && blocks.some((block) => block.trial === trial),
+  ).length

@@ -16,6 +16,9 @@ export function guestsOf({ guests = { adults: 0, children: 0 } }: Pick<Session, 
 /** The coach as somebody's partner, where one is left over; nothing of it is logged by name. */
 export const COACH: ClubPerson = { id: 'coach-steps-in', name: 'Coach', experience: 'competes' }
 
+/** Who trains here: everybody but those whom ours only meet in matches. */
+export const membersOf = ({ people }: Pick<Club, 'people'>): ClubPerson[] => people.filter(({ isRival }) => !isRival)
+
 /** Those of a class whom the club knows. */
 export const knownOf = (club: Pick<Club, 'people'>, session: Pick<Session, 'people'>): ClubPerson[] =>
   session.people.flatMap((id) => lookUp(club.people, id) ?? [])

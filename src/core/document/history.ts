@@ -23,10 +23,12 @@ export interface Step {
 
 /**
  * What is asked of a history. Edits that follow each other with the same `join` become one step, as in a drag. `mark`:
- * that of the step that it makes. `step`: the only one to be taken back or done again.
+ * that of the step that it makes. `forGood`: it cannot be taken back, and no step before it either, since they could
+ * bring back what it deletes. `step`: the only one to be taken back or done again.
  */
 export type Operation<D> =
-  { do: 'edit'; label: string; mark: string; edit: Edit<D>; join?: string } | { do: 'undo' | 'redo'; step: Step }
+  | { do: 'edit'; label: string; mark: string; edit: Edit<D>; join?: string; forGood?: true }
+  | { do: 'undo' | 'redo'; step: Step }
 
 /** What an operation did. */
 export interface Applied {
@@ -118,13 +120,18 @@ export class History<D extends AnyDocument> {
     return success({ from: Infinity, diff: step.diff })
   }
 
-  private edit({ label, mark, edit, join }: Operation<D> & { do: 'edit' }): Result<Applied | null> {
+  private edit({ label, mark, edit, join, forGood }: Operation<D> & { do: 'edit' }): Result<Applied | null> {
     const edited = tried(this.document, edit)
     if (!edited.ok) return edited
     const diff = diffOf(this.kind, this.document, edited.value)
     if (isEmptyDiff(diff)) return success(null)
     const problems = checkEdit(this.kind, edited.value, diff)
     if (problems.length) return failure(...problems)
+    if (forGood) {
+      this.past = { document: edited.value, steps: [], done: this.done + 1 }
+      this.joining = undefined
+      return success({ from: 0, diff })
+    }
     const last = this.steps.find(({ number }) => number === this.done - 1)
     const joined = join !== undefined && join === this.joining && last?.label === label ? last : undefined
     const number = joined ? joined.number : this.done

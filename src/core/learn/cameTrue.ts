@@ -8,7 +8,7 @@ import type { RoundFact } from '../club/logRecords'
 import type { Scenario } from '../game/scenario'
 import { wilson } from '../insight/tallied'
 import type { Job } from '../job'
-import { isLive } from '../match/tryLog'
+import { isLive, type LoggedTry } from '../match/tryLog'
 import { Before, endOf, landingIn, ROUND_ENDS, roundsAbout, type Foretold, type RoundEnd } from './foretold'
 import { grouped } from './grouped'
 
@@ -54,7 +54,7 @@ const [MOST_ROUNDS, MOST_TRIES] = [400, 4_000]
 
 /** Everything that is asked: the scenario says how well they see things coming, and by which rules. */
 export interface CameTrueAsked {
-  club: Pick<Club, 'people' | 'sessions' | 'rounds' | 'tries'>
+  club: Pick<Club, 'people' | 'sessions' | 'rounds'> & { tries: readonly LoggedTry[] }
   halfLife: number
 }
 

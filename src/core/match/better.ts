@@ -3,7 +3,7 @@ import type { MoveId, ReactionId } from '../chart/ids'
 import { lookUp } from '../chart/lookUp'
 import { isOwn, wholeOf, withWeight } from '../chart/tries'
 import { Counts, keyOf } from './counts'
-import { KAPPA, pooled, type Counted } from './estimates'
+import { KAPPA, NOTHING_COUNTED, pooled, type Counted } from './estimates'
 import { sharesOf, type Outcomes } from './shares'
 import type { TryLog } from './tryLog'
 
@@ -102,19 +102,47 @@ export interface Variant {
   reply?: ReactionId
 }
 
+/** How often something lands: as guessed, as the group does it, and as one person does (null: nobody is asked). */
+export interface Landing {
+  guess: Beta
+  group: Beta
+  person: Beta | null
+}
+
+/** What is known of how often things land in a chart, with a log that is read once. */
+export class Landings {
+  private readonly counts: Counts
+
+  constructor(
+    private readonly chart: Chart,
+    log: TryLog,
+  ) {
+    this.counts = new Counts(chart, log)
+  }
+
+  /** `us`: the person who tries it. Null: it has no tries. */
+  of({ move, reply }: Variant, us?: string): Landing | null {
+    const answer = this.chart.answers.find((one) => one.move === move && one.reaction === reply)
+    const record = answer && isOwn(answer) ? answer : lookUp(this.chart.moves, move)
+    if (!record || !isOwn(record)) return null
+    const key = keyOf(record)
+    const { whole, weight } = withWeight(wholeOf(record))
+    const guessed = sharesOf(whole)
+    const all = this.counts.all(key)
+    const landing = (shares: Outcomes) => shares.get('lands') ?? 0
+    return {
+      guess: beta(landing(guessed), weight, NOTHING_COUNTED),
+      group: beta(landing(guessed), weight, all),
+      person:
+        us === undefined ? null : beta(landing(pooled(guessed, weight, all)), KAPPA, this.counts.by('us', us, key)),
+    }
+  }
+}
+
 /** What is known of how often something lands, for the group, or for one person as who tries it. Null: no tries. */
-export function landingOf(chart: Chart, { move, reply }: Variant, log: TryLog, us?: string): Beta | null {
-  const answer = chart.answers.find((one) => one.move === move && one.reaction === reply)
-  const record = answer && isOwn(answer) ? answer : lookUp(chart.moves, move)
-  if (!record || !isOwn(record)) return null
-  const counts = new Counts(chart, log)
-  const key = keyOf(record)
-  const { whole, weight } = withWeight(wholeOf(record))
-  const guessed = sharesOf(whole)
-  const all = counts.all(key)
-  const landing = (shares: Outcomes) => shares.get('lands') ?? 0
-  if (us === undefined) return beta(landing(guessed), weight, all)
-  return beta(landing(pooled(guessed, weight, all)), KAPPA, counts.by('us', us, key))
+export function landingOf(chart: Chart, variant: Variant, log: TryLog, us?: string): Beta | null {
+  const found = new Landings(chart, log).of(variant, us)
+  return found && (found.person ?? found.group)
 }
 
 const beta = (share: number, weight: number, { outcomes, total }: Counted): Beta => {

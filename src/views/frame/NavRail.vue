@@ -26,9 +26,11 @@ const saved = useSavedText()
         :data-tip="deed.tip"
         text
         :icon="deed.icon"
+        :aria-label="deed.name"
+        :class="deed.key"
         :disabled="deed.isOff ?? false"
         @click="deed.run()"
-        >{{ deed.name }}</el-button
+        ><template v-if="deed.key === 'find'">{{ deed.name }}</template></el-button
       >
       <p v-if="acting.isThere" class="saved" role="status" data-test="saved">{{ saved }}</p>
       <el-button v-if="acting.unsaved.length" text class="retry" @click="acting.retry()">
@@ -42,9 +44,9 @@ const saved = useSavedText()
 nav {
   display: flex;
   flex-direction: column;
-  gap: var(--space-16);
+  gap: var(--space-12);
   width: 116px;
-  padding: var(--space-16) 0 var(--space-12);
+  padding: var(--space-12) 0 var(--space-8);
   overflow-y: auto;
 }
 
@@ -64,7 +66,7 @@ section a {
   display: flex;
   gap: var(--space-8);
   align-items: center;
-  min-height: var(--control);
+  min-height: 34px;
   padding: 0 var(--space-8);
   border-left: 4px solid transparent;
   text-decoration: none;
@@ -81,26 +83,35 @@ section a.here {
   color: var(--rail-strong);
 }
 
+/* One line for what is found by its name, one for what is known by its sign. */
 .foot {
   display: grid;
-  justify-items: stretch;
+  grid-template-columns: repeat(4, 1fr);
   margin-top: auto;
+  padding: 0 var(--space-4);
 }
 
 .foot .el-button {
-  justify-content: start;
   min-height: 32px;
-  padding: 0 var(--space-12);
+  padding: 0;
   font-family: var(--label);
 }
 
+.foot .find {
+  grid-column: 1 / -1;
+  justify-content: start;
+  padding: 0 var(--space-8);
+}
+
 .saved {
+  grid-column: 1 / -1;
   min-height: calc(2.5em + var(--space-8));
-  padding: var(--space-8) var(--space-12) 0;
+  padding: var(--space-8) var(--space-8) 0;
   font: var(--type-body) / 1.25 var(--label);
 }
 
 .foot .retry {
+  grid-column: 1 / -1;
   color: var(--rail-caution);
 }
 </style>

@@ -2,6 +2,7 @@ import {
   Calendar,
   Collection,
   Connection,
+  DataLine,
   Folder,
   Guide,
   Notebook,
@@ -10,6 +11,7 @@ import {
   Stamp,
   Timer,
   TrendCharts,
+  User,
   View,
 } from '@element-plus/icons-vue'
 import type { Component } from 'vue'
@@ -42,6 +44,13 @@ export const GROUPS: { name: string; places: Place[] }[] = [
       { to: '/sessions', name: t('frame.sessions'), icon: Calendar },
       { to: '/mat', name: t('frame.mat'), icon: Timer },
       { to: '/walk', name: t('frame.walkRound'), icon: View },
+    ],
+  },
+  {
+    name: t('frame.learn'),
+    places: [
+      { to: '/people', name: t('frame.people'), icon: User },
+      { to: '/trends', name: t('frame.trends'), icon: DataLine },
     ],
   },
   {

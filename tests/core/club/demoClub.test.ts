@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { demoClub, PEOPLE } from '../../../scripts/demoClub'
 import { CLUB_KIND, type Club } from '../../../src/core/club/clubKind'
 import { shiftedBy } from '../../../src/core/club/shift'
+import { membersOf } from '../../../src/core/club/whoIsThere'
 import { parseDocument } from '../../../src/core/document/read'
 import { Counts } from '../../../src/core/match/counts'
 import { demoPlan } from '../../fixtures/demoPlan'
@@ -17,7 +18,7 @@ describe('the demo club', () => {
   })
 
   it('has twelve people, six weeks of classes, one that is planned, and a log that the plan knows', () => {
-    expect([club.people.length, club.sessions.length]).toEqual([12, 14])
+    expect([membersOf(club).length, club.people.length, club.sessions.length]).toEqual([12, 14, 14])
     const days = club.sessions.map(({ when }) => Date.parse(when)).sort((a, b) => a - b)
     expect((days.at(-1)! - days[0]!) / 86_400_000).toBe(42)
     expect(club.tries.length).toBeGreaterThan(550)

@@ -5,7 +5,6 @@ import { CLUB_KIND, emptyClub } from '../../../src/core/club/clubKind'
 import { addSession } from '../../../src/core/club/edits/sessions'
 import { takeProposal } from '../../../src/core/club/edits/takeProposal'
 import {
-  isDue,
   LEAST_MINUTES,
   MOST_MINUTES,
   MOST_THINGS,
@@ -78,33 +77,6 @@ describe('a class that is proposed', () => {
     expect(proposals([thing('a', 0.02)], 35)[0]).toMatchObject({ rounds: 15, things: [{ minutes: 20 }] })
     // Half of what a drill brings is there after ten minutes.
     expect(proposals([thing('a', 0.02)], 10)[0]?.worth).toBeCloseTo(0.01, 12)
-  })
-
-  it('knows what was shown lately and not drilled since', () => {
-    const club = produce(emptyClub('tern', 'Tern'), (draft) => {
-      for (const [when, kind, id] of [
-        ['2026-11-03', 'try', 'kimura'],
-        ['2026-11-10', 'watch', 'kimura'],
-        ['2026-11-12', 'watch', 'americana'],
-        ['2026-11-12', 'try', 'americana'],
-      ] as const) {
-        const about = { kind: 'move' as const, id }
-        draft.sessions.push({
-          id: `${when}-${kind}`,
-          when,
-          minutes: 60,
-          people: [],
-          blocks: [{ id: kind, kind, minutes: 5, about }],
-        })
-      }
-    })
-    const due = (id: string, day: string) => isDue(club, { id: id as never, from: 'side' as never }, day)
-    expect([due('kimura', '2026-11-17'), due('kimura', '2026-12-02'), due('kimura', '2026-11-10')]).toEqual([
-      true,
-      false,
-      false,
-    ])
-    expect([due('americana', '2026-11-17'), due('armbar', '2026-11-17')]).toEqual([false, false])
   })
 
   it('goes into the class: watched, tried, and worked from where it begins, in the minutes that there are', () => {

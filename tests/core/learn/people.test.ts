@@ -4,7 +4,7 @@ import { addTrial, judgeTrial, removeTrial } from '../../../src/core/club/edits/
 import { emptyClub } from '../../../src/core/club/clubKind'
 import { matchUp } from '../../../src/core/club/matchUp'
 import type { ClubPerson } from '../../../src/core/club/person'
-import { wayOf } from '../../../src/core/club/trial'
+import { turnOf, wayOf } from '../../../src/core/club/trial'
 import { BODY_RULES, bodyFits, bodyRulesOf } from '../../../src/core/learn/bodyFit'
 import { habitsOf } from '../../../src/core/learn/habits'
 import { trialNow } from '../../../src/core/learn/trials'
@@ -148,13 +148,18 @@ describe('better of two', () => {
     expect(trialNow(plan, { ...trial, since: now }, { tries: [], now })!.weeks).toBeNull()
   })
 
-  it('is split over the pairs, who change over in the next class', () => {
-    expect([0, 1, 2].map((pair) => wayOf(pair, 0))).toEqual(['first', 'second', 'first'])
-    expect([0, 1, 2].map((pair) => wayOf(pair, 1))).toEqual(['second', 'first', 'second'])
+  it('is split over who attacks, who change over in the next class', () => {
+    expect([0, 1, 2].map((place) => wayOf(place, 0))).toEqual(['first', 'second', 'first'])
+    expect([0, 1, 2].map((place) => wayOf(place, 1))).toEqual(['second', 'first', 'second'])
+    const [first, second, third] = structuredClone(club.sessions)
+    for (const one of [first, second, third]) one.blocks[2].trial = 'trial-1'
+    const turns = [first, second, third].map((one) => turnOf([first, second, third], one, 'trial-1'))
+    expect(turns).toEqual([0, 1, 2])
+    expect(turnOf([first, second, third], third, 'trial-2')).toBe(0)
   })
 
   it('is judged once, on its day or after', () => {
-    const own = structuredClone(club)
+    const own = { ...structuredClone(club), trials: [] }
     const id = addTrial(own, trial)
     const verdict = { when: '2026-12-13', chance: 0.7 }
     expect(() => judgeTrial(own, id, { ...verdict, when: '2026-12-12' })).toThrow('it is judged on 2026-12-13')
@@ -164,7 +169,7 @@ describe('better of two', () => {
   })
 
   it('needs two ways, and a day that lies ahead; taking it away leaves no block that splits by it', () => {
-    const own = structuredClone(club)
+    const own = { ...structuredClone(club), trials: [] }
     expect(() => addTrial(own, { ...trial, second: trial.first })).toThrow('one and the same')
     expect(() => addTrial(own, { ...trial, judgeOn: trial.since })).toThrow('on a day after it begins')
     const id = addTrial(own, trial)

@@ -1,7 +1,9 @@
 import { fittedBy } from '../../../src/core/match/fitted'
 import { demoPlan } from '../../fixtures/demoPlan'
 
+/** The plan, of which nothing is said about builds. */
 const plan = structuredClone(demoPlan())
+for (const record of [...plan.moves, ...plan.reactions]) delete record.fit
 const [, , hip] = plan.moves.filter(({ tries }) => tries?.lands)
 hip.fit = [{ trait: 'legs', of: 'ours', per: 0.5, says: 'length of leg helps' }]
 const long = { id: 'ada', traits: { legs: 2 } }

@@ -44,9 +44,14 @@ export function setPerson<F extends Exclude<keyof ClubPerson, 'id'>>(
   putField(personIn(club, id), field, value)
 }
 
+/** Sets a factor of the rules of thumb about bodies. */
+export function setBodyRule(club: Club, rule: string, factor: number): void {
+  club.bodyRules = { ...club.bodyRules, [rule]: factor }
+}
+
 /** Takes somebody out everywhere: classes no longer have them, and the log says "someone". */
 export function removePerson(club: Club, id: string): void {
-  personIn(club, id)
+  const { name } = personIn(club, id)
   club.people = club.people.filter((one) => one.id !== id)
   for (const one of club.people) {
     if (one.notWith?.includes(id)) one.notWith = one.notWith.filter((other) => other !== id)
@@ -61,6 +66,7 @@ export function removePerson(club: Club, id: string): void {
     if (fact.them === id) delete fact.them
   }
   if (club.bouts) club.bouts = club.bouts.filter(({ athlete }) => athlete !== id)
+  for (const bout of club.bouts ?? []) if (bout.opponent === name) delete bout.opponent
   const { live } = club
   if (!live) return
   live.out = live.out.filter((other) => other !== id)

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { useColorMode } from '@vueuse/core'
+import SteadyInput from '../../../components/SteadyInput.vue'
+import { numberOf } from '../../../components/events'
 import PickList from '../../../components/PickList.vue'
 import { WORD_PAIRS } from '../../../core/sides/vocabulary'
 import { entriesOf } from '../../../core/typed'
@@ -32,6 +34,8 @@ const PAPERS = [
   { value: 'A4', label: t('settings.a4') },
   { value: 'letter', label: t('settings.letter') },
 ]
+/** A week at least, ten years at most. */
+const setHalfLife = (days: number) => (settings.value.halfLife = Math.max(7, Math.min(3650, Math.round(days) || 180)))
 const languages = entriesOf(LANGUAGES).map(([value, label]) => ({ value, label }))
 </script>
 
@@ -78,6 +82,22 @@ const languages = entriesOf(LANGUAGES).map(([value, label]) => ({ value, label }
         <p class="muted small">{{ t('settings.whySingleKeys') }}</p>
       </div>
     </section>
+    <section class="panel" :aria-label="t('settings.theLog')">
+      <h2>{{ t('settings.theLog') }}</h2>
+      <label class="field-row">
+        <span>{{ t('settings.countsHalfAfter') }}</span>
+        <SteadyInput
+          type="number"
+          class="days"
+          min="7"
+          max="3650"
+          :value="settings.halfLife"
+          @change="(event) => setHalfLife(numberOf(event))"
+        />
+        <span>{{ t('settings.days') }}</span>
+      </label>
+      <p class="muted small">{{ t('settings.whyItFades') }}</p>
+    </section>
     <section v-if="charts.chart" class="panel" :aria-label="t('settings.sideWords')">
       <h2>{{ t('settings.sideWords') }}</h2>
       <p class="muted small">{{ t('settings.sideWordsAreOfTheChart', { chart: charts.chart.title }) }}</p>
@@ -112,6 +132,10 @@ h1 {
   break-inside: avoid;
   gap: var(--space-12);
   padding: var(--space-16);
+}
+
+.days {
+  width: 96px;
 }
 
 .field-row {

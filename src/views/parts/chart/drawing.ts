@@ -29,7 +29,18 @@ interface Drawing {
 
 /** What is drawn, for the library, in the colours of the page. Without motion: figures change while one types. */
 export function drawingOf(data: ChartData, { of, face }: Ink, say: (value: number) => string): Drawing {
-  const { kind, labels, series, isAcross = false, isStacked = false, along, value, isFree = false, from } = data
+  const {
+    kind,
+    labels,
+    series,
+    isAcross = false,
+    isStacked = false,
+    along,
+    value,
+    isFree = false,
+    isCounted = false,
+    from,
+  } = data
   const font = { family: face, size: 15 }
   const ticks = { color: of.muted, font, autoSkipPadding: 12 }
   const named = (text: string | undefined) => ({ display: Boolean(text), text: text ?? '', color: of.muted, font })
@@ -41,7 +52,7 @@ export function drawingOf(data: ChartData, { of, face }: Ink, say: (value: numbe
       title: named(value),
       ...(from === undefined ? {} : { min: from }),
     },
-    ticks: { ...ticks, callback: (tick: string | number) => hundred(Number(tick)) },
+    ticks: { ...ticks, callback: (tick: string | number) => (isCounted ? String(tick) : hundred(Number(tick))) },
   }
   const names = {
     ...{ stacked: isStacked, grid: { display: false }, title: named(isAcross ? undefined : along) },

@@ -31,6 +31,8 @@ export interface ChartData {
   /** What the labels are, and what the values are. */
   along?: string
   value?: string
+  /** The values are counts, and not shares or worth of which a hundredth is read. */
+  isCounted?: boolean
   /** The values need not begin at 0, or begin here. */
   isFree?: boolean
   from?: number

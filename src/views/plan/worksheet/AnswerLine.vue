@@ -16,12 +16,15 @@ import { isOwn, talliedRounds, wholeOf } from '../../../core/chart/tries'
 import { lookUp } from '../../../core/chart/lookUp'
 import { sayGuess } from '../../../core/say/guess'
 import { useCharts } from '../../../stores/charts'
+import { logged } from '../../../stores/estimates'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 import { useNewRace } from './newRace'
 
 /** Seldom there. */
+/** Only where something was logged. */
+const LandingMarks = defineAsyncComponent(() => import('../../parts/figures/LandingMarks.vue'))
 const RaceLine = defineAsyncComponent(() => import('./RaceLine.vue'))
 
 /** One answer: the move, its own tries or those of the move, and what it is worth here. */
@@ -101,6 +104,7 @@ function onKey(event: KeyboardEvent) {
       :name="name"
       @set="(counts, join) => setCounts({ of: 'answer', answer: place }, wholeOf(answer), counts, name, join)"
     />
+    <LandingMarks v-if="logged && isOwn(answer)" :what="{ move: move.id, reply: answer.reaction }" />
     <RowButton
       v-if="!isOwn(answer)"
       class="cold muted small"

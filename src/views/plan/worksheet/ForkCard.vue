@@ -15,6 +15,7 @@ import { lowerFirst } from '../../../core/say/speech'
 import type { Move } from '../../../core/chart/move'
 import { isOwn, reactionsMet, wholeOf } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
+import { logged } from '../../../stores/estimates'
 import { useFigures } from '../../../stores/figures'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import AddReaction from '../../parts/add/AddReaction.vue'
@@ -26,6 +27,8 @@ import { useRemoving } from '../../parts/removing'
 import { t } from '../../../words'
 
 /** Seldom there. */
+/** Only where something was logged. */
+const LandingMarks = defineAsyncComponent(() => import('../../parts/figures/LandingMarks.vue'))
 const RaceLine = defineAsyncComponent(() => import('./RaceLine.vue'))
 
 /** One move with its ten tries, what they do about it and what we answer. */
@@ -195,6 +198,7 @@ function onKey(event: KeyboardEvent) {
       :name="move.name"
       @set="(counts, join) => setCounts({ of: 'move', move: move.id }, wholeOf(move), counts, move.name, join)"
     />
+    <LandingMarks v-if="logged" :what="{ move: move.id }" />
     <RaceLine v-if="move.race" :move="move" :race="move.race" :owner="{ of: 'move', move: move.id }" />
     <p v-if="guess" class="muted small">{{ guess }}</p>
     <el-button v-if="move.reply" text class="cold" @click="tryCold">

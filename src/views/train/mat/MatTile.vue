@@ -11,7 +11,7 @@ import { t } from '../../../words/train'
 
 /** A mat: who is on, who attacks, for how long; a press begins a round, and one ends it. */
 const props = defineProps<{ mat: Mat }>()
-const { now, live, start, initialsOf, nameOf, heedsOf, msOf, edit } = useLiveClass()
+const { now, live, start, initialsOf, nameOf, heedsOf, msOf, trialWay, edit } = useLiveClass()
 const router = useRouter()
 /** What ends a round, as a coach alone notes it; time ends by itself. */
 const ENDS = ['had-it', 'tap', 'out', 'reversed', 'no-result'] as const
@@ -48,6 +48,9 @@ const end = (ended: Ended) => edit(ENDED_NAMES[ended], (draft) => endRound(draft
       }}</span>
     </p>
     <p v-else class="muted">{{ t('train.nobodyIsNext') }}</p>
+    <p v-if="on && trialWay(on.us)" class="small">
+      {{ t('train.triesTheWay', { who: initialsOf(on.us), way: trialWay(on.us) }) }}
+    </p>
     <p v-for="one in heeded" :key="one" class="small heeds">{{ one }}</p>
     <template v-if="mat.round">
       <div class="ends">

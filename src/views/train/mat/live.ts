@@ -10,6 +10,7 @@ import { heeds } from '../../../core/club/pairs'
 import { COACH, initialsOfAll, peopleOf } from '../../../core/club/whoIsThere'
 import { startingText } from '../../parts/club/blocks'
 import { heedsText } from '../../parts/club/heeds'
+import { turnOf, wayOf } from '../../../core/club/trial'
 import { startOf } from '../../../core/club/blockMoves'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
@@ -51,6 +52,15 @@ function useLive() {
   const startText = computed(() => (block.value ? startingText(charts.chart, block.value) : ''))
   const hasMats = computed(() => block.value?.kind === 'rounds-from')
 
+  /** The trial that the pairs are split by, and which way somebody tries who attacks; null where there is none. */
+  const trialWay = (us: string) => {
+    const { sessions = [], trials = [] } = clubs.club ?? {}
+    const trial = lookUp(trials, block.value?.trial)
+    if (!trial || !session.value) return null
+    const way = wayOf(session.value.people.indexOf(us), turnOf(sessions, session.value, trial.id))
+    return lookUp(charts.chart?.moves, trial[way].move)?.name ?? null
+  }
+
   const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
   const signals = useSignals({ block, waves, spent })
   /** When the round on a mat is over by the clock. */
@@ -65,7 +75,7 @@ function useLive() {
 
   return {
     ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, startText },
-    ...{ hasMats, msOf },
+    ...{ hasMats, msOf, trialWay },
     ...{ edit, signals, initialsOf: initialsFor },
     /** What people who work together must heed, in words. */
     heedsOf: (ids: readonly string[]) =>

@@ -38,6 +38,13 @@ const partners = computed(() => [
   { value: '', label: t('common.none') },
   ...named(knownOf(present(clubs.club), props.session)),
 ])
+/** Trials that are still open, and the one that the block has. */
+const trials = computed(() => [
+  { value: '', label: t('common.none') },
+  ...(clubs.club?.trials ?? [])
+    .filter(({ id, verdict }) => !verdict || id === props.block.trial)
+    .map(({ id, title: name }) => ({ value: id, label: name })),
+])
 const cautions = computed(() => cautionLines(moves.value))
 const kinds = BLOCK_KINDS.map((value) => ({ value, label: BLOCK_NAMES[value] }))
 const RESISTED: Record<(typeof RESISTANCES)[number], TrainKey> = {
@@ -134,6 +141,10 @@ const NUMBERS = [
         :placeholder="t('common.none')"
         @change="(one) => set('withWhom', one)"
       />
+    </label>
+    <label v-if="trials.length > 1">
+      <span class="label">{{ t('train.twoWaysInTurn') }}</span>
+      <PickList :value="block.trial ?? ''" :options="trials" @change="(id) => set('trial', id || undefined)" />
     </label>
     <el-checkbox
       :model-value="block.isStanding ?? false"

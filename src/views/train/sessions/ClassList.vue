@@ -9,9 +9,10 @@ import { addLesson, addSession } from '../../../core/club/edits/sessions'
 import { headCount } from '../../../core/club/classPlan'
 import type { Session } from '../../../core/club/session'
 import { useClubs } from '../../../stores/clubs'
-import ClubList from './ClubList.vue'
-import ClubRow from './ClubRow.vue'
+import ClubList from '../../parts/club/ClubList.vue'
+import ClubRow from '../../parts/club/ClubRow.vue'
 import { dayText } from '../../parts/club/days'
+import { SESSION_TABS } from './tabs'
 import { t } from '../../../words/train'
 
 /** The classes of the club, the newest first. */
@@ -38,7 +39,7 @@ function addFor(person: string) {
 </script>
 
 <template>
-  <ClubList :name="t('train.classes')" at="classes">
+  <ClubList :name="t('train.classes')" :tabs="SESSION_TABS" at="classes">
     <template #add>
       <el-button type="primary" :icon="Plus" @click="add">{{ t('train.newClass') }}</el-button>
       <PickList

@@ -41,7 +41,7 @@ const backToOurs = () => clubs.edit(t('train.backToOurs'), backToOurLimits)
 <template>
   <section class="limits" :aria-label="t('train.agesAndLimits')">
     <p class="off-paper">
-      <RouterLink to="/sessions/people">{{ t('train.people') }}</RouterLink>
+      <RouterLink to="/people">{{ t('train.people') }}</RouterLink>
     </p>
     <header>
       <h1>{{ t('train.agesAndLimits') }}</h1>

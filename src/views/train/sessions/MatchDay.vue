@@ -12,8 +12,9 @@ import { dayText } from '../../parts/club/days'
 import { useAsked } from '../../parts/layout/asked'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import BoutSheet from './BoutSheet.vue'
-import ClubList from './ClubList.vue'
-import ClubRow from './ClubRow.vue'
+import ClubList from '../../parts/club/ClubList.vue'
+import ClubRow from '../../parts/club/ClubRow.vue'
+import { SESSION_TABS } from './tabs'
 import { t } from '../../../words/train'
 
 /** Who is up, on which mat; one of the matches with its clock and both scores. */
@@ -37,7 +38,7 @@ function add(athlete: string) {
 <template>
   <ListAndSheet :list="t('train.matchDay')" first="list" headed="list">
     <template #list>
-      <ClubList :name="t('train.matchDay')" at="matches">
+      <ClubList :name="t('train.matchDay')" :tabs="SESSION_TABS" at="matches">
         <template #add>
           <h1>{{ t('train.matchDay') }}</h1>
           <PickList

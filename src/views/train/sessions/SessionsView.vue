@@ -11,7 +11,6 @@ import ClassesView from './ClassesView.vue'
 const BlockCards = defineAsyncComponent(() => import('./BlockCards.vue'))
 const LimitsView = defineAsyncComponent(() => import('./LimitsView.vue'))
 const MatchDay = defineAsyncComponent(() => import('./MatchDay.vue'))
-const PeopleView = defineAsyncComponent(() => import('./PeopleView.vue'))
 const ReviewSheet = defineAsyncComponent(() => import('./ReviewSheet.vue'))
 const TakeHome = defineAsyncComponent(() => import('./TakeHome.vue'))
 
@@ -28,7 +27,6 @@ const asksOf = computed(() => lookUp(clubs.club?.sessions ?? [], asked('class'))
 <template>
   <template v-if="clubs.isReady">
     <NoClub v-if="!clubs.club" />
-    <PeopleView v-else-if="what === 'people'" />
     <MatchDay v-else-if="what === 'matches'" />
     <LimitsView v-else-if="what === 'limits'" />
     <ReviewSheet v-else-if="asksOf && what === 'review'" :session="asksOf" />

@@ -5,7 +5,7 @@ import { numberOf } from '../../../components/events'
 import { headCount } from '../../../core/club/classPlan'
 import { setComing, setGuests, setSession } from '../../../core/club/edits/sessions'
 import type { Guests, Room, Session } from '../../../core/club/session'
-import { strictestOf, peopleOf } from '../../../core/club/whoIsThere'
+import { membersOf, strictestOf, peopleOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
 import GiToday from './GiToday.vue'
@@ -14,7 +14,7 @@ import { t } from '../../../words/train'
 /** Who comes to a class, by name or by number, and how many pairs fit on the mats. */
 const props = defineProps<{ session: Session }>()
 const clubs = useClubs()
-const people = computed(() => present(clubs.club).people)
+const people = computed(() => membersOf(present(clubs.club)))
 const room = computed((): Room => props.session.room ?? { standing: 10, ground: 10 })
 const strictest = computed(() => {
   const { hasUnder14, hasMinor, hasBeginner } = strictestOf(peopleOf(present(clubs.club), props.session))
@@ -54,7 +54,7 @@ const setPerson = (id: string, name: string, comes: boolean) =>
       </li>
     </ul>
     <p v-else class="small off-paper">
-      <RouterLink to="/sessions/people">{{ t('train.pasteNames') }}</RouterLink>
+      <RouterLink to="/people">{{ t('train.pasteNames') }}</RouterLink>
     </p>
     <GiToday v-if="session.people.length" :session="session" />
     <p class="numbers off-paper">

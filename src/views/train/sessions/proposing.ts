@@ -1,9 +1,11 @@
 import { computed } from 'vue'
 import { bandsOf } from '../../../core/chart/bands'
 import { lookUp } from '../../../core/chart/lookUp'
+import { dayAfter } from '../../../core/club/days'
+import { memoryOf, Practised } from '../../../core/learn/practice'
 import { mayAllDo } from '../../../core/club/protect'
 import { limitsOf } from '../../../core/club/limits'
-import { isDue, proposals, themeMinutes, type Drillable } from '../../../core/club/propose'
+import { proposals, themeMinutes, type Drillable } from '../../../core/club/propose'
 import type { Session } from '../../../core/club/session'
 import { peopleOf } from '../../../core/club/whoIsThere'
 import type { Gain } from '../../../core/questions/gains'
@@ -28,6 +30,14 @@ export function useProposing(session: () => Session) {
     return mayAllDo(peopleOf(club, session()), limitsOf(club), session().opened)
   })
 
+  /** What is due again for most of those who come and were shown it. */
+  const due = computed(() => {
+    const { chart } = charts
+    const [club, { people, when }] = [present(clubs.club), session()]
+    const memory = chart ? memoryOf(new Practised(chart, club, dayAfter(when, -1)), people, when) : []
+    return new Set<string>(memory.flatMap((one) => (one.due * 2 > one.shown ? [one.move] : [])))
+  })
+
   /** What a class is about: the band that a position lies in. */
   const themes = computed(() => {
     const bands = bandsOf(charts.chart?.positions ?? [])
@@ -45,7 +55,7 @@ export function useProposing(session: () => Session) {
     return {
       ...{ move: move.id, theme, gain: gain.gain, says: sayGain(played.value(chart), gain).detail },
       ...(answer ? { reply: answer.reaction } : {}),
-      isDue: isDue(present(clubs.club), move, session().when),
+      isDue: due.value.has(move.id),
     }
   }
 

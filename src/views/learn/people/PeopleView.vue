@@ -4,15 +4,22 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { addPeople, namesIn } from '../../../core/club/edits/people'
 import { isBeginner, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { lookUp } from '../../../core/chart/lookUp'
+import { CLUB_KIND } from '../../../core/club/clubKind'
+import { fileName } from '../../../core/files/fileKinds'
+import { giveAway } from '../../../stores/givenAway'
+import { downloadJson } from '../../parts/files/download'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import { useAsked } from '../../parts/layout/asked'
 import PersonSheet from './PersonSheet.vue'
-import ClubList from './ClubList.vue'
-import ClubRow from './ClubRow.vue'
+import ClubList from '../../parts/club/ClubList.vue'
+import ClubRow from '../../parts/club/ClubRow.vue'
+import { PEOPLE_TABS } from './tabs'
+import { t as l } from '../../../words/learn'
 import { t } from '../../../words/train'
 
 /** Who trains here: names as they are pasted, and of each only what the rest needs. */
@@ -20,12 +27,12 @@ const clubs = useClubs()
 const charts = useCharts()
 const asked = useAsked()
 const router = useRouter()
-const people = computed(() => present(clubs.club).people)
+const people = computed(() => membersOf(present(clubs.club)))
 const here = computed(() => lookUp(people.value, asked('person')))
 const pasted = ref('')
 const today = dayjs().format('YYYY-MM-DD')
 
-const show = (person: string) => router.push({ path: '/sessions/people', query: { person, part: 'sheet' } })
+const show = (person: string) => router.push({ path: '/people', query: { person, part: 'sheet' } })
 function add() {
   const names = namesIn(
     pasted.value,
@@ -34,6 +41,12 @@ function add() {
   if (names.length) clubs.edit(t('train.addPeople'), (draft) => void addPeople(draft, names))
   charts.tell(t('train.nNew', { n: names.length }))
   pasted.value = ''
+}
+function give() {
+  const { id } = present(clubs.club)
+  const name = fileName(CLUB_KIND, id)
+  downloadJson(clubs.exportText(), name)
+  giveAway(id, name)
 }
 const about = (one: ClubPerson) =>
   [
@@ -49,7 +62,7 @@ const about = (one: ClubPerson) =>
 <template>
   <ListAndSheet :list="t('train.people')" first="list" headed="list">
     <template #list>
-      <ClubList :name="t('train.people')" at="people">
+      <ClubList :name="t('train.people')" :tabs="PEOPLE_TABS" at="people">
         <template #add>
           <h1>{{ t('train.people') }}</h1>
           <p>
@@ -70,6 +83,9 @@ const about = (one: ClubPerson) =>
         <ClubRow v-for="one in people" :key="one.id" :here="one === here" @show="show(one.id)">
           <b>{{ one.name }}</b> <span class="muted small">{{ about(one) }}</span>
         </ClubRow>
+        <template #foot>
+          <el-button text @click="give">{{ l('learn.giveAway') }}</el-button>
+        </template>
       </ClubList>
     </template>
     <PersonSheet v-if="here" :key="here.id" :person="here" />

@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import SessionTabs from './SessionTabs.vue'
+import TabLinks from '../../../components/TabLinks.vue'
 
 /** A list of the club's at the side: the way to the others, what is added to it, and its rows. */
-defineProps<{ name: string; at: 'classes' | 'people' | 'matches' }>()
+defineProps<{ name: string; tabs: readonly { key: string; to: string; name: string }[]; at: string }>()
 </script>
 
 <template>
   <section class="list off-paper" :aria-label="name">
-    <SessionTabs :at="at" />
+    <TabLinks :label="name" :tabs="tabs" :at="at" />
     <slot name="add" />
     <ul>
       <slot />
     </ul>
+    <slot name="foot" />
   </section>
 </template>
 

@@ -7,18 +7,20 @@ import NotesField from '../../../components/NotesField.vue'
 import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf, valueOf } from '../../../components/events'
-import { removePerson, setPerson } from '../../../core/club/edits/people'
+import { setPerson } from '../../../core/club/edits/people'
 import { AGE_BANDS, EXPERIENCE, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
 import { present } from '../../../core/sure'
-import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
+import DeletePerson from './DeletePerson.vue'
+import LikesField from './LikesField.vue'
+import MeasureFields from './MeasureFields.vue'
 import TraitFields from './TraitFields.vue'
+import { t as l } from '../../../words/learn'
 import { t, type TrainKey } from '../../../words/train'
 
 /** Somebody of the club. All but the name is optional. */
 const props = defineProps<{ person: ClubPerson }>()
 const clubs = useClubs()
-const charts = useCharts()
 const router = useRouter()
 const AGES: Record<(typeof AGE_BANDS)[number], TrainKey> = {
   'under-10': 'train.under10',
@@ -68,12 +70,6 @@ const clear = (at: number) => {
   const left = (props.person.spares ?? []).filter((_, i) => i !== at)
   set('spares', left.length ? left : undefined)
 }
-async function remove() {
-  const { id, name } = props.person
-  await router.push('/sessions/people')
-  clubs.edit(t('train.deletePerson', { name }), (draft) => removePerson(draft, id))
-  charts.tell(t('train.nameIsDeletedEverywhere', { name }), 'info', 'undo')
-}
 </script>
 
 <template>
@@ -86,6 +82,11 @@ async function remove() {
         @change="(name) => set('name', name)"
       />
     </h2>
+    <p>
+      <RouterLink :to="{ path: '/people/page', query: { person: person.id } }">{{
+        l('learn.aPageToShow', { name: person.name })
+      }}</RouterLink>
+    </p>
     <div class="fields">
       <label>
         <span class="label">{{ t('train.age') }}</span>
@@ -152,19 +153,11 @@ async function remove() {
     >
     <p v-if="isLongGone(person, today)" class="gone">{{ t('train.notHereForAYear') }}</p>
     <p v-if="isMinor(person)" class="small muted">{{ t('train.aboutMinors') }}</p>
+    <LikesField :person="person" @change="(likes) => set('likes', likes)" />
     <TraitFields :person="person" @change="(traits) => set('traits', traits)" />
+    <MeasureFields v-if="!isMinor(person)" :person="person" @change="(measures) => set('measures', measures)" />
     <NotesField :value="person.notes" @change="(notes) => set('notes', notes || undefined)" />
-    <el-popconfirm
-      :title="t('train.theLogKeepsSomeone')"
-      :confirm-button-text="t('train.deleteEverywhere')"
-      :cancel-button-text="t('train.keepThem')"
-      width="260"
-      @confirm="remove"
-    >
-      <template #reference>
-        <el-button class="delete">{{ t('train.deleteEverywhere') }}</el-button>
-      </template>
-    </el-popconfirm>
+    <DeletePerson :person="person" @deleted="router.push('/people')" />
   </section>
 </template>
 
@@ -199,9 +192,5 @@ form .el-button {
 
 .gone {
   color: var(--caution);
-}
-
-.delete {
-  justify-self: start;
 }
 </style>

@@ -1,0 +1,71 @@
+import { computed } from 'vue'
+import type { Chart } from '../../../core/chart/chart'
+import { lookUp } from '../../../core/chart/lookUp'
+import { isOwn, wholeOf } from '../../../core/chart/tries'
+import { athleteOf } from '../../../core/club/athlete'
+import { matchUp } from '../../../core/club/matchUp'
+import type { ClubPerson } from '../../../core/club/person'
+import { bodyFits, bodyRulesOf } from '../../../core/learn/bodyFit'
+import { habitsOf } from '../../../core/learn/habits'
+import { adjusted } from '../../../core/match/adjust'
+import { fittedBy } from '../../../core/match/fitted'
+import { sharesOf } from '../../../core/match/shares'
+import { matchIn, weighing } from '../../../stores/against'
+import { useAsking } from '../../../stores/asking'
+import { useLog } from '../../parts/club/log'
+
+/** So many habits, and openings, have room. */
+const MOST = 6
+
+/** What somebody does, what we have for it, where they are open, and what the plan is worth against them. */
+export function useStudy(person: () => ClubPerson) {
+  const { log, asked } = useLog()
+  const us = computed(() => matchIn(log.value?.club.people ?? []).us)
+  const own = computed(() => {
+    if (!log.value) return null
+    const { club, chart } = log.value
+    const ours = us.value && us.value.id !== person().id ? athleteOf(us.value, club.people) : null
+    return matchUp(chart, club, { us: ours, them: athleteOf(person(), club.people) }, weighing())
+  })
+  const against = computed(() => own.value && adjusted(own.value.chart, own.value.match))
+  const study = computed(() => {
+    if (!log.value || !own.value || !against.value) return null
+    const { chart, tries, now, halfLife } = log.value
+    const seen = habitsOf(chart, { tries, now, halfLife }, person().id)
+    return { seen, chart: against.value, fitted: fittedBy(own.value.chart, own.value.match) }
+  })
+  const openings = computed(() =>
+    (study.value?.fitted.moves ?? []).filter(({ before, after }) => after > before).slice(0, MOST),
+  )
+  const closed = computed(() =>
+    (study.value?.fitted.moves ?? []).filter(({ before, after }) => after < before).slice(0, MOST),
+  )
+  const bodies = computed(() =>
+    us.value && log.value ? bodyFits(us.value, person(), bodyRulesOf(log.value.club)) : null,
+  )
+  const worthOf = (chart: () => Chart | null) =>
+    useAsking(() => {
+      const own = chart()
+      return own && asked.value
+        ? { question: { of: 'worth' as const, scenario: asked.value.scenario }, chart: own }
+        : null
+    }).found
+  const worth = worthOf(() => against.value)
+  const usual = worthOf(() => {
+    if (!log.value) return null
+    const { chart, tries, now, halfLife } = log.value
+    return adjusted(chart, { us: null, them: null, log: { tries, now, halfLife } })
+  })
+  return { us, study, openings, closed, bodies, worth, usual }
+}
+
+/** What a chart has for a reaction: the moves that answer it, with how often they land, 0 to 1. */
+export const answersFor = (chart: Chart, reaction: string): { name: string; lands: number | null }[] =>
+  chart.answers
+    .filter((one) => one.reaction === reaction)
+    .map((answer) => {
+      const move = lookUp(chart.moves, answer.move)
+      const record = isOwn(answer) ? answer : move
+      const lands = record ? (sharesOf(wholeOf(record)).get('lands') ?? null) : null
+      return { name: move?.name ?? answer.move, lands }
+    })

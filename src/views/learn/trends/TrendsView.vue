@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, type Component } from 'vue'
+import { useRoute } from 'vue-router'
+import TabLinks from '../../../components/TabLinks.vue'
+import { useClubs } from '../../../stores/clubs'
+import NoClub from '../../parts/club/NoClub.vue'
+import PrintButton from '../../parts/print/PrintButton.vue'
+import { t } from '../../../words/learn'
+
+/** Each is fetched when it is asked for. */
+const VIEWS: Record<string, Component> = {
+  lands: defineAsyncComponent(() => import('./WhatLands.vue')),
+  weeks: defineAsyncComponent(() => import('./WeekByWeek.vue')),
+  room: defineAsyncComponent(() => import('./InTheRoom.vue')),
+  true: defineAsyncComponent(() => import('./CameTrue.vue')),
+  two: defineAsyncComponent(() => import('./BetterOfTwo.vue')),
+}
+const TABS = [
+  { key: 'lands', to: '/trends', name: t('learn.whatLands') },
+  { key: 'weeks', to: '/trends/weeks', name: t('learn.weekByWeek') },
+  { key: 'room', to: '/trends/room', name: t('learn.inTheRoom') },
+  { key: 'true', to: '/trends/true', name: t('learn.didItComeTrue') },
+  { key: 'two', to: '/trends/two', name: t('learn.betterOfTwo') },
+]
+const clubs = useClubs()
+void clubs.start()
+clubs.onScreen()
+const route = useRoute()
+const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'lands'))
+</script>
+
+<template>
+  <template v-if="clubs.isReady">
+    <NoClub v-if="!clubs.club" />
+    <section v-else class="trends" :aria-label="t('learn.trends')">
+      <header>
+        <TabLinks :label="t('learn.trends')" :tabs="TABS" :at="at" />
+        <PrintButton />
+      </header>
+      <component :is="VIEWS[at]" />
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.trends {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: var(--space-16);
+  align-content: start;
+  padding: var(--space-16);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-8) var(--space-16);
+  justify-content: space-between;
+}
+</style>
