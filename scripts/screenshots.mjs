@@ -13,11 +13,11 @@ const PICTURES = [
   { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
   { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
   { name: 'runs', path: '/#/runs' },
-  { name: 'side-by-side', path: '/#/runs/side-by-side' },
   { name: 'beat', path: '/#/runs/beat', wait: 6000 },
   { name: 'what-if', path: '/#/runs/what-if', wait: 6000 },
   { name: 'rules', path: '/#/rules' },
-  { name: 'rules-of-thumb', path: '/#/worksheet/they-have-our-back', scroll: 'details.says' },
+  { name: 'people', path: '/#/people/beside', before: openClub, wait: 4000 },
+  { name: 'trends', path: '/#/trends/true', before: openClub, wait: 12_000 },
   { name: 'charts', path: '/#/charts' },
   { name: 'settings', path: '/#/settings' },
   { name: 'worksheet-phone', path: '/#/worksheet/underhook-head-clear', width: 390, height: 844 },
@@ -51,7 +51,7 @@ const browser = await chromium.launch({
   executablePath: chromiumPath(),
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, path, colorScheme = 'light', width = 1280, height = 800, scroll, before, wait = 2500 } of PICTURES) {
+for (const { name, path, colorScheme = 'light', width = 1280, height = 800, before, wait = 2500 } of PICTURES) {
   const page = await browser.newPage({
     viewport: { width, height },
     colorScheme,
@@ -66,7 +66,6 @@ for (const { name, path, colorScheme = 'light', width = 1280, height = 800, scro
   await page.waitForTimeout(wait)
   await page.locator('.el-skeleton').first().waitFor({ state: 'detached' })
   await page.getByText('Laying it out').waitFor({ state: 'detached' })
-  if (scroll) await page.locator(scroll).evaluate((part) => part.scrollIntoView())
   await page.evaluate('document.fonts.ready')
   await page.screenshot({ path: `${FOLDER}${name}.png` })
   await page.context().close()

@@ -4,7 +4,7 @@ import { UsageError } from './usage'
 
 const HELP = `ataque check FILE [--json]
     Says every problem of a chart, one a line. Exit 0: none; 1: some; 2: wrong usage.
-ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective careful|finish]
+ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective careful|finish|win] [--score N]
              [--goal ID,ID] [--break-up S|never] [--repeat F] [--slips F] [--no-holds]
              --json
     What the chart is worth from a position, as one JSON object.`

@@ -20,6 +20,7 @@ const OPTIONS = {
   seconds: { type: 'string' },
   sharpness: { type: 'string' },
   objective: { type: 'string' },
+  score: { type: 'string' },
   goal: { type: 'string' },
   'break-up': { type: 'string' },
   repeat: { type: 'string' },
@@ -67,6 +68,7 @@ function scenarioFrom(values: Options): Partial<Scenario> {
   if (values.slips !== undefined) instead.slips = number('slips', values.slips)
   if (values.goal) instead.goal = values.goal.split(',').map((id) => toPositionId(id.trim()))
   if (values.objective !== undefined) instead.objective = values.objective as Objective
+  if (values.score !== undefined) instead.score = number('score', values.score)
   return instead
 }
 

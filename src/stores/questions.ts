@@ -9,7 +9,8 @@ import { useWorkers } from './workers'
 /** Milliseconds without a change before a question is asked. */
 const QUIET_MS = 250
 
-type PlanQuestionName = 'gains' | 'curves' | 'beaten' | 'brakes' | 'depends' | 'whatIf' | 'limit' | 'runs' | 'giveUps'
+type PlanQuestionName =
+  'gains' | 'curves' | 'beaten' | 'brakes' | 'depends' | 'whatIf' | 'limit' | 'runs' | 'giveUps' | 'matchTable'
 /** Questions about the plan of the open chart, without the scenario, which is added here. */
 type PlanQuestion = { [N in PlanQuestionName]: Omit<QuestionOf<N>, 'scenario'> }[PlanQuestionName]
 

@@ -24,6 +24,7 @@ import { worthCurves, type Curves } from '../core/questions/curves'
 import { dependsOn, type Dependences } from '../core/questions/depends'
 import { drillGains, type Gain } from '../core/questions/gains'
 import { giveUps, type GiveUp } from '../core/questions/giveUp'
+import { matchTable, type MatchCell } from '../core/questions/matchTable'
 import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
 import { startWorth } from '../core/questions/solved'
@@ -80,6 +81,8 @@ interface Questions {
   range: { asks: { scenario: Scenario; places: PositionId[]; part: SamplePart }; part: never; answer: Sampled | null }
   runs: { asks: { scenario: Scenario; runs: RunPath[] }; part: never; answer: AlongRun[] }
   giveUps: { asks: { scenario: Scenario }; part: never; answer: GiveUp[] }
+  /** The chance to win the match by clock and score. */
+  matchTable: { asks: { scenario: Scenario }; part: never; answer: MatchCell[] | null }
   /** What the start is worth. */
   worth: { asks: { scenario: Scenario }; part: never; answer: number | null }
   /** The plan by the log of a club: week by week, what moved since a day, and whether what it foretold came true. */
@@ -175,6 +178,7 @@ export const JOBS: JobTable = {
   range: (bench, { scenario, places, part }) => ofPlan(bench, (chart) => sampleRange(chart, scenario, places, part)),
   runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
+  matchTable: (bench, { scenario }) => ofPlan(bench, (chart) => matchTable(chart, scenario)),
   *worth(bench, { scenario }) {
     const chart = soundChart(bench)
     return chart.ok ? success(startWorth(chart.value, scenario)) : chart

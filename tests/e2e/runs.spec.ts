@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { choose, openDemo, refusal, settled, tick, worth } from './coach'
+import { choose, openDemo, openScenario, refusal, settled, tick, worth } from './coach'
 
 test('the chain is said from the start, followed by its numbers, saved and printed', async ({ page }) => {
   await openDemo(page)
@@ -215,4 +215,19 @@ test('moves may be only shown: the plan picks one, the chain says what it should
   await tick(page.getByLabel('it cannot be shown'))
   await page.goto('/#/runs/what-if')
   await expect(commit.getByText(/Spin behind/)).toHaveCount(0)
+})
+
+test('the match says by clock and score what it is worth, and that one plays otherwise behind than ahead', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/#/runs/match')
+  await expect(page.getByText('Choose rules that score in the scenario')).toBeVisible()
+  const drawer = await openScenario(page)
+  await choose(page, drawer.getByRole('combobox', { name: 'Rules' }), 'Gi, points')
+  const match = page.getByRole('region', { name: 'The match' })
+  await expect(match.getByRole('row')).toHaveCount(6)
+  await expect(match).toContainText('With 0:40 left: two behind, Shoot the high crotch; two ahead, Hold still.')
+  // Two ahead with ten seconds to go it is as good as won.
+  await expect(match.getByRole('row', { name: /^0:10/ }).getByRole('cell').nth(3)).toContainText('100')
 })

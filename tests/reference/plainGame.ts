@@ -38,6 +38,8 @@ export interface PlainAction {
   /** Where stalling leads, and (waiting) what happens when they do nothing. */
   nothing: PlainState
   stalls: number
+  /** The first of `fixed` is where it lands. */
+  lands?: boolean
 }
 
 /** What counts as the same try: a move that is only shown is written down as one of its own, and is not another one. */
@@ -286,7 +288,16 @@ export class PlainGame {
       this.meets(reaction, holds, drops, { move: id, from: move.from }),
       chance,
     ])
-    return { name: id, answer, seconds: move.seconds ?? 5, fixed, reactions, nothing, stalls: shares.stalls }
+    return {
+      name: id,
+      answer,
+      seconds: move.seconds ?? 5,
+      fixed,
+      reactions,
+      nothing,
+      stalls: shares.stalls,
+      lands: shares.lands > 0,
+    }
   }
 
   private landing(id: string, holds: Ids, stayed: boolean): PlainState {

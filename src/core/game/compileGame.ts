@@ -1,5 +1,6 @@
 import { sure } from '../sure'
 import type { Chart } from '../chart/chart'
+import { ruleSetOf } from '../chart/rules/ruleSets'
 import { failure, success, type Problem, type Result } from '../problem'
 import { indexChart, type ChartIndex } from './chartIndex'
 import { NONE, type Game } from './game'
@@ -7,6 +8,7 @@ import { layOut } from './layOut'
 import { checkScenario, type Scenario } from './scenario'
 import type { DraftGroup } from './drafts'
 import { Search, StateLimit } from './search'
+import { matchGame } from './win/matchGame'
 
 export const DEFAULT_STATE_LIMIT = 200_000
 
@@ -26,8 +28,15 @@ export interface CompileOptions {
 export function compileGame(chart: Chart, scenario: Scenario, options: CompileOptions = {}): Result<Game> {
   const problems = checkScenario(chart, scenario)
   if (problems.length) return failure(...problems)
-  const index = indexChart(chart, scenario)
   const limit = options.stateLimit ?? DEFAULT_STATE_LIMIT
+  if (scenario.objective !== 'win') return compileExchange(chart, scenario, limit, options)
+  const exchange = compileExchange(chart, { ...scenario, objective: 'finish', goal: [] }, limit)
+  if (!exchange.ok) return exchange
+  return matchGame(exchange.value, scenario, ruleSetOf(scenario.rules, chart.settings?.ruleSets), limit)
+}
+
+function compileExchange(chart: Chart, scenario: Scenario, limit: number, options: CompileOptions = {}): Result<Game> {
+  const index = indexChart(chart, scenario)
   const search = new Search(index, scenario, limit)
   try {
     const start = search.ownState(index.positionOf.get(scenario.start)!)

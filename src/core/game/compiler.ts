@@ -27,6 +27,8 @@ export class Compiler {
 
   /** Fails as `compileGame` does. */
   compile(chart: Chart, scenario: Scenario, roots: Roots = 'all'): Result<Game> {
+    // The game of a match has states of its own, which no other tries refill.
+    if (scenario.objective === 'win') return compileGame(chart, scenario, { roots })
     const base = this.bases.get(roots)
     const known = base && serves(base.game.scenario, scenario) ? knownGame(base, chart, scenario) : null
     if (known) return success(known)

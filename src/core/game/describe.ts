@@ -12,6 +12,10 @@ export function actionName(game: Game, a: number): string {
   return game.groupIsReaction[groupOfAction(game, a)] ? 'concede' : 'wait'
 }
 
+/** The action of a position's group that waits: the first, or in a match, where that is never taken, the second. */
+export const waitingIn = (game: Game, group: number): number =>
+  sure(game.groupActions[group]) + Number(game.scenario.objective === 'win')
+
 /** The group that an action belongs to. */
 export function groupOfAction(game: Game, a: number): number {
   let low = 0

@@ -120,6 +120,8 @@ export interface Meaning {
   index: ChartIndex
   /** State of each position with its own holds and nothing stalled. */
   ownState: Int32Array
+  /** Of a match: the start with each score, from the lowest on. */
+  startByScore?: Int32Array
   /**
    * By move: the state of its position with the position’s own holds and the move just stalled; NONE where it cannot be
    * tried.

@@ -13,12 +13,15 @@ import { keptFrom, ruleSetOf } from '../chart/rules/ruleSets'
 import type { ByAhead } from '../chart/words'
 import type { Problem } from '../problem'
 
-export const OBJECTIVES = ['careful', 'finish'] as const
+/** To finish without being caught; to finish at all; to win the match, by a finish or by points when time is up. */
+export const OBJECTIVES = ['careful', 'finish', 'win'] as const
 export type Objective = (typeof OBJECTIVES)[number]
 
 export const DEFAULT_SECONDS = 240
 export const MAX_SECONDS = 3600
 export const MAX_SHARPNESS = 0.9
+/** A score is kept within so many points. */
+export const MAX_SCORE = 10
 
 /** What every figure depends on besides the chart. Times in seconds; null is no clock, or never. */
 export interface Scenario {
@@ -52,9 +55,14 @@ export interface Scenario {
   stoodUp: number | null
   /** Factors on tries of moves that are only shown; null: moves are tried in full or not at all. */
   probe: ProbeFactors | null
+  /** To win a match: the score now, ours less theirs; and where it begins again (null: on the feet, nobody ahead). */
+  score: number
+  restart: PositionId | null
 }
 
-type Saved = Partial<Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules'>> & {
+type Saved = Partial<
+  Pick<Scenario, 'start' | 'goal' | 'seconds' | 'sharpness' | 'objective' | 'rules' | 'score' | 'restart'>
+> & {
   probes?: boolean
 }
 
@@ -81,6 +89,8 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
     holds: true,
     aside: (settings.ways ?? []).flatMap(({ aside }) => aside),
     probe: saved.probes ? usualProbe(settings) : null,
+    score: saved.score ?? 0,
+    restart: saved.restart && charted.has(saved.restart) ? saved.restart : null,
     ...allowedBy(rules, settings),
     ...instead,
   }
@@ -118,7 +128,7 @@ export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
   const charted = new Set<string>(chart.positions.map(({ id }) => id))
   if (!charted.has(scenario.start)) say('start', `there is no position "${scenario.start}"`)
   for (const id of scenario.goal) if (!charted.has(id)) say('goal', `there is no position "${id}"`)
-  const { seconds, sharpness, breakUp, repeat, slips } = scenario
+  const { seconds, sharpness, breakUp, repeat, slips, objective } = scenario
   if (seconds !== null && !(Number.isInteger(seconds) && seconds >= 0 && seconds <= MAX_SECONDS)) {
     say('seconds', `must be whole seconds from 0 to ${MAX_SECONDS}, or none`)
   }
@@ -128,5 +138,17 @@ export function checkScenario(chart: Chart, scenario: Scenario): Problem[] {
   if (!(repeat >= 0 && repeat <= 1)) say('repeat', 'must be from 0 to 1')
   if (!(slips >= 0 && slips <= 1)) say('slips', 'must be from 0 to 1')
   if (!OBJECTIVES.includes(scenario.objective)) say('objective', `must be ${OBJECTIVES.join(' or ')}`)
+  if (objective === 'win') checkMatch(scenario, charted, say)
   return problems
+}
+
+function checkMatch(
+  { seconds, score, restart }: Scenario,
+  charted: ReadonlySet<string>,
+  say: (field: keyof Scenario, message: string) => void,
+): void {
+  if (seconds === null) say('seconds', 'a match that is to be won has an end: set a clock')
+  if (!(Number.isInteger(score) && Math.abs(score) <= MAX_SCORE))
+    say('score', `must be a whole number from -${MAX_SCORE} to ${MAX_SCORE}`)
+  if (restart !== null && !charted.has(restart)) say('restart', `there is no position "${restart}"`)
 }

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart'
 import type { MoveId, PositionId, ReactionId } from '../chart/ids'
 import { compileGame } from '../game/compileGame'
 import { Compiler } from '../game/compiler'
-import { inFull, isProbe, moveId, reactionId, statesSeen } from '../game/describe'
+import { inFull, isProbe, moveId, reactionId, statesSeen, waitingIn } from '../game/describe'
 import { NONE, TERMINALS, terminalWorth, type Game } from '../game/game'
 import type { Scenario } from '../game/scenario'
 import { failure, success, type Result } from '../problem'
@@ -246,7 +246,7 @@ function worthOfWaiting(solution: Solution, state: number): number | null {
   if (state < TERMINALS) return null
   const { game, evaluator } = solution
   const worths = sightsOf(solution, state).map(({ state: seen, share }) => {
-    const wait = sure(game.groupActions[sure(game.stateGroup[seen])])
+    const wait = waitingIn(game, sure(game.stateGroup[seen]))
     return share * evaluator.actionInState(wait, fullClock(solution), seen)
   })
   const value = worths.reduce((sum, worth) => sum + worth, 0)
@@ -301,7 +301,7 @@ function unpromptedFigures(solution: Solution, visits: Map<string, number>): Met
   return game.meaning.index.positions.flatMap(({ record }, p) => {
     const own = sure(game.meaning.ownState[p])
     if (own < TERMINALS) return []
-    const wait = sure(game.groupActions[sure(game.stateGroup[sure(statesSeen(game, own)[0])])])
+    const wait = waitingIn(game, sure(game.stateGroup[sure(statesSeen(game, own)[0])]))
     const figures: MetFigure[] = []
     for (let o = sure(game.reactionsFrom[wait]); o < sure(game.outcomes[wait + 1]); o++) {
       const state = sure(game.outcomeState[o])

@@ -13,21 +13,21 @@ import { solve } from '../solve/solve'
  * tries refills the compiled game, which takes a fraction of compiling; any other is compiled.
  */
 export class VariantSolver {
-  private readonly refill: Refill
+  private readonly refill: Refill | null
   private readonly batches
 
   constructor(
     chart: Chart,
     private readonly game: Game,
   ) {
-    this.refill = new Refill(game, chart)
+    this.refill = game.scenario.objective === 'win' ? null : new Refill(game, chart)
     this.batches = makeBatches(game)
   }
 
   /** Values at the full clock. */
   solve(other: Chart): Result<Solution> {
-    const counts = this.refill.countsLike(other)
-    const filled = counts && this.refill.with(counts)
+    const counts = this.refill?.countsLike(other)
+    const filled = counts && this.refill?.with(counts)
     if (filled) return solve(filled, { batches: this.batches })
     const compiled = compileGame(other, this.game.scenario, { roots: 'start' })
     return compiled.ok ? solve(compiled.value) : compiled

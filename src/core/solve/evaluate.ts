@@ -42,7 +42,7 @@ export class Evaluator {
     return sights.dealt
   }
 
-  /** True for the first action of a position's states. */
+  /** True for the first action of a position's states, which stays there; of a match, nobody ever takes it. */
   isWaiting(a: number, state: number): boolean {
     const g = this.game.stateGroup[state]
     return a === this.game.groupActions[g] && !this.game.groupIsReaction[g]

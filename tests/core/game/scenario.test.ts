@@ -37,7 +37,7 @@ describe('the scenario of a chart', () => {
     [{ sharpness: NaN }, 'sharpness'],
     [{ breakUp: 0.5 }, 'breakUp'],
     [{ repeat: 1.5 }, 'repeat'],
-    [{ objective: 'win' }, 'objective'],
+    [{ objective: 'draw' }, 'objective'],
   ])('%j cannot be computed with', (instead, field) => {
     const problems = checkScenario(sound(), scenarioOf(sound(), instead as never))
     expect(problems.map(({ path }) => path[1])).toEqual([field])

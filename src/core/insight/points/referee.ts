@@ -3,7 +3,17 @@ import { PEOPLE, type Person } from '../../chart/words'
 import { sure } from '../../sure'
 import { entriesOf } from '../../typed'
 import { Held } from './held'
-import { CHANCE, CONTROLS, FEET, THEY_GUARD, THEY_HOLD, WE_GUARD, WE_HOLD, ZONES, type Place } from './places'
+import {
+  CHANCE,
+  CONTROLS,
+  FEET,
+  THEY_GUARD,
+  THEY_HOLD,
+  WE_GUARD,
+  WE_HOLD,
+  ZONES,
+  type Place,
+} from '../../game/win/places'
 import { noCounts, type Counts, type ExpectedScore, type MustBeHeld } from './points'
 
 const EVENTS = ['takedown', 'sweep', 'pass'] as const satisfies readonly ScoringAction[]

@@ -9,7 +9,7 @@ import { fullClock, tieTolerance, type Solution } from '../../solve/solution'
 import { sightsOf } from '../../solve/sights'
 import { solve } from '../../solve/solve'
 import { sure } from '../../sure'
-import { CHANCE, placeOf, type Place } from './places'
+import { CHANCE, placeOf, type Place } from '../../game/win/places'
 import type { ExpectedScore, MustBeHeld } from './points'
 import { Referee } from './referee'
 

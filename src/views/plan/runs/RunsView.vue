@@ -5,6 +5,7 @@ import { useFigures } from '../../../stores/figures'
 import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
 import CurvesPanel from './CurvesPanel.vue'
+import MatchPanel from './MatchPanel.vue'
 import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
@@ -24,6 +25,7 @@ const what = computed(() => String(route.params.what ?? ''))
       <BeatenPanel v-if="what === 'beat'" />
       <RoundSheets v-else-if="what === 'rounds'" />
       <CurvesPanel v-else-if="what === 'pictures'" />
+      <MatchPanel v-else-if="what === 'match'" />
       <WhatIf v-else-if="what === 'what-if'" />
       <SideBySide v-else-if="what === 'side-by-side'" />
       <ChainSaid v-else />

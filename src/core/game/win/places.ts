@@ -1,6 +1,6 @@
 import type { Position } from '../../chart/position'
 import type { ScoringAction } from '../../chart/rules/ruleSet'
-import { NONE } from '../../game/game'
+import { NONE } from '../game'
 
 /* Where the two may have been last. The numbers are slots of what the referee knows, beside the chance itself. */
 export const CHANCE = 0

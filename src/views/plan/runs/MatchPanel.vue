@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { lookUp } from '../../../core/chart/lookUp'
+import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
+import { MATCH_CLOCKS, MATCH_SCORES, type MatchCell } from '../../../core/questions/matchTable'
+import { hundred } from '../../../core/say/figureText'
+import { present } from '../../../core/sure'
+import { useCharts } from '../../../stores/charts'
+import { useFigures } from '../../../stores/figures'
+import { useQuestion } from '../../../stores/questions'
+import { timeText } from '../../../stores/settings'
+import PrintButton from '../../parts/print/PrintButton.vue'
+import { t } from '../../../words/runs'
+
+/** The chance to win the match from the start by clock and score, what is best then, and how the plan differs. */
+const charts = useCharts()
+const figures = useFigures()
+const chart = computed(() => present(charts.chart))
+const rules = computed(() => ruleSetOf(figures.scenario?.rules, chart.value.settings?.ruleSets))
+const isScored = computed(() => Object.values(rules.value?.points ?? {}).some((points) => points > 0))
+const { answer: cells, progress } = useQuestion(() => (isScored.value ? { of: 'matchTable' as const } : null))
+const cellOf = (score: number, seconds: number): MatchCell | undefined =>
+  cells.value?.find((one) => one.score === score && one.seconds === seconds)
+function nameOf(best: string | null): string {
+  if (best === null) return t('common.nothing')
+  return best === 'wait' ? t('runs.holdStill') : (lookUp(chart.value.moves, best)?.name ?? best)
+}
+/** The middle of the clocks, as an example. */
+const EXAMPLE = 40
+const sentence = computed(() => {
+  const [behind, ahead] = [cellOf(-2, EXAMPLE), cellOf(2, EXAMPLE)]
+  if (!behind || !ahead) return ''
+  const given = { time: timeText(EXAMPLE), behind: nameOf(behind.best), ahead: nameOf(ahead.best) }
+  return behind.best === ahead.best
+    ? t('runs.matchTheSame', { time: given.time, best: given.behind })
+    : t('runs.matchDiffers', { time: given.time, behind: given.behind, ahead: given.ahead })
+})
+const scoreText = (score: number) =>
+  score === 0 ? t('runs.level') : score > 0 ? t('runs.ahead', { n: score }) : t('runs.behind', { n: -score })
+/** How strongly a cell is filled: in ours where the match is rather won, else in theirs. */
+const fill = ({ chance }: MatchCell) => ({
+  '--fill': chance >= 0.5 ? 'var(--ours-soft)' : 'var(--theirs-soft)',
+  '--share': `${Math.round(Math.abs(chance - 0.5) * 200)}%`,
+})
+</script>
+
+<template>
+  <section class="panel" :aria-label="t('runs.theMatch')">
+    <header>
+      <h1>{{ t('runs.theMatch') }}</h1>
+      <PrintButton />
+    </header>
+    <p v-if="!isScored">{{ t('runs.chooseRulesThatScore') }}</p>
+    <p v-else-if="progress !== null" role="status" class="muted">
+      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
+    </p>
+    <p v-else-if="!cells" class="muted">{{ t('runs.matchCannotBeComputed') }}</p>
+    <template v-else>
+      <p class="lead">{{ sentence }}</p>
+      <div class="scroll">
+        <table>
+          <caption>
+            {{
+              t('runs.chanceToWin', {
+                start: lookUp(chart.positions, figures.scenario?.start)?.name,
+                rules: rules?.name,
+              })
+            }}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">{{ t('runs.leftOnTheClock') }}</th>
+              <th v-for="score in MATCH_SCORES" :key="score" scope="col">{{ scoreText(score) }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="seconds in MATCH_CLOCKS" :key="seconds">
+              <th scope="row">{{ timeText(seconds) }}</th>
+              <template v-for="score in MATCH_SCORES" :key="score">
+                <td v-if="cellOf(score, seconds)" :style="fill(present(cellOf(score, seconds)))">
+                  <b>{{ hundred(present(cellOf(score, seconds)).chance) }}</b>
+                  <span>{{ nameOf(present(cellOf(score, seconds)).best) }}</span>
+                </td>
+              </template>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="small muted">{{ t('runs.howTheMatch') }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: var(--space-12);
+  padding: var(--space-16);
+}
+
+header {
+  display: flex;
+  justify-content: space-between;
+}
+
+.lead {
+  font-size: var(--type-lead);
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+caption {
+  padding-bottom: var(--space-8);
+  text-align: left;
+}
+
+th,
+td {
+  padding: var(--space-8);
+  border: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+
+td {
+  background: linear-gradient(to right, var(--fill) var(--share), transparent var(--share));
+}
+
+td b {
+  display: block;
+  font: var(--weight-strong) var(--type-title) / 1.1 var(--label);
+}
+</style>
