@@ -4,14 +4,16 @@ import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
 import holds from '../../src/words/holds.json' with { type: 'json' }
 import learn from '../../src/words/learn.json' with { type: 'json' }
+import inspector from '../../src/words/inspector.json' with { type: 'json' }
 import rules from '../../src/words/rules.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
 import score from '../../src/words/score.json' with { type: 'json' }
 import slope from '../../src/words/slope.json' with { type: 'json' }
 import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
+import { t as inspectorWords } from '../../src/words/inspector'
 
-const en = { ...english, holds, learn, rules, runs, score, slope, train }
+const en = { ...english, holds, inspector, learn, rules, runs, score, slope, train }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>
@@ -84,8 +86,8 @@ describe('the words of the interface', () => {
 
   it('tell one from many, and leave signs of the notation as they are', () => {
     expect([t('count.move', 1), t('count.move', 3), t('count.move', 0)]).toEqual(['1 move', '3 moves', '0 moves'])
-    expect(t('inspector.landHere', { names: 'Armbar' }, 1)).toBe('Armbar lands here.')
-    expect(t('inspector.landHere', { names: 'Armbar, Kimura' }, 2)).toBe('Armbar, Kimura land here.')
+    expect(inspectorWords('inspector.landHere', { names: 'Armbar' }, 1)).toBe('Armbar lands here.')
+    expect(inspectorWords('inspector.landHere', { names: 'Armbar, Kimura' }, 2)).toBe('Armbar, Kimura land here.')
     expect(t('add.theMoveAndWhereItLeads')).toContain('(where it ends) > our answer')
   })
 })

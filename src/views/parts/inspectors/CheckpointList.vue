@@ -16,7 +16,7 @@ import type { Checkpoint, Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import GateField from './GateField.vue'
 import { useTokens } from './tokens'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** What must be true, in order; how one tests it; what may not be let go before; and the usual mistake. */
 const props = defineProps<{ move: Move }>()

@@ -7,7 +7,7 @@ import { holder } from '../../../core/chart/hold'
 import type { Checkpoint, Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from './sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** The release gate in holds, so that a run can be checked for it: do not let go of one before the other is on. */
 const props = defineProps<{ move: Move; checkpoint: Checkpoint }>()

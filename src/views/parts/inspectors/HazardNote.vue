@@ -4,7 +4,7 @@ import InlineText from '../../../components/InlineText.vue'
 import type { Hazard } from '../../../core/chart/hazard'
 import type { Move } from '../../../core/chart/move'
 import { useFigures } from '../../../stores/figures'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** What a move can injure, how fast, and what the partners must heed. */
 const props = defineProps<{ move: Move }>()

@@ -8,7 +8,7 @@ import { holder } from '../../../core/chart/hold'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { HoldField } from './holdFields'
 import { useWorksheet } from './sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** What a move or a reaction does with holds; nothing of it where the chart has no holds. */
 const props = defineProps<{

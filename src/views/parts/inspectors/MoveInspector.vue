@@ -31,7 +31,7 @@ import { HOLDS_OF_MOVE, type HoldField } from './holdFields'
 import UsesField from './UsesField.vue'
 import TurnsField from './TurnsField.vue'
 import { useWorksheet } from './sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** A move in detail: where it leads, how long it takes, what must be true in which order, and its danger. */
 const props = defineProps<{ move: Move }>()

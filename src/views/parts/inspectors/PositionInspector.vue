@@ -18,7 +18,7 @@ import { useCharts } from '../../../stores/charts'
 import { useRouter } from 'vue-router'
 import { useWorksheet } from './sheet'
 import { useRemoving } from '../removing'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** A position in detail: its family, who is ahead, what ending here is worth, and what they do unprompted. */
 const props = defineProps<{ position: Position }>()

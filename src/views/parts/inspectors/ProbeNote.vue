@@ -7,7 +7,7 @@ import type { Move } from '../../../core/chart/move'
 import type { Probe } from '../../../core/chart/probe'
 import { usualProbe } from '../../../core/game/scenario'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** How this move goes when it is only shown, where that is not as in the whole chart. */
 const props = defineProps<{ move: Move }>()

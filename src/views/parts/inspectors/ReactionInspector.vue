@@ -22,7 +22,7 @@ import { useTokens } from './tokens'
 import UsesField from './UsesField.vue'
 import { useWorksheet } from './sheet'
 import { useRemoving } from '../removing'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** A reaction in detail: where it ends, how long it takes, which checkpoint it breaks, what it does to the plan. */
 const props = defineProps<{ reaction: Reaction; move?: Move | undefined }>()

@@ -9,7 +9,7 @@ import { frameOf } from '../../../core/sides/frames'
 import { sidesDisagree, turnConcerns, TURN_IDS, TURNS, turnsOf, type Turn } from '../../../core/sides/turns'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from './sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** What a move does to the sides, where its position has a frame that knows them. */
 const props = defineProps<{ move: Move }>()

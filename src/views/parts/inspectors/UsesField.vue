@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CAPABILITY_IDS, capabilityWords } from '../../../core/holds/limbWords'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** What one must be able to do for it: holds of the other that take one of these away hinder it. */
 const props = withDefaults(defineProps<{ uses: readonly string[]; who?: string }>(), { who: t('common.they') })

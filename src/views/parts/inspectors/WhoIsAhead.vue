@@ -5,7 +5,7 @@ import { asksAhead, isGuess } from '../../../core/chart/guesses'
 import type { Position } from '../../../core/chart/position'
 import type { Ahead } from '../../../core/chart/words'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** Who is ahead in a position that was born by being named: taken from its name, or asked. */
 const props = defineProps<{ position: Position; named?: boolean }>()

@@ -1,5 +1,5 @@
 import type { Person } from '../../../core/chart/words'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 /** One of the hold lists of a move or reaction: whose holds they are, and what it does with them. */
 export interface HoldField {

@@ -14,7 +14,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { placeName } from '../../../core/chart/placeNames'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
-import { t } from '../../../words'
+import { t } from '../../../words/inspector'
 
 interface Worksheet {
   chart: ComputedRef<Chart>
