@@ -1,32 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { lookUp } from '../../../core/chart/lookUp'
 import { judgeTrial, removeTrial } from '../../../core/club/edits/trials'
-import type { Trial, TrialWay } from '../../../core/club/trial'
+import type { Trial } from '../../../core/club/trial'
 import { trialNow } from '../../../core/learn/trials'
 import { useClubs } from '../../../stores/clubs'
 import { dayText } from '../../parts/club/days'
 import { useLog } from '../../parts/club/log'
 import NewTrial from './NewTrial.vue'
 import { judged, standing } from './trialText'
+import { triedName } from './tried'
 import { t } from '../../../words/learn'
 
 /** Two ways of one step, tried by the pairs in turn, and judged once on a day that was set before. */
 const clubs = useClubs()
 const { log } = useLog()
-const nameOf = ({ move, reply }: TrialWay) => {
-  const { moves, reactions } = log.value?.chart ?? {}
-  const name = lookUp(moves, move)?.name ?? move
-  return reply === undefined
-    ? name
-    : t('learn.nameAgainst', { name, reaction: lookUp(reactions, reply)?.name ?? reply })
-}
 const trials = computed(() =>
   (clubs.club?.trials ?? []).map((trial) => {
     const { chart, tries, now, halfLife } = log.value ?? {}
     const isHere = chart?.id === trial.chart && tries && now !== undefined
     const stands = isHere ? trialNow(chart, trial, { tries, now, halfLife: halfLife ?? 0 }) : null
-    const names = { first: nameOf(trial.first), second: nameOf(trial.second) }
+    const names = { first: triedName(log.value?.chart, trial.first), second: triedName(log.value?.chart, trial.second) }
     const mayJudge = !trial.verdict && stands !== null && now !== undefined && now >= trial.judgeOn
     return { trial, stands, names, mayJudge }
   }),

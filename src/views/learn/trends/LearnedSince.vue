@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { valueOf } from '../../../components/events'
 import { dayAfter } from '../../../core/club/days'
-import { lookUp } from '../../../core/chart/lookUp'
-import { mondayOf, type Learned } from '../../../core/learn/weeks'
+import { mondayOf } from '../../../core/learn/weeks'
 import { signed } from '../../../core/say/figureText'
 import { ofTen } from '../../../core/say/ofTen'
 import { useAsking } from '../../../stores/asking'
 import { dayText } from '../../parts/club/days'
 import { useLog } from '../../parts/club/log'
+import { triedName } from './tried'
 import { t } from '../../../words/learn'
 
 /** Which figures moved the worth most since a day: at first this week's Monday, or the last one with a try after it. */
@@ -32,13 +32,6 @@ const { found, progress } = useAsking(() => {
 /** So many have room. */
 const MOST = 10
 const rows = computed(() => (found.value ?? []).slice(0, MOST))
-function nameOf({ move, reply }: Learned): string {
-  const { moves, reactions } = log.value?.chart ?? {}
-  const name = lookUp(moves, move)?.name ?? move
-  return reply === undefined
-    ? name
-    : t('learn.nameAgainst', { name, reaction: lookUp(reactions, reply)?.name ?? reply })
-}
 const earlier = () => (chosen.value = dayAfter(since.value, -7))
 </script>
 
@@ -69,7 +62,7 @@ const earlier = () => (chosen.value = dayAfter(since.value, -7))
       </thead>
       <tbody>
         <tr v-for="one in rows" :key="`${one.move} ${one.reply}`">
-          <th scope="row">{{ nameOf(one) }}</th>
+          <th scope="row">{{ triedName(log?.chart, one) }}</th>
           <td>{{ one.tries }}</td>
           <td>{{ t('learn.fromTo', { from: ofTen(one.before), to: ofTen(one.after) }) }}</td>
           <td :class="one.worth < 0 ? 'worse' : 'better'">{{ signed(one.worth) }}</td>

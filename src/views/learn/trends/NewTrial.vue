@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 import PickList from '../../../components/PickList.vue'
 import type { Chart } from '../../../core/chart/chart'
-import { lookUp } from '../../../core/chart/lookUp'
 import { toMoveId, toReactionId } from '../../../core/chart/ids'
 import { dayAfter } from '../../../core/club/days'
 import { addTrial } from '../../../core/club/edits/trials'
 import type { TrialWay } from '../../../core/club/trial'
 import { useClubs } from '../../../stores/clubs'
+import { triedName } from './tried'
 import { t } from '../../../words/learn'
 
 /** Sets up a trial: two ways of one step, and the day on which it is judged. */
@@ -22,15 +22,12 @@ const judgeOn = ref(dayAfter(props.now, USUAL))
 
 /** All that is tried: moves cold, and moves as an answer. */
 const options = computed(() => {
-  const { moves, answers, reactions } = props.chart
+  const { moves, answers } = props.chart
   return [
     ...moves.map(({ id, name }) => ({ value: String(id), label: name })),
     ...answers.map(({ move, reaction }) => ({
       value: `${move} ${reaction}`,
-      label: t('learn.nameAgainst', {
-        name: lookUp(moves, move)?.name ?? move,
-        reaction: lookUp(reactions, reaction)?.name ?? reaction,
-      }),
+      label: triedName(props.chart, { move, reply: reaction }),
     })),
   ]
 })
