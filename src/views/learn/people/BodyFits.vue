@@ -40,7 +40,7 @@ const setRule = (rule: keyof BodyRules, event: Event) =>
 </script>
 
 <template>
-  <section :aria-label="t('learn.bodies')">
+  <section :aria-label="`${t('learn.bodies')}: ${them}`">
     <h3>{{ t('learn.bodiesOf', { us, them }) }}</h3>
     <ul>
       <li v-for="fit in fits.fits" :key="fit.of">

@@ -90,7 +90,7 @@ const notShown = computed(() => {
       <table v-if="region.records.length">
         <thead>
           <tr>
-            <th scope="col"></th>
+            <td></td>
             <th v-for="column in COLUMNS" :key="column" scope="col">{{ HEADS[column] }}</th>
             <th scope="col">{{ t('learn.dueAgain') }}</th>
           </tr>
@@ -201,6 +201,13 @@ th[scope='row'] .el-button {
 .who {
   white-space: normal;
   text-align: left;
+}
+
+@media screen and (width < 1024px) {
+  th[scope='row'] .el-button {
+    min-width: var(--target);
+    min-height: var(--target);
+  }
 }
 
 @media screen and (width < 600px) {

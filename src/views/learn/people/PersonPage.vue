@@ -64,7 +64,7 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
         <table>
           <thead>
             <tr>
-              <th scope="col"></th>
+              <td></td>
               <th scope="col">{{ t('learn.shown') }}</th>
               <th scope="col">{{ t('learn.drilled') }}</th>
               <th scope="col">{{ t('learn.landedInRounds') }}</th>

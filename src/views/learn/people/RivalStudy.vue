@@ -60,7 +60,7 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
       {{ us ? t('learn.worthOfAgainst', { us: us.name }) : t('learn.worthAgainst') }}
       <span class="muted">{{ t('learn.usuallyWorth', { usual: hundred(usual), by: signed(worth - usual) }) }}</span>
     </p>
-    <section :aria-label="t('learn.theirHabits')">
+    <section :aria-label="`${t('learn.theirHabits')}: ${person.name}`">
       <h3>{{ t('learn.theirHabits') }}</h3>
       <table v-if="habits.length">
         <thead>
@@ -80,7 +80,10 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
       </table>
       <p v-else class="muted">{{ t('learn.noHabitKnown') }}</p>
     </section>
-    <section v-if="openings.length || closed.length || seenOpenings.length" :aria-label="t('learn.theirOpenings')">
+    <section
+      v-if="openings.length || closed.length || seenOpenings.length"
+      :aria-label="`${t('learn.theirOpenings')}: ${person.name}`"
+    >
       <h3>{{ t('learn.theirOpenings') }}</h3>
       <ul>
         <li v-for="one in seenOpenings" :key="`seen ${one.move}`" :class="{ closed: !one.isOpen }">{{ one.text }}</li>

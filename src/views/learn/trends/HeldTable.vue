@@ -11,7 +11,8 @@ defineProps<{ rows: readonly Held[]; of?: number; hasCounts?: boolean }>()
   <table>
     <thead>
       <tr>
-        <th scope="col" class="first">{{ of === undefined ? '' : t('learn.ofNRounds', of) }}</th>
+        <td v-if="of === undefined"></td>
+        <th v-else scope="col" class="first">{{ t('learn.ofNRounds', of) }}</th>
         <th v-if="hasCounts" scope="col">{{ t('learn.n') }}</th>
         <th scope="col">{{ t('learn.foretold') }}</th>
         <th scope="col">{{ t('learn.came') }}</th>

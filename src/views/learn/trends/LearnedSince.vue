@@ -54,7 +54,7 @@ const earlier = () => (chosen.value = dayAfter(since.value, -7))
     <table v-else-if="rows.length">
       <thead>
         <tr>
-          <th scope="col"></th>
+          <td></td>
           <th scope="col">{{ t('learn.tries') }}</th>
           <th scope="col">{{ t('learn.landsOfTen') }}</th>
           <th scope="col">{{ t('learn.start') }}</th>

@@ -76,10 +76,10 @@ const count = (n: number) => String(n)
     <table>
       <thead>
         <tr>
-          <th scope="col"></th>
+          <td></td>
           <th scope="col">{{ t('learn.inTheFirstWeek') }}</th>
           <th scope="col">{{ t('learn.now') }}</th>
-          <th scope="col"></th>
+          <td></td>
         </tr>
       </thead>
       <tbody>
