@@ -20,6 +20,6 @@ watch(tipped, (now, before) => {
     :visible="true"
     :content="tipped.dataset.tip ?? ''"
     popper-class="tip"
-    :placement="tipped.closest('.on-rail') ? 'right' : 'top'"
+    placement="top"
   />
 </template>

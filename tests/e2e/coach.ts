@@ -74,7 +74,11 @@ export async function tick(box: Locator, on = true): Promise<void> {
 /** Chooses an option of a list by what it says; in a long one, of which not all is drawn, by typing that first. */
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
   await list.click({ force: true })
-  if (await list.isEditable()) await list.fill(option)
+  if (await list.isEditable()) {
+    await list.fill(option)
+    // The list draws itself anew a moment later, and what was aimed at would lie elsewhere.
+    await expect(page.getByRole('option').filter({ hasNotText: option })).toHaveCount(0)
+  }
   await page.getByRole('option', { name: option, exact: true }).click()
 }
 

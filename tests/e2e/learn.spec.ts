@@ -63,9 +63,9 @@ test('two rivals are beside each other, with what the bodies say once it is said
   await page.goto('/#/desk')
   const drawer = await openScenario(page)
   await choose(page, drawer.getByRole('combobox', { name: 'Us' }), 'Odile')
+  await expect(page.getByRole('region', { name: 'Scenario', exact: true })).toContainText('Odile')
   await page.goto('/#/people/beside')
-  // The drawer stays open over another screen; a fresh page has none.
-  await page.reload()
+  await expect(drawer).toBeHidden()
   const beside = page.getByRole('region', { name: 'Two beside each other' })
   await expect(beside.getByRole('heading', { level: 2 })).toHaveText([
     'The tall one, North hall',

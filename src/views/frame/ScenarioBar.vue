@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import RowButton from '../../components/RowButton.vue'
 import { ArrowDown, ArrowUp } from '@element-plus/icons-vue'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { scenarioShort } from '../parts/print/scenarioLine'
@@ -13,6 +14,11 @@ const charts = useCharts()
 /** Loaded on demand: its lists are large, and it is seldom open. */
 const ScenarioDrawer = defineAsyncComponent(() => import('./ScenarioDrawer.vue'))
 const isOpen = ref(false)
+const route = useRoute()
+watch(
+  () => route.path,
+  () => (isOpen.value = false),
+)
 const said = computed(() => scenarioShort(present(charts.chart), charts.isFlipped))
 </script>
 

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { named } from '../../../components/options'
 import PickList from '../../../components/PickList.vue'
 import { lookUp } from '../../../core/chart/lookUp'
+import type { ClubPerson } from '../../../core/club/person'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { ofTen } from '../../../core/say/ofTen'
 import { useCharts } from '../../../stores/charts'
 import { useAgainst } from './against'
@@ -10,14 +13,14 @@ import { t } from '../../../words/learn'
 /** Who against whom: all figures follow; and what that changes of the moves, in words. Only where there is a club. */
 const charts = useCharts()
 const { people, match, changes, set } = useAgainst()
-const options = computed(() => [
+const withNobody = (some: readonly ClubPerson[]) => [
   { value: '', label: t('learn.nobodyInParticular') },
-  ...people.value.map(({ id, name }) => ({ value: id, label: name })),
+  ...named(some),
+]
+const sides = computed(() => [
+  { side: 'us' as const, label: t('learn.us'), options: withNobody(membersOf({ people: people.value })) },
+  { side: 'them' as const, label: t('learn.them'), options: withNobody(people.value) },
 ])
-const SIDES = [
-  { side: 'us', label: t('learn.us') },
-  { side: 'them', label: t('learn.them') },
-] as const
 /** So many of each have room. */
 const MOST = 6
 const moves = computed(() =>
@@ -42,7 +45,7 @@ const reactions = computed(() =>
 <template>
   <section v-if="people.length" :aria-label="t('learn.whoAgainstWhom')">
     <h3>{{ t('learn.whoAgainstWhom') }}</h3>
-    <label v-for="{ side, label } in SIDES" :key="side">
+    <label v-for="{ side, label, options } in sides" :key="side">
       <span class="label">{{ label }}</span>
       <PickList
         :value="match[side]?.id ?? ''"
