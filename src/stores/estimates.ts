@@ -1,6 +1,7 @@
 import { shallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
-import type { Landing, Variant } from '../core/match/better'
+import type { Landing } from '../core/match/better'
+import type { Variant } from '../core/match/recordOf'
 
 /*
  * What was logged of a club counts in the figures beside the guesses of the chart. What it takes is only fetched where

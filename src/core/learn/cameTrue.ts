@@ -8,8 +8,9 @@ import type { RoundFact } from '../club/logRecords'
 import type { Scenario } from '../game/scenario'
 import { wilson } from '../insight/tallied'
 import type { Job } from '../job'
+import { landingShare } from '../match/recordOf'
 import { isLive, type LoggedTry } from '../match/tryLog'
-import { Before, endOf, landingIn, ROUND_ENDS, roundsAbout, type Foretold, type RoundEnd } from './foretold'
+import { Before, endOf, ROUND_ENDS, roundsAbout, type Foretold, type RoundEnd } from './foretold'
 import { grouped } from './grouped'
 
 /** Something that was foretold, with a chance of 0 to 1, and whether it came true. */
@@ -77,9 +78,9 @@ export function* cameTrueOf(chart: Chart, scenario: Scenario, { club, halfLife }
   const regionOf = regionsOf(chart)
   const tries = club.tries.filter((one) => isLive(one) && one.outcome !== 'failed').slice(-MOST_TRIES)
   const known = tries.flatMap((one) => {
-    const chance = landingIn(before.chartFor(one), one)
+    const chance = landingShare(before.chartFor(one), one)
     const region = regionOf.get(lookUp(chart.moves, one.move)?.from ?? '')
-    return chance === null || region === undefined ? [] : [{ region, chance, isTrue: one.outcome === 'lands' }]
+    return chance === undefined || region === undefined ? [] : [{ region, chance, isTrue: one.outcome === 'lands' }]
   })
   const regions = [...grouped(known, ({ region }) => region)].map(([name, some]) => ({ name, tries: some }))
   return { rounds, regions }

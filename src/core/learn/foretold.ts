@@ -1,14 +1,11 @@
 import { blockMoves, startOf } from '../club/blockMoves'
 import type { Athlete } from '../match/adjust'
 import { adjusted } from '../match/adjust'
-import { isOwn, wholeOf } from '../chart/tries'
 import type { Chart } from '../chart/chart'
-import type { MoveId, PositionId, ReactionId } from '../chart/ids'
-import { lookUp } from '../chart/lookUp'
+import type { PositionId } from '../chart/ids'
 import type { Club } from '../club/clubKind'
 import type { Ended, RoundFact } from '../club/logRecords'
 import type { Scenario } from '../game/scenario'
-import { sharesOf } from '../match/shares'
 import type { LoggedTry } from '../match/tryLog'
 import { solved } from '../questions/solved'
 import { occupancyOf } from '../solve/occupancy'
@@ -63,15 +60,6 @@ export function foretell(chart: Chart, scenario: Scenario): Foretold | null {
   const { finish, caught, over, broken, ended } = occupancyOf(solution)
   const time = ended[0] + ended[1] + ended[2] - over - broken
   return { tap: finish, reversed: caught, out: over + broken, time: Math.max(0, time) }
-}
-
-/** How often a move lands as a chart has it, cold or as an answer; null where the chart does not say. */
-export function landingIn(chart: Chart, { move, reply }: { move: MoveId; reply?: ReactionId }): number | null {
-  const answer = reply === undefined ? undefined : chart.answers.find((a) => a.move === move && a.reaction === reply)
-  if (reply !== undefined && !answer) return null
-  const record = answer && isOwn(answer) ? answer : lookUp(chart.moves, move)
-  if (!record || !isOwn(record)) return null
-  return sharesOf(wholeOf(record)).get('lands') ?? null
 }
 
 /** Of a round: its length in seconds, and whether the partner knew what was coming, as where one move was drilled. */

@@ -1,11 +1,9 @@
-import { answerKey } from '../chart/answer'
 import type { Chart } from '../chart/chart'
 import type { MoveId, ReactionId } from '../chart/ids'
-import { lookUp } from '../chart/lookUp'
-import { isOwn, wholeOf } from '../chart/tries'
 import { wilson } from '../insight/tallied'
 import { adjusted } from '../match/adjust'
-import { reactionKey, sharesOf, type Outcomes } from '../match/shares'
+import { sharesIn } from '../match/recordOf'
+import { reactionKey, type Outcomes } from '../match/shares'
 import { isLive, type LoggedTry, type TryLog } from '../match/tryLog'
 
 /** How often something came of tries on somebody, against how often it comes on anybody; shares, 0 to 1. */
@@ -84,9 +82,3 @@ function seldom(some: readonly Known[], key: string, came: (one: LoggedTry) => b
 
 const furthest = (a: Seldom, b: Seldom) => far(b) - far(a)
 const far = ({ times, of, usual }: Seldom) => Math.abs(times / of - usual)
-
-function sharesIn(chart: Chart, { move, reply }: LoggedTry): Outcomes | undefined {
-  const answer = reply && chart.answers.find((one) => answerKey(one) === answerKey({ reaction: reply, move }))
-  const record = answer && isOwn(answer) ? answer : lookUp(chart.moves, move)
-  return record && isOwn(record) ? sharesOf(wholeOf(record)) : undefined
-}

@@ -6,9 +6,9 @@ import { costliest } from '../insight/costly'
 import { figuresOf } from '../insight/figures'
 import type { Job } from '../job'
 import { adjusted } from '../match/adjust'
+import { landingShare } from '../match/recordOf'
 import { isLive, type LoggedTry } from '../match/tryLog'
 import { startWorth } from '../questions/solved'
-import { landingIn } from './foretold'
 import { grouped } from './grouped'
 
 /** What is asked of a log: its tries, in how many days one counts half, and the day, as 2026-11-28. */
@@ -120,9 +120,9 @@ export function* learnedSince(
   for (const [i, own] of groups.entries()) {
     const one = own[0]
     const without = withLog(tries.filter((tried) => !own.includes(tried)))
-    const [before, after] = one ? [landingIn(without, one), landingIn(today, one)] : [null, null]
+    const [before, after] = one ? [landingShare(without, one), landingShare(today, one)] : []
     const worthBefore = startWorth(without, scenario)
-    if (one && before !== null && after !== null && worthBefore !== null) {
+    if (one && before !== undefined && after !== undefined && worthBefore !== null) {
       const { move, reply } = one
       const about = reply === undefined ? { move } : { move, reply }
       learned.push({ ...about, tries: own.length, before, after, worth: worth - worthBefore })

@@ -1,9 +1,8 @@
 import type { Chart } from '../chart/chart'
-import type { MoveId, ReactionId } from '../chart/ids'
-import { lookUp } from '../chart/lookUp'
-import { isOwn, wholeOf, withWeight } from '../chart/tries'
+import { wholeOf, withWeight } from '../chart/tries'
 import { Counts, keyOf } from './counts'
 import { KAPPA, NOTHING_COUNTED, pooled, type Counted } from './estimates'
+import { recordOf, type Variant } from './recordOf'
 import { sharesOf, type Outcomes } from './shares'
 import type { TryLog } from './tryLog'
 
@@ -96,12 +95,6 @@ function densityOf([a, b]: Beta) {
 
 const softplus = (x: number) => (x > 0 ? x + Math.log1p(Math.exp(-x)) : Math.log1p(Math.exp(x)))
 
-/** A way of doing one step: a move, or a move as an answer. */
-export interface Variant {
-  move: MoveId
-  reply?: ReactionId
-}
-
 /** How often something lands: as guessed, as the group does it, and as one person does (null: nobody is asked). */
 export interface Landing {
   guess: Beta
@@ -121,10 +114,9 @@ export class Landings {
   }
 
   /** `us`: the person who tries it. Null: it has no tries. */
-  of({ move, reply }: Variant, us?: string): Landing | null {
-    const answer = this.chart.answers.find((one) => one.move === move && one.reaction === reply)
-    const record = answer && isOwn(answer) ? answer : lookUp(this.chart.moves, move)
-    if (!record || !isOwn(record)) return null
+  of(what: Variant, us?: string): Landing | null {
+    const record = recordOf(this.chart, what)
+    if (!record) return null
     const key = keyOf(record)
     const { whole, weight } = withWeight(wholeOf(record))
     const guessed = sharesOf(whole)

@@ -5,7 +5,7 @@ import { lookUp } from '../../../src/core/chart/lookUp'
 import { totalOf } from '../../../src/core/chart/tries'
 import { adjusted } from '../../../src/core/match/adjust'
 import type { LoggedTry } from '../../../src/core/match/tryLog'
-import { landingIn } from '../../../src/core/learn/foretold'
+import { landingShare } from '../../../src/core/match/recordOf'
 import { PEOPLE } from '../../../scripts/demoClub'
 import { demoPlan } from '../../fixtures/demoPlan'
 
@@ -58,7 +58,7 @@ const until = (log: readonly LoggedTry[], week: number) => ({
   now: WEEKS[week],
   halfLife: 100_000,
 })
-const landing = (chart: Chart, move: Move) => landingIn(chart, { move: move.id })!
+const landing = (chart: Chart, move: Move) => landingShare(chart, { move: move.id })!
 const errorOf = (estimate: (move: Move) => number, truth: (move: Move) => number) =>
   mean(moves.map((move) => Math.abs(estimate(move) - truth(move))))
 

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import type { Chart } from '../../../src/core/chart/chart'
 import { adjusted, type Athlete } from '../../../src/core/match/adjust'
-import { betterOf, landingOf, type Beta, type Variant } from '../../../src/core/match/better'
+import { betterOf, landingOf, type Beta } from '../../../src/core/match/better'
+import type { Variant } from '../../../src/core/match/recordOf'
 import type { LoggedTry } from '../../../src/core/match/tryLog'
 
 interface Case {

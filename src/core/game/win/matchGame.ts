@@ -119,12 +119,12 @@ class MatchSearch {
     const { base } = this
     const { ownState, stalledState, index } = base.meaning
     const own = (p: number) => this.begin(sure(ownState[p]), this.scenario.score)
-    const start = own(sure(index.positionOf.get(this.scenario.start)))
+    const from = sure(index.positionOf.get(this.scenario.start))
+    const start = own(from)
     const draft = new Draft()
     if (!this.exhaust(draft)) return null
     const reached = this.states.length
-    const from = sure(ownState[sure(index.positionOf.get(this.scenario.start))])
-    const starts = Int32Array.from({ length: SCORES }, (_, i) => this.begin(from, i - MAX_SCORE))
+    const starts = Int32Array.from({ length: SCORES }, (_, i) => this.begin(sure(ownState[from]), i - MAX_SCORE))
     const ownStates = ownState.map((state, p) => (state === NONE ? NONE : own(p)))
     const stalledStates = stalledState.map((state, m) =>
       state === NONE ? NONE : this.stateOf(state, this.standings.begin(sure(index.moves[m]).from, this.scenario.score)),
@@ -222,7 +222,7 @@ class MatchSearch {
     })
     draft.outcome(stays, ends.alive * (1 - sure(base.actionMass[a])), OUTCOME.stalls, NONE)
     this.writeEnds(draft, ends, standing)
-    this.writeOutcomes(draft, a, ends.alive, standing)
+    this.writeReactions(draft, a, ends.alive, standing)
   }
 
   private writeAction(draft: Draft, a: number, g: number, state: number, standing: number): void {
@@ -237,25 +237,15 @@ class MatchSearch {
       slipsTo: at(sure(base.actionSlipsTo[a])),
     })
     if (base.stateStalled[state] === a) draft.stalled(sure(base.stateLoss[state]) * ends.alive)
-    this.writeEnds(draft, ends, standing, () => this.writePlain(draft, a, ends.alive, after))
+    this.writePlain(draft, a, ends.alive, after)
+    this.writeEnds(draft, ends, standing)
     this.writeReactions(draft, a, ends.alive, after)
   }
 
-  /** What ends the exchange while an action is done; what else may come of it in between. */
-  private writeEnds(
-    draft: Draft,
-    { broken, caught, gone }: ReturnType<typeof overSeconds>,
-    standing: number,
-    others: () => void = () => undefined,
-  ): void {
-    others()
+  /** What ends the exchange while an action is done. */
+  private writeEnds(draft: Draft, { broken, caught, gone }: ReturnType<typeof overSeconds>, standing: number): void {
     if (caught > 0) draft.outcome(TERMINAL.caught, caught, OUTCOME.elsewhere, NONE)
     if (broken + gone > 0) draft.outcome(this.again(standing), broken + gone, OUTCOME.elsewhere, NONE)
-  }
-
-  private writeOutcomes(draft: Draft, a: number, alive: number, after: number): void {
-    this.writePlain(draft, a, alive, after)
-    this.writeReactions(draft, a, alive, after)
   }
 
   private writePlain(draft: Draft, a: number, alive: number, after: number): void {

@@ -6,7 +6,7 @@ import PickList from '../../../components/PickList.vue'
 import { isMinor } from '../../../core/club/person'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
-import SheetHead from '../../parts/club/SheetHead.vue'
+import SheetHead from '../../parts/print/SheetHead.vue'
 import RivalStudy from './RivalStudy.vue'
 import { t } from '../../../words/learn'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import LineForm from '../../../components/LineForm.vue'
 import PickList from '../../../components/PickList.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { ClubPerson } from '../../../core/club/person'
@@ -11,7 +12,6 @@ import { t } from '../../../words/learn'
 const props = defineProps<{ person: ClubPerson }>()
 const emit = defineEmits<{ change: [habits: Record<string, number> | undefined]; note: [note: string] }>()
 const charts = useCharts()
-const note = ref('')
 const STEPS = [
   { value: '2', label: t('learn.always') },
   { value: '1', label: t('learn.often') },
@@ -30,31 +30,25 @@ function set(reaction: string, step: number) {
   const all = step === 0 ? others : { ...others, [reaction]: step }
   emit('change', Object.keys(all).length ? all : undefined)
 }
-function add() {
-  const text = note.value.trim()
-  if (!text) return
+function add(text: string) {
   const found = notedHabit(text, charts.chart?.reactions ?? [])
   if (found) set(found.reaction, found.step)
   else {
     emit('note', text)
     charts.tell(t('learn.keptAsANote'))
   }
-  note.value = ''
 }
 </script>
 
 <template>
   <section :aria-label="t('learn.whatTheyAlwaysDo')">
     <h3>{{ t('learn.whatTheyAlwaysDo') }}</h3>
-    <form @submit.prevent="add">
-      <el-input
-        v-model="note"
-        :aria-label="t('learn.whatTheyAlwaysDo')"
-        :placeholder="t('learn.habitHint')"
-        @keydown.stop
-      />
-      <el-button native-type="submit">{{ t('learn.writeItDown') }}</el-button>
-    </form>
+    <LineForm
+      :label="t('learn.whatTheyAlwaysDo')"
+      :placeholder="t('learn.habitHint')"
+      :give="t('learn.writeItDown')"
+      @give="add"
+    />
     <ul>
       <li v-for="one in habits" :key="one.id">
         <span>{{ one.name }}</span>
@@ -77,16 +71,11 @@ ul {
   gap: var(--space-8);
 }
 
-form,
 li {
   display: flex;
   gap: var(--space-8);
   align-items: center;
   justify-content: space-between;
-}
-
-form .el-button {
-  flex: none;
 }
 
 .step {

@@ -2,6 +2,7 @@
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf, valueOf } from '../../../components/events'
 import { MEASURES, type ClubPerson, type Measure } from '../../../core/club/person'
+import FieldGrid from './FieldGrid.vue'
 import { MEASURE_NAMES } from './measures'
 import { t } from '../../../words/learn'
 
@@ -17,38 +18,19 @@ function set(measure: Measure, event: Event) {
 </script>
 
 <template>
-  <section :aria-label="t('learn.measures')">
-    <h3>{{ t('learn.measures') }}</h3>
-    <p class="small muted">{{ t('learn.measuresHelp') }}</p>
-    <div class="measures">
-      <label v-for="measure in MEASURES" :key="measure">
-        <span class="label">{{ MEASURE_NAMES[measure] }}</span>
-        <SteadyInput
-          type="number"
-          min="3"
-          max="300"
-          :value="person.measures?.[measure] ?? ''"
-          @change="(event) => set(measure, event)"
-        />
-      </label>
-    </div>
-  </section>
+  <FieldGrid
+    v-slot="{ field }"
+    :title="t('learn.measures')"
+    :help="t('learn.measuresHelp')"
+    :fields="MEASURES"
+    :names="MEASURE_NAMES"
+  >
+    <SteadyInput
+      type="number"
+      min="3"
+      max="300"
+      :value="person.measures?.[field] ?? ''"
+      @change="(event) => set(field, event)"
+    />
+  </FieldGrid>
 </template>
-
-<style scoped>
-section {
-  display: grid;
-  gap: var(--space-8);
-}
-
-.measures {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
-  gap: var(--space-8) var(--space-12);
-}
-
-label {
-  display: grid;
-  gap: var(--space-4);
-}
-</style>

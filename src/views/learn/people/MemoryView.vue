@@ -130,6 +130,7 @@ const notShown = computed(() => {
 </template>
 
 <style scoped src="../../../components/figureTable.css"></style>
+<style scoped src="./hadTable.css"></style>
 <style scoped>
 .memory {
   display: grid;
@@ -148,15 +149,6 @@ header {
 
 .whose {
   width: 260px;
-}
-
-table {
-  width: 100%;
-}
-
-td {
-  width: 15%;
-  white-space: nowrap;
 }
 
 th[scope='row'] .el-button {
@@ -185,14 +177,6 @@ th[scope='row'] .el-button {
   background: var(--ours);
 }
 
-.due {
-  padding: 0 var(--space-8);
-  border-radius: var(--corner-full);
-  background: var(--caution-soft);
-  color: var(--caution);
-  font: var(--weight-strong) var(--type-body) / 1.4 var(--label);
-}
-
 .late {
   color: var(--caution);
   font-weight: var(--weight-strong);
@@ -207,13 +191,6 @@ th[scope='row'] .el-button {
   th[scope='row'] .el-button {
     min-width: var(--target);
     min-height: var(--target);
-  }
-}
-
-@media screen and (width < 600px) {
-  th,
-  td {
-    padding-right: var(--space-4);
   }
 }
 </style>

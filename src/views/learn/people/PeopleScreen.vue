@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useClubs } from '../../../stores/clubs'
 import { useAsked } from '../../parts/layout/asked'
-import NoClub from '../../parts/club/NoClub.vue'
+import ClubScreen from '../../parts/club/ClubScreen.vue'
 import PeopleView from './PeopleView.vue'
 
 /** Each is fetched when it is asked for. */
@@ -14,8 +14,6 @@ const PersonPage = defineAsyncComponent(() => import('./PersonPage.vue'))
 const RivalsView = defineAsyncComponent(() => import('./RivalsView.vue'))
 
 const clubs = useClubs()
-void clubs.start()
-clubs.onScreen()
 const route = useRoute()
 const asked = useAsked()
 const what = computed(() => String(route.params.what))
@@ -23,12 +21,11 @@ const person = computed(() => lookUp(clubs.club?.people ?? [], asked('person')))
 </script>
 
 <template>
-  <template v-if="clubs.isReady">
-    <NoClub v-if="!clubs.club" />
-    <RivalsView v-else-if="what === 'rivals'" />
+  <ClubScreen>
+    <RivalsView v-if="what === 'rivals'" />
     <BesideView v-else-if="what === 'beside'" />
     <MemoryView v-else-if="what === 'memory'" />
     <PersonPage v-else-if="what === 'page' && person" :key="person.id" :person="person" />
     <PeopleView v-else />
-  </template>
+  </ClubScreen>
 </template>

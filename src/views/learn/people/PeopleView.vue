@@ -18,6 +18,7 @@ import { useAsked } from '../../parts/layout/asked'
 import PersonSheet from './PersonSheet.vue'
 import ClubList from '../../parts/club/ClubList.vue'
 import ClubRow from '../../parts/club/ClubRow.vue'
+import NothingChosen from '../../parts/club/NothingChosen.vue'
 import { PEOPLE_TABS } from './tabs'
 import { t as l } from '../../../words/learn'
 import { t } from '../../../words/train'
@@ -89,9 +90,7 @@ const about = (one: ClubPerson) =>
       </ClubList>
     </template>
     <PersonSheet v-if="here" :key="here.id" :person="here" />
-    <section v-else class="empty">
-      <p class="muted">{{ t('train.onlyWhatTheRestNeeds') }}</p>
-    </section>
+    <NothingChosen v-else :says="t('train.onlyWhatTheRestNeeds')" />
   </ListAndSheet>
 </template>
 
@@ -99,9 +98,5 @@ const about = (one: ClubPerson) =>
 form {
   display: grid;
   gap: var(--space-8);
-}
-
-.empty {
-  padding: var(--space-16);
 }
 </style>

@@ -9,7 +9,7 @@ import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { dayText } from '../../parts/club/days'
-import SheetHead from '../../parts/club/SheetHead.vue'
+import SheetHead from '../../parts/print/SheetHead.vue'
 import { facedText, useHad, type Had } from './had'
 import { t } from '../../../words/learn'
 
@@ -104,6 +104,7 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
 </template>
 
 <style scoped src="../../../components/figureTable.css"></style>
+<style scoped src="./hadTable.css"></style>
 <style scoped>
 .page {
   display: grid;
@@ -113,32 +114,13 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
   padding: var(--space-16);
 }
 
-table {
-  width: 100%;
-}
-
-td {
-  width: 15%;
-  white-space: nowrap;
-}
-
-.due {
-  padding: 0 var(--space-8);
-  border-radius: var(--corner-full);
-  background: var(--caution-soft);
-  color: var(--caution);
-  font: var(--weight-strong) var(--type-body) / 1.4 var(--label);
-}
-
 .faced {
   display: block;
   font-weight: normal;
 }
 
 @media screen and (width < 600px) {
-  th,
   td {
-    padding-right: var(--space-4);
     white-space: normal;
   }
 }

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import dayjs from 'dayjs'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import InlineText from '../../../components/InlineText.vue'
+import LineForm from '../../../components/LineForm.vue'
 import NotesField from '../../../components/NotesField.vue'
 import PickList from '../../../components/PickList.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { numberOf, valueOf } from '../../../components/events'
 import { setPerson } from '../../../core/club/edits/people'
 import { AGE_BANDS, EXPERIENCE, isLongGone, isMinor, type ClubPerson } from '../../../core/club/person'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
 import DeletePerson from './DeletePerson.vue'
@@ -36,8 +38,8 @@ const SO_FAR: Record<(typeof EXPERIENCE)[number], TrainKey> = {
 const ages = AGE_BANDS.map((value) => ({ value, label: t(AGES[value]) }))
 const soFar = EXPERIENCE.map((value) => ({ value, label: t(SO_FAR[value]) }))
 const others = computed(() =>
-  present(clubs.club)
-    .people.filter(({ id }) => id !== props.person.id)
+  membersOf(present(clubs.club))
+    .filter(({ id }) => id !== props.person.id)
     .map(({ id, name }) => ({ value: id, label: name })),
 )
 /** Of minors the weight is only known by its band, of which the middle is kept. */
@@ -50,7 +52,6 @@ const bands = [
     return { value: String(from + BAND / 2), label: t('train.fromToKg', { from, to: from + BAND }) }
   }),
 ]
-const spared = ref('')
 const today = dayjs().format('YYYY-MM-DD')
 
 function set<F extends Exclude<keyof ClubPerson, 'id'>>(field: F, value: ClubPerson[F] | undefined) {
@@ -59,12 +60,11 @@ function set<F extends Exclude<keyof ClubPerson, 'id'>>(field: F, value: ClubPer
   )
 }
 /** "Left shoulder": a side first, if there is one. */
-function addSpared() {
-  const [, side, part] = /^(left|right)?\s*(.+)$/i.exec(spared.value.trim()) ?? []
+function addSpared(text: string) {
+  const [, side, part] = /^(left|right)?\s*(.+)$/i.exec(text) ?? []
   if (!part) return
   const one = { part: part.toLowerCase(), ...(side ? { side: side.toLowerCase() as 'left' | 'right' } : {}) }
   set('spares', [...(props.person.spares ?? []), one])
-  spared.value = ''
 }
 const clear = (at: number) => {
   const left = (props.person.spares ?? []).filter((_, i) => i !== at)
@@ -140,10 +140,13 @@ const clear = (at: number) => {
           <el-button @click="clear(i)">{{ t('train.cleared') }}</el-button>
         </li>
       </ul>
-      <form @submit.prevent="addSpared">
-        <el-input v-model="spared" :aria-label="t('train.whatMustBeSpared')" :placeholder="t('train.leftShoulder')" />
-        <el-button native-type="submit">{{ t('train.spareIt') }}</el-button>
-      </form>
+      <LineForm
+        class="spare"
+        :label="t('train.whatMustBeSpared')"
+        :placeholder="t('train.leftShoulder')"
+        :give="t('train.spareIt')"
+        @give="addSpared"
+      />
     </section>
     <el-checkbox
       v-if="isMinor(person)"
@@ -176,18 +179,17 @@ const clear = (at: number) => {
   gap: var(--space-12);
 }
 
-.spared,
-form {
+.spare,
+.spared {
+  max-width: 420px;
+}
+
+.spared {
   display: flex;
   gap: var(--space-8);
   align-items: center;
   justify-content: space-between;
-  max-width: 420px;
   margin-bottom: var(--space-4);
-}
-
-form .el-button {
-  flex: none;
 }
 
 .gone {

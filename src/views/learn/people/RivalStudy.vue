@@ -15,7 +15,7 @@ const reactionName = (id: string) => lookUp(study.value?.chart.reactions, id)?.n
 const moveName = (id: string) => lookUp(study.value?.chart.moves, id)?.name ?? id
 const answersText = (reaction: string) =>
   (study.value ? answersFor(study.value.chart, reaction) : [])
-    .map(({ name, lands }) => (lands === null ? name : t('learn.nameLands', { name, lands: ofTen(lands) })))
+    .map(({ name, lands }) => (lands === undefined ? name : t('learn.nameLands', { name, lands: ofTen(lands) })))
     .join('; ') || t('learn.noAnswerYet')
 const STEPS: Record<number, string> = {
   2: t('learn.always'),
@@ -87,11 +87,11 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
       <h3>{{ t('learn.theirOpenings') }}</h3>
       <ul>
         <li v-for="one in seenOpenings" :key="`seen ${one.move}`" :class="{ closed: !one.isOpen }">{{ one.text }}</li>
-        <li v-for="{ move, before, after, says } in openings" :key="move">
-          {{ t('learn.landsNow', { move: moveName(move), before: ofTen(before), after: ofTen(after) }) }}
-          <span v-for="line in says" :key="line" class="muted">{{ line }}. </span>
-        </li>
-        <li v-for="{ move, before, after, says } in closed" :key="move" class="closed">
+        <li
+          v-for="{ move, before, after, says } in [...openings, ...closed]"
+          :key="move"
+          :class="{ closed: after < before }"
+        >
           {{ t('learn.landsNow', { move: moveName(move), before: ofTen(before), after: ofTen(after) }) }}
           <span v-for="line in says" :key="line" class="muted">{{ line }}. </span>
         </li>

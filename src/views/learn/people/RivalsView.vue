@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import LineForm from '../../../components/LineForm.vue'
 import { addPeople } from '../../../core/club/edits/people'
 import { lookUp } from '../../../core/chart/lookUp'
 import { present } from '../../../core/sure'
@@ -9,6 +10,7 @@ import { useAsked } from '../../parts/layout/asked'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import ClubList from '../../parts/club/ClubList.vue'
 import ClubRow from '../../parts/club/ClubRow.vue'
+import NothingChosen from '../../parts/club/NothingChosen.vue'
 import RivalSheet from './RivalSheet.vue'
 import { PEOPLE_TABS } from './tabs'
 import { t } from '../../../words/learn'
@@ -19,15 +21,11 @@ const router = useRouter()
 const asked = useAsked()
 const rivals = computed(() => present(clubs.club).people.filter(({ isRival }) => isRival))
 const here = computed(() => lookUp(rivals.value, asked('person')))
-const name = ref('')
 const show = (person: string) => router.push({ path: '/people/rivals', query: { person, part: 'sheet' } })
 
-function add() {
-  const own = name.value.trim()
-  if (!own) return
+function add(name: string) {
   let ids: string[] = []
-  clubs.edit(t('learn.newRival'), (draft) => void (ids = addPeople(draft, [own], { isRival: true })))
-  name.value = ''
+  clubs.edit(t('learn.newRival'), (draft) => void (ids = addPeople(draft, [name], { isRival: true })))
   if (ids[0] !== undefined) void show(ids[0])
 }
 </script>
@@ -38,15 +36,12 @@ function add() {
       <ClubList :name="t('learn.rivals')" :tabs="PEOPLE_TABS" at="rivals">
         <template #add>
           <h1>{{ t('learn.rivals') }}</h1>
-          <form @submit.prevent="add">
-            <el-input
-              v-model="name"
-              :aria-label="t('learn.newRival')"
-              :placeholder="t('learn.newRivalHint')"
-              @keydown.stop
-            />
-            <el-button native-type="submit">{{ t('learn.addRival') }}</el-button>
-          </form>
+          <LineForm
+            :label="t('learn.newRival')"
+            :placeholder="t('learn.newRivalHint')"
+            :give="t('learn.addRival')"
+            @give="add"
+          />
           <p v-if="rivals.length > 1">
             <RouterLink to="/people/beside">{{ t('learn.besideEachOther') }}</RouterLink>
           </p>
@@ -57,19 +52,6 @@ function add() {
       </ClubList>
     </template>
     <RivalSheet v-if="here" :key="here.id" :person="here" />
-    <section v-else class="empty">
-      <p class="muted">{{ t('learn.whatARivalIs') }}</p>
-    </section>
+    <NothingChosen v-else :says="t('learn.whatARivalIs')" />
   </ListAndSheet>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: var(--space-8);
-}
-
-.empty {
-  padding: var(--space-16);
-}
-</style>

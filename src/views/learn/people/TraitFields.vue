@@ -2,22 +2,23 @@
 import PickList from '../../../components/PickList.vue'
 import { TRAITS, type Trait } from '../../../core/club/athlete'
 import type { ClubPerson } from '../../../core/club/person'
-import { t, type LearnKey } from '../../../words/learn'
+import FieldGrid from './FieldGrid.vue'
+import { t } from '../../../words/learn'
 
 /** What somebody is like against the usual in the group, on five steps; the numbers of a match-up follow from it. */
 const props = defineProps<{ person: ClubPerson }>()
 const emit = defineEmits<{ change: [traits: Record<string, number> | undefined] }>()
-const NAMES: Record<Trait, LearnKey> = {
-  arms: 'learn.arms',
-  legs: 'learn.legs',
-  neck: 'learn.neck',
-  height: 'learn.height',
-  weight: 'learn.weight',
-  hips: 'learn.hips',
-  shoulders: 'learn.shoulders',
-  grip: 'learn.grip',
-  speed: 'learn.speed',
-  wind: 'learn.wind',
+const NAMES: Record<Trait, string> = {
+  arms: t('learn.arms'),
+  legs: t('learn.legs'),
+  neck: t('learn.neck'),
+  height: t('learn.height'),
+  weight: t('learn.weight'),
+  hips: t('learn.hips'),
+  shoulders: t('learn.shoulders'),
+  grip: t('learn.grip'),
+  speed: t('learn.speed'),
+  wind: t('learn.wind'),
 }
 const STEPS = [
   { value: '-2', label: t('learn.muchLess') },
@@ -40,37 +41,18 @@ function set(trait: Trait, step: string) {
 </script>
 
 <template>
-  <section :aria-label="t('learn.traits')">
-    <h3>{{ t('learn.traits') }}</h3>
-    <p class="small muted">{{ t('learn.traitsHelp') }}</p>
-    <div class="traits">
-      <label v-for="trait in TRAITS" :key="trait">
-        <span class="label">{{ t(NAMES[trait]) }}</span>
-        <PickList
-          :value="stepOf(trait)"
-          :options="options(trait)"
-          :aria-label="t(NAMES[trait])"
-          @change="(step: string) => set(trait, step)"
-        />
-      </label>
-    </div>
-  </section>
+  <FieldGrid
+    v-slot="{ field, label }"
+    :title="t('learn.traits')"
+    :help="t('learn.traitsHelp')"
+    :fields="TRAITS"
+    :names="NAMES"
+  >
+    <PickList
+      :value="stepOf(field)"
+      :options="options(field)"
+      :aria-label="label"
+      @change="(step: string) => set(field, step)"
+    />
+  </FieldGrid>
 </template>
-
-<style scoped>
-section {
-  display: grid;
-  gap: var(--space-8);
-}
-
-.traits {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
-  gap: var(--space-8) var(--space-12);
-}
-
-label {
-  display: grid;
-  gap: var(--space-4);
-}
-</style>

@@ -1,7 +1,6 @@
 import { computed } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
-import { isOwn, wholeOf } from '../../../core/chart/tries'
 import { athleteOf } from '../../../core/club/athlete'
 import { matchUp } from '../../../core/club/matchUp'
 import type { ClubPerson } from '../../../core/club/person'
@@ -9,7 +8,7 @@ import { bodyFits, bodyRulesOf } from '../../../core/learn/bodyFit'
 import { habitsOf } from '../../../core/learn/habits'
 import { adjusted } from '../../../core/match/adjust'
 import { fittedBy } from '../../../core/match/fitted'
-import { sharesOf } from '../../../core/match/shares'
+import { landingShare } from '../../../core/match/recordOf'
 import { matchIn, weighing } from '../../../stores/against'
 import { useAsking } from '../../../stores/asking'
 import { useLog } from '../../parts/club/log'
@@ -20,11 +19,15 @@ const MOST = 6
 /** What somebody does, what we have for it, where they are open, and what the plan is worth against them. */
 export function useStudy(person: () => ClubPerson) {
   const { log, asked } = useLog()
-  const us = computed(() => matchIn(log.value?.club.people ?? []).us)
+  /** Who is us in the scenario; nobody meets himself. */
+  const us = computed(() => {
+    const ours = matchIn(log.value?.club.people ?? []).us
+    return ours?.id === person().id ? undefined : ours
+  })
   const own = computed(() => {
     if (!log.value) return null
     const { club, chart } = log.value
-    const ours = us.value && us.value.id !== person().id ? athleteOf(us.value, club.people) : null
+    const ours = us.value ? athleteOf(us.value, club.people) : null
     return matchUp(chart, club, { us: ours, them: athleteOf(person(), club.people) }, weighing())
   })
   const against = computed(() => own.value && adjusted(own.value.chart, own.value.match))
@@ -60,12 +63,10 @@ export function useStudy(person: () => ClubPerson) {
 }
 
 /** What a chart has for a reaction: the moves that answer it, with how often they land, 0 to 1. */
-export const answersFor = (chart: Chart, reaction: string): { name: string; lands: number | null }[] =>
+export const answersFor = (chart: Chart, reaction: string): { name: string; lands: number | undefined }[] =>
   chart.answers
     .filter((one) => one.reaction === reaction)
-    .map((answer) => {
-      const move = lookUp(chart.moves, answer.move)
-      const record = isOwn(answer) ? answer : move
-      const lands = record ? (sharesOf(wholeOf(record)).get('lands') ?? null) : null
-      return { name: move?.name ?? answer.move, lands }
-    })
+    .map(({ move, reaction: reply }) => ({
+      name: lookUp(chart.moves, move)?.name ?? move,
+      lands: landingShare(chart, { move, reply }),
+    }))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import {
   brier,
@@ -77,9 +78,7 @@ const score = (all: Parameters<typeof brier>[0]) => brier(all).toFixed(2)
 
 <template>
   <h1>{{ t('learn.didItComeTrue') }}</h1>
-  <p v-if="progress !== null" role="status" class="muted">
-    {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-  </p>
+  <WorkingOn v-if="progress !== null" :progress="progress" />
   <p v-else-if="!rounds.length && !tries.length" class="muted">{{ t('learn.nothingLogged') }}</p>
   <div v-else class="two">
     <section v-if="unknown.length" :aria-label="t('learn.howRoundsEnded')">
@@ -105,16 +104,4 @@ const score = (all: Parameters<typeof brier>[0]) => brier(all).toFixed(2)
   </p>
 </template>
 
-<style scoped>
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: var(--space-24);
-}
-
-section {
-  display: grid;
-  gap: var(--space-12);
-  align-content: start;
-}
-</style>
+<style scoped src="./trends.css"></style>

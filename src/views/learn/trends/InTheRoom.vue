@@ -72,7 +72,7 @@ const whole = (n: number) => String(Math.round(n))
 <template>
   <h1>{{ t('learn.inTheRoom') }}</h1>
   <p v-if="!minutes && !mistakes" class="muted">{{ t('learn.nothingLogged') }}</p>
-  <div class="pictures">
+  <div class="two">
     <LateChart v-if="minutes" :title="t('learn.timeInRounds')" :data="minutes" :say="whole" />
     <LateChart v-if="endings" :title="t('learn.tapsAndEscapes')" :data="endings" :say="whole" />
     <LateChart v-if="mistakes" :title="t('learn.mistakesByWeek')" :data="mistakes" :say="hundred" />
@@ -82,10 +82,4 @@ const whole = (n: number) => String(Math.round(n))
   </p>
 </template>
 
-<style scoped>
-.pictures {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(460px, 100%), 1fr));
-  gap: var(--space-24);
-}
-</style>
+<style scoped src="./trends.css"></style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import SteadyInput from '../../../components/SteadyInput.vue'
 import { valueOf } from '../../../components/events'
 import { dayAfter } from '../../../core/club/days'
@@ -48,9 +49,7 @@ const earlier = () => (chosen.value = dayAfter(since.value, -7))
       />
       <el-button @click="earlier">{{ t('learn.aWeekEarlier') }}</el-button>
     </p>
-    <p v-if="progress !== null" role="status" class="muted">
-      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-    </p>
+    <WorkingOn v-if="progress !== null" :progress="progress" />
     <table v-else-if="rows.length">
       <thead>
         <tr>
@@ -74,14 +73,9 @@ const earlier = () => (chosen.value = dayAfter(since.value, -7))
   </section>
 </template>
 
+<style scoped src="./trends.css"></style>
 <style scoped src="../../../components/figureTable.css"></style>
 <style scoped>
-section {
-  display: grid;
-  gap: var(--space-12);
-  align-content: start;
-}
-
 .row {
   display: flex;
   gap: var(--space-8);
@@ -89,13 +83,5 @@ section {
 
 .day {
   width: 170px;
-}
-
-.better {
-  color: var(--trap);
-}
-
-.worse {
-  color: var(--leak);
 }
 </style>

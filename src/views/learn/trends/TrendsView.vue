@@ -2,8 +2,7 @@
 import { computed, defineAsyncComponent, type Component } from 'vue'
 import { useRoute } from 'vue-router'
 import TabLinks from '../../../components/TabLinks.vue'
-import { useClubs } from '../../../stores/clubs'
-import NoClub from '../../parts/club/NoClub.vue'
+import ClubScreen from '../../parts/club/ClubScreen.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words/learn'
 
@@ -22,24 +21,20 @@ const TABS = [
   { key: 'true', to: '/trends/true', name: t('learn.didItComeTrue') },
   { key: 'two', to: '/trends/two', name: t('learn.betterOfTwo') },
 ]
-const clubs = useClubs()
-void clubs.start()
-clubs.onScreen()
 const route = useRoute()
 const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'lands'))
 </script>
 
 <template>
-  <template v-if="clubs.isReady">
-    <NoClub v-if="!clubs.club" />
-    <section v-else class="trends" :aria-label="t('learn.trends')">
+  <ClubScreen>
+    <section class="trends" :aria-label="t('learn.trends')">
       <header>
         <TabLinks :label="t('learn.trends')" :tabs="TABS" :at="at" />
         <PrintButton />
       </header>
       <component :is="VIEWS[at]" />
     </section>
-  </template>
+  </ClubScreen>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { leakChanges, type LeakThen } from '../../../core/learn/weeks'
 import { hundred, signed } from '../../../core/say/figureText'
@@ -63,9 +64,7 @@ const count = (n: number) => String(n)
 
 <template>
   <h1>{{ t('learn.weekByWeek') }}</h1>
-  <p v-if="progress !== null" role="status" class="muted">
-    {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-  </p>
+  <WorkingOn v-if="progress !== null" :progress="progress" />
   <p v-else-if="!weeks.length" class="muted">{{ t('learn.nothingLogged') }}</p>
   <div class="two">
     <LateChart v-if="worth" :title="t('learn.worthByWeek')" :data="worth" :say="hundred" />
@@ -95,28 +94,10 @@ const count = (n: number) => String(n)
   </section>
 </template>
 
+<style scoped src="./trends.css"></style>
 <style scoped src="../../../components/figureTable.css"></style>
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: var(--space-24);
-}
-
-section {
-  display: grid;
-  gap: var(--space-12);
-}
-
 table {
   max-width: 760px;
-}
-
-.better {
-  color: var(--trap);
-}
-
-.worse {
-  color: var(--leak);
 }
 </style>

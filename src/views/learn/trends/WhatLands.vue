@@ -68,19 +68,8 @@ const sum = computed(() => found.value.landing.reduce((all, one) => all + (one?.
   </div>
 </template>
 
+<style scoped src="./trends.css"></style>
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
-  gap: var(--space-24);
-}
-
-section {
-  display: grid;
-  gap: var(--space-12);
-  align-content: start;
-}
-
 .row {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));

@@ -1,6 +1,6 @@
 import type { Chart } from '../../../core/chart/chart'
 import { lookUp } from '../../../core/chart/lookUp'
-import type { Variant } from '../../../core/match/better'
+import type { Variant } from '../../../core/match/recordOf'
 import { t } from '../../../words/learn'
 
 /** What is tried, by name: a move, or a move against what they do. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Landing, Variant } from '../../../core/match/better'
+import type { Landing } from '../../../core/match/better'
+import type { Variant } from '../../../core/match/recordOf'
 import { ofTen } from '../../../core/say/ofTen'
 import { useCharts } from '../../../stores/charts'
 import { logged, whoPlays } from '../../../stores/estimates'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import PrintButton from '../print/PrintButton.vue'
+import PrintButton from './PrintButton.vue'
 
-/** The head of a sheet of the club's: what it is, the ways on from it, and how it is printed. */
+/** The head of a sheet: what it is, the ways on from it, and how it is printed. */
 defineProps<{ title: string }>()
 </script>
 

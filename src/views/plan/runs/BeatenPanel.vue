@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { present, sure } from '../../../core/sure'
 import { computed } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import { costText, hundred } from '../../../core/say/figureText'
 import { lookUp } from '../../../core/chart/lookUp'
 import { isPlaced, keyOfWay, type Blow } from '../../../core/questions/beat'
@@ -77,10 +78,9 @@ const most = computed(() => Math.max(0.001, ...(answer.value?.blows ?? []).map((
     <p class="muted small">
       {{ t('runs.whatTheyDoAlreadyUsedTwice') }}
     </p>
-    <p v-if="progress !== null" role="status" class="muted">
-      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
+    <WorkingOn v-if="progress !== null" :progress="progress">
       <el-button text @click="cancel">{{ t('common.stop') }}</el-button>
-    </p>
+    </WorkingOn>
     <p v-if="sentences.length" class="said">{{ sentences.join(' ') }}</p>
     <ol v-if="answer?.blows.length">
       <li v-for="blow in answer.blows" :key="keyOfWay(blow)">

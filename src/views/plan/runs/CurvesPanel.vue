@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { stretchesOf, type CurvePoint } from '../../../core/questions/curves'
 import { hundred, signed } from '../../../core/say/figureText'
@@ -9,7 +10,7 @@ import { useCharts } from '../../../stores/charts'
 import { played } from '../../../stores/estimates'
 import { useQuestion } from '../../../stores/questions'
 import { timeText } from '../../../stores/settings'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import SheetHead from '../../parts/print/SheetHead.vue'
 import LateChart from '../../parts/chart/LateChart.vue'
 import type { ChartData, Series, Token } from '../../parts/chart/picture'
 import { t } from '../../../words/runs'
@@ -82,13 +83,8 @@ const drills = computed((): ChartData | null => {
 
 <template>
   <section class="panel" :aria-label="t('common.inPictures')">
-    <header>
-      <h1>{{ t('common.inPictures') }}</h1>
-      <PrintButton />
-    </header>
-    <p v-if="progress !== null" role="status" class="muted">
-      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-    </p>
+    <SheetHead :title="t('common.inPictures')" />
+    <WorkingOn v-if="progress !== null" :progress="progress" />
     <div class="pictures">
       <LateChart v-if="clock" :title="t('runs.worthByTheClock')" :data="clock" :say="hundred" />
       <LateChart v-if="reads" :title="t('runs.worthByHowWellTheySee')" :data="reads" :say="hundred" />
@@ -104,11 +100,6 @@ section {
   grid-template-columns: minmax(0, 1fr);
   gap: var(--space-12);
   padding: var(--space-16);
-}
-
-header {
-  display: flex;
-  justify-content: space-between;
 }
 
 .pictures {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import WorkingOn from '../../../components/WorkingOn.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { MATCH_CLOCKS, MATCH_SCORES, type MatchCell } from '../../../core/questions/matchTable'
@@ -9,7 +10,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
 import { timeText } from '../../../stores/settings'
-import PrintButton from '../../parts/print/PrintButton.vue'
+import SheetHead from '../../parts/print/SheetHead.vue'
 import { t } from '../../../words/runs'
 
 /** The chance to win the match from the start by clock and score, what is best then, and how the plan differs. */
@@ -46,14 +47,9 @@ const fill = ({ chance }: MatchCell) => ({
 
 <template>
   <section class="panel" :aria-label="t('runs.theMatch')">
-    <header>
-      <h1>{{ t('runs.theMatch') }}</h1>
-      <PrintButton />
-    </header>
+    <SheetHead :title="t('runs.theMatch')" />
     <p v-if="!isScored">{{ t('runs.chooseRulesThatScore') }}</p>
-    <p v-else-if="progress !== null" role="status" class="muted">
-      {{ t('common.workingItOutProgress', { progress: Math.round(progress * 100) }) }}
-    </p>
+    <WorkingOn v-else-if="progress !== null" :progress="progress" />
     <p v-else-if="!cells" class="muted">{{ t('runs.matchCannotBeComputed') }}</p>
     <template v-else>
       <p class="lead">{{ sentence }}</p>
@@ -97,11 +93,6 @@ section {
   grid-template-columns: minmax(0, 1fr);
   gap: var(--space-12);
   padding: var(--space-16);
-}
-
-header {
-  display: flex;
-  justify-content: space-between;
 }
 
 .lead {

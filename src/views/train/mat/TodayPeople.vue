@@ -6,6 +6,7 @@ import { isMinor } from '../../../core/club/person'
 import { COACH } from '../../../core/club/whoIsThere'
 import MinorsWithAdults from '../../parts/club/MinorsWithAdults.vue'
 import type { Guests } from '../../../core/club/session'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
 import { useLiveClass } from './live'
@@ -18,7 +19,7 @@ const { live, session, people, edit, nameOf } = useLiveClass()
 const out = computed(() => live.value?.out ?? [])
 const here = computed(() => people.value.filter(({ id }) => !out.value.includes(id)))
 const others = computed(() =>
-  present(clubs.club).people.filter(({ id }) => !session.value?.people.includes(id) || out.value.includes(id)),
+  membersOf(present(clubs.club)).filter(({ id }) => !session.value?.people.includes(id) || out.value.includes(id)),
 )
 const hasCoach = computed(() =>
   (live.value?.mats ?? []).some(({ queue }) => queue.some((pair) => pair.people.includes(COACH.id))),

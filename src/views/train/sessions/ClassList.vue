@@ -7,6 +7,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import PickList from '../../../components/PickList.vue'
 import { addLesson, addSession } from '../../../core/club/edits/sessions'
 import { headCount } from '../../../core/club/classPlan'
+import { membersOf } from '../../../core/club/whoIsThere'
 import type { Session } from '../../../core/club/session'
 import { useClubs } from '../../../stores/clubs'
 import ClubList from '../../parts/club/ClubList.vue'
@@ -25,7 +26,7 @@ function add() {
   clubs.edit(t('train.newClass'), (draft) => void (id = addSession(draft, dayjs().format('YYYY-MM-DD'))))
   emit('show', id)
 }
-const people = computed(() => clubs.club?.people ?? [])
+const people = computed(() => membersOf(clubs.club ?? { people: [] }))
 /** How many come, or with whom a lesson is. */
 const whoOf = (one: Session) =>
   one.isPrivate

@@ -6,6 +6,7 @@ import PickList from '../../../components/PickList.vue'
 import { named } from '../../../components/options'
 import { addBout } from '../../../core/club/edits/bouts'
 import { lookUp } from '../../../core/chart/lookUp'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { present } from '../../../core/sure'
 import { useClubs } from '../../../stores/clubs'
 import { dayText } from '../../parts/club/days'
@@ -14,6 +15,7 @@ import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import BoutSheet from './BoutSheet.vue'
 import ClubList from '../../parts/club/ClubList.vue'
 import ClubRow from '../../parts/club/ClubRow.vue'
+import NothingChosen from '../../parts/club/NothingChosen.vue'
 import { SESSION_TABS } from './tabs'
 import { t } from '../../../words/train'
 
@@ -42,7 +44,7 @@ function add(athlete: string) {
         <template #add>
           <h1>{{ t('train.matchDay') }}</h1>
           <PickList
-            :options="named(people)"
+            :options="named(membersOf(present(clubs.club)))"
             :placeholder="t('train.whoIsUp')"
             :aria-label="t('train.whoIsUp')"
             @change="add"
@@ -57,14 +59,6 @@ function add(athlete: string) {
       </ClubList>
     </template>
     <BoutSheet v-if="here" :key="here.id" :bout="here" />
-    <section v-else class="none">
-      <p class="muted">{{ t('train.aboutMatchDay') }}</p>
-    </section>
+    <NothingChosen v-else :says="t('train.aboutMatchDay')" />
   </ListAndSheet>
 </template>
-
-<style scoped>
-.none {
-  padding: var(--space-16);
-}
-</style>

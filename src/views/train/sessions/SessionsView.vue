@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { lookUp } from '../../../core/chart/lookUp'
 import { useClubs } from '../../../stores/clubs'
 import { useAsked } from '../../parts/layout/asked'
-import NoClub from '../../parts/club/NoClub.vue'
+import ClubScreen from '../../parts/club/ClubScreen.vue'
 import ClassesView from './ClassesView.vue'
 
 /** Each is fetched when it is asked for. */
@@ -15,8 +15,6 @@ const ReviewSheet = defineAsyncComponent(() => import('./ReviewSheet.vue'))
 const TakeHome = defineAsyncComponent(() => import('./TakeHome.vue'))
 
 const clubs = useClubs()
-void clubs.start()
-clubs.onScreen()
 const route = useRoute()
 const asked = useAsked()
 const what = computed(() => String(route.params.what))
@@ -25,13 +23,12 @@ const asksOf = computed(() => lookUp(clubs.club?.sessions ?? [], asked('class'))
 </script>
 
 <template>
-  <template v-if="clubs.isReady">
-    <NoClub v-if="!clubs.club" />
-    <MatchDay v-else-if="what === 'matches'" />
+  <ClubScreen>
+    <MatchDay v-if="what === 'matches'" />
     <LimitsView v-else-if="what === 'limits'" />
     <ReviewSheet v-else-if="asksOf && what === 'review'" :session="asksOf" />
     <BlockCards v-else-if="asksOf && what === 'cards'" :session="asksOf" />
     <TakeHome v-else-if="asksOf && what === 'home'" :session="asksOf" />
     <ClassesView v-else />
-  </template>
+  </ClubScreen>
 </template>
