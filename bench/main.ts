@@ -3,6 +3,7 @@ import { parseChart } from '../src/core/files/chartFile'
 import { taken } from '../tests/reference/taken'
 import { benchClocked, benchHolds, benchMemory, benchSeen, benchUnclocked } from './core'
 import { benchInterface } from './interface'
+import { benchMatch } from './match'
 import { meets, table, type Row } from './measure'
 import { benchQuestions } from './questions'
 import { benchLayout, benchPanning } from './slope'
@@ -17,6 +18,7 @@ const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
   unclocked: benchUnclocked,
   seen: benchSeen,
   holds: benchHolds,
+  match: () => benchMatch(demo()),
   layout: () => benchLayout(demo()),
   questions: benchQuestions,
   panning: benchPanning,

@@ -4,7 +4,8 @@ import { sure } from '../../sure'
 import { ENDINGS, NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game'
 import { endsOfGroup, overSeconds } from '../layOut'
 import { MAX_SCORE, type Scenario } from '../scenario'
-import { Draft, NEVER, type MatchRoots } from './draft'
+import { Draft, type MatchRoots } from './draft'
+import { NEVER } from './matchAction'
 import { placeOf, type Place } from './places'
 import { nameOf, Scoring, worthOfScore, type Standing } from './standing'
 
@@ -97,6 +98,8 @@ class MatchSearch {
   private readonly standings: Standings
   private readonly known = new Map<number, number>()
   private readonly states: MatchState[] = []
+  /** By group of the exchange and standing: the first state that was written down, which has the same actions. */
+  private readonly written = new Map<number, number>()
   private readonly restart: number
 
   constructor(
@@ -201,10 +204,17 @@ class MatchSearch {
     }
     const g = sure(base.stateGroup[state])
     const first = sure(base.groupActions[g])
+    // How long it has been waited matters to nothing but waiting.
+    const key = this.standings.fresh(standing) * base.groupCount + g
+    const same = this.written.get(key)
+    if (same === undefined) this.written.set(key, draft.stateCount - 1)
     if (!this.isReaction(state)) draft.action(NEVER)
     for (let a = first; a < sure(base.groupActions[g + 1]); a++) {
+      const hasStalled = base.stateStalled[state] === a
       if (a === first && !this.isReaction(state)) this.writeWaiting(draft, a, g, state, standing)
-      else this.writeAction(draft, a, g, state, standing)
+      else if (same !== undefined) draft.again(same, !hasStalled)
+      else this.writeAction(draft, a, g, standing)
+      if (hasStalled) draft.stalled(sure(base.stateLoss[state]) * aliveOver(base, a, g))
     }
   }
 
@@ -225,7 +235,7 @@ class MatchSearch {
     this.writeReactions(draft, a, ends.alive, standing)
   }
 
-  private writeAction(draft: Draft, a: number, g: number, state: number, standing: number): void {
+  private writeAction(draft: Draft, a: number, g: number, standing: number): void {
     const { base } = this
     const seconds = sure(base.actionSeconds[a])
     const ends = overSeconds(endsOfGroup(base, g), seconds)
@@ -236,7 +246,6 @@ class MatchSearch {
       ...{ nothing: at(sure(base.actionNothing[a])), slips: sure(base.actionSlips[a]) },
       slipsTo: at(sure(base.actionSlipsTo[a])),
     })
-    if (base.stateStalled[state] === a) draft.stalled(sure(base.stateLoss[state]) * ends.alive)
     this.writePlain(draft, a, ends.alive, after)
     this.writeEnds(draft, ends, standing)
     this.writeReactions(draft, a, ends.alive, after)
@@ -275,6 +284,7 @@ class MatchSearch {
       const g = state === DECIDED ? NONE : sure(base.stateGroup[state])
       const { score } = this.standings.at(standing)
       return {
+        score,
         worth: worthOfScore(score),
         ending: ENDINGS.indexOf(score > 0 ? 'ours' : score < 0 ? 'theirs' : 'even'),
         isReaction: g === NONE || base.groupIsReaction[g] === 1,
@@ -288,6 +298,10 @@ class MatchSearch {
     return { ...game, scenario: this.scenario, terminalWorths: terminalWorth(this.scenario) }
   }
 }
+
+/** The chance that nothing ends the exchange while an action is done. */
+const aliveOver = (base: Game, a: number, g: number): number =>
+  overSeconds(endsOfGroup(base, g), sure(base.actionSeconds[a])).alive
 
 /** Where the match begins again: in the position of the scenario, else in the first on the feet with nobody ahead. */
 function restartOf({ meaning }: Game, { restart }: Scenario): number | undefined {

@@ -1,0 +1,19 @@
+import { NONE } from '../game'
+
+/** An action of a match as it is drafted. States are numbers of the draft. */
+export interface MatchAction {
+  move: number
+  answer: number
+  seconds: number
+  nothing: number
+  slips: number
+  slipsTo: number
+}
+
+/**
+ * Stands where games have their waiting, which the equations know to stay where it is: in a match a second of waiting
+ * may begin the exchange anew, so that it is an action like others, behind this one, that nobody ever takes.
+ */
+export const NEVER: MatchAction = { move: NONE, answer: NONE, seconds: 1, nothing: NONE, slips: 0, slipsTo: NONE }
+/** So little is it worth. */
+export const NEVER_WORTH = -1e6
