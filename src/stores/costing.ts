@@ -54,11 +54,15 @@ export function useCosting() {
 
   function askNow(chart: Chart, scenario: Scenario, { looseEnds, value }: Figures) {
     const rules = ruleSetOf(scenario.rules, chart.settings?.ruleSets)
-    const isScored = Boolean(rules && scores(rules))
-    if (!looseEnds.length && !isScored) return
+    const isMatch = scenario.objective === 'win'
+    // The chance to win has the points in it.
+    const isScored = !isMatch && Boolean(rules && scores(rules))
     const ends = looseEnds
       .map((looseEnd, end) => ({ end, looseEnd }))
+      // Each takes seconds in a match: what the plan never meets is not asked.
+      .filter(({ looseEnd }) => !isMatch || looseEnd.visits > 0)
       .sort((a, b) => b.looseEnd.visits - a.looseEnd.visits)
+    if (!ends.length && !isScored) return void (costsLeft.value = 0)
     void costing.ask({ of: 'costs', scenario, ends, value, scores: isScored }, chart, { part: heard })
   }
 

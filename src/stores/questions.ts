@@ -1,6 +1,7 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Answer, Question, QuestionOf } from '../workers/jobs'
 import { Newest } from '../workers/newest'
+import { exchangeOf } from '../core/game/scenario'
 import { played } from './estimates'
 import { useCharts } from './charts'
 import { useFigures } from './figures'
@@ -9,8 +10,20 @@ import { useWorkers } from './workers'
 /** Milliseconds without a change before a question is asked. */
 const QUIET_MS = 250
 
+/** Asked of the match where that is to be won; all others are of the exchange alone. */
+const OF_THE_MATCH: readonly string[] = ['gains', 'matchTable', 'otherScore'] satisfies PlanQuestionName[]
 type PlanQuestionName =
-  'gains' | 'curves' | 'beaten' | 'brakes' | 'depends' | 'whatIf' | 'limit' | 'runs' | 'giveUps' | 'matchTable'
+  | 'gains'
+  | 'curves'
+  | 'beaten'
+  | 'brakes'
+  | 'depends'
+  | 'whatIf'
+  | 'limit'
+  | 'runs'
+  | 'giveUps'
+  | 'matchTable'
+  | 'otherScore'
 /** Questions about the plan of the open chart, without the scenario, which is added here. */
 type PlanQuestion = { [N in PlanQuestionName]: Omit<QuestionOf<N>, 'scenario'> }[PlanQuestionName]
 
@@ -37,7 +50,8 @@ export function useQuestion<Q extends PlanQuestion>(question: () => Q | null) {
   async function ask(asked: Q) {
     if (!charts.chart || !figures.scenario) return
     progress.value = 0
-    const whole = { ...asked, scenario: figures.scenario } as Question
+    const scenario = OF_THE_MATCH.includes(asked.of) ? figures.scenario : exchangeOf(figures.scenario)
+    const whole = { ...asked, scenario } as Question
     const found = await newest.ask(whole, played.value(charts.chart), { progress: (share) => (progress.value = share) })
     if (!found) return
     progress.value = null

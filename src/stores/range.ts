@@ -1,6 +1,7 @@
 import { toPositionId } from '../core/chart/ids'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
+import { exchangeOf } from '../core/game/scenario'
 import { rangeOf, type Range } from '../core/questions/range'
 import { played } from './estimates'
 import { useCharts } from './charts'
@@ -33,7 +34,7 @@ export const useRange = defineStore('range', () => {
     const shares = Array.from({ length: pool.size }, () => 0)
     progress.value = 0
     const parts = shares.map((_, from) => {
-      const question = { of: 'range' as const, scenario, places: places.slice(0, PLACES) }
+      const question = { of: 'range' as const, scenario: exchangeOf(scenario), places: places.slice(0, PLACES) }
       return pool.ask({ ...question, part: { from, every: pool.size } }, played.value(chart), {
         progress(share) {
           shares[from] = share

@@ -83,6 +83,8 @@ interface Questions {
   giveUps: { asks: { scenario: Scenario }; part: never; answer: GiveUp[] }
   /** The chance to win the match by clock and score. */
   matchTable: { asks: { scenario: Scenario }; part: never; answer: MatchCell[] | null }
+  /** What would be best in the match with another score, and the chance to win then. */
+  otherScore: { asks: { scenario: Scenario; score: number }; part: never; answer: IfResult | null }
   /** What the start is worth. */
   worth: { asks: { scenario: Scenario }; part: never; answer: number | null }
   /** The plan by the log of a club: week by week, what moved since a day, and whether what it foretold came true. */
@@ -179,6 +181,7 @@ export const JOBS: JobTable = {
   runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
   matchTable: (bench, { scenario }) => ofPlan(bench, (chart) => matchTable(chart, scenario)),
+  otherScore: (bench, { scenario, score }) => ofPlan(bench, (chart) => whatIf(chart, scenario, { score })),
   *worth(bench, { scenario }) {
     const chart = soundChart(bench)
     return chart.ok ? success(startWorth(chart.value, scenario)) : chart

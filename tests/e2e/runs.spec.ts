@@ -222,12 +222,50 @@ test('the match says by clock and score what it is worth, and that one plays oth
 }) => {
   await openDemo(page)
   await page.goto('/#/runs/match')
-  await expect(page.getByText('Choose rules that score in the scenario')).toBeVisible()
+  await expect(page.getByText('No rules that score are chosen')).toBeVisible()
   const drawer = await openScenario(page)
   await choose(page, drawer.getByRole('combobox', { name: 'Rules' }), 'Gi, points')
   const match = page.getByRole('region', { name: 'The match' })
   await expect(match.getByRole('row')).toHaveCount(6)
-  await expect(match).toContainText('With 0:40 left: two behind, Shoot the high crotch; two ahead, Hold still.')
+  await expect(match).toContainText('With 0:40 left: two behind, shoot the high crotch; two ahead, hold still.')
   // Two ahead with ten seconds to go it is as good as won.
   await expect(match.getByRole('row', { name: /^0:10/ }).getByRole('cell').nth(3)).toContainText('100')
+})
+
+test('a scenario asks for the match: the score and the clock are set, and the Desk says what the score changes', async ({
+  page,
+}) => {
+  await openDemo(page)
+  const drawer = await openScenario(page)
+  await choose(page, drawer.getByRole('combobox', { name: 'Rules' }), 'Gi, points')
+  const clock = drawer.getByRole('textbox', { name: 'Clock' })
+  await clock.fill('0:40')
+  await clock.press('Enter')
+  await drawer.getByText('Win the match').click()
+  const score = drawer.getByRole('textbox', { name: /^Score/ })
+  await score.fill('12')
+  await score.press('Enter')
+  await expect(drawer.getByRole('alert')).toHaveText('Say a whole number from −10 to 10.')
+  await score.fill('-2')
+  await score.press('Enter')
+  await clock.fill('none')
+  await clock.press('Enter')
+  await expect(drawer.getByRole('alert')).toBeVisible()
+  await clock.fill('0:40')
+  await clock.press('Enter')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('scenario')).toContainText('to win, 2 behind')
+
+  const desk = page.getByRole('region', { name: 'What the match is worth' })
+  await expect(desk).toContainText('2 behind with 0:40 left, of a hundred matches we win')
+  await expect(desk).toContainText('Begin with Shoot the high crotch.')
+  const start = desk.getByRole('row', { name: /^In underhook, head clear/ })
+  await expect(start.getByRole('cell')).toHaveText(['shoot the high crotch', 'hold still'])
+  await expect(page.getByRole('region', { name: 'What to drill' }).getByText(/^\+\d/).first()).toBeVisible()
+
+  // The same in the table, which is computed for all scores at once.
+  const won = await desk.getByRole('button', { name: /The chance to win/ }).innerText()
+  await desk.getByRole('link', { name: 'By clock and score' }).click()
+  const row = page.getByRole('region', { name: 'The match' }).getByRole('row', { name: /^0:40/ })
+  await expect(row.getByRole('cell').nth(1)).toHaveText(new RegExp(`^${won} *shoot the high crotch$`))
 })

@@ -58,7 +58,7 @@ describe('a figure taken apart', () => {
     rows.reduce((total, { chance, value }) => total + chance * value, 0)
 
   it('of the start says how exchanges end', () => {
-    const start = explainAtOnce(chart, figures, { of: 'start' }, false)!
+    const start = explainAtOnce(chart, figures, { of: 'start' }, scenario)!
     expect(start.rows.map((row) => row.text)).toEqual([
       'finished',
       'they finish us',
@@ -77,7 +77,7 @@ describe('a figure taken apart', () => {
       ...chart.moves.map(({ id }) => ({ of: 'uses', move: id })),
     ]
     for (const one of asked) {
-      const made = explainAtOnce(chart, figures, one as never, false)!
+      const made = explainAtOnce(chart, figures, one as never, scenario)!
       expect(sum(made.rows)).toBeCloseTo(made.total, 9)
     }
   })
@@ -170,9 +170,15 @@ describe('the palette', () => {
     expect(commandsFor(null, {}).map(({ key }) => key)).toEqual([
       ...['/desk', '/slope', '/worksheet', '/runs', '/holds', '/sessions', '/mat', '/walk', '/people'],
       ...['/trends', '/shelf', '/rules', '/charts', '/settings', '/score'],
-      ...['/runs', '/runs/side-by-side', '/runs/rounds', '/runs/beat', '/runs/pictures', '/runs/what-if'].map(
-        (path) => `tab ${path}`,
-      ),
+      ...[
+        '/runs',
+        '/runs/side-by-side',
+        '/runs/rounds',
+        '/runs/beat',
+        '/runs/pictures',
+        '/runs/match',
+        '/runs/what-if',
+      ].map((path) => `tab ${path}`),
       ...['tab /holds', 'tab /score'],
       ...['shortcuts', 'dark', 'print'],
     ])

@@ -27,8 +27,6 @@ export class Compiler {
 
   /** Fails as `compileGame` does. */
   compile(chart: Chart, scenario: Scenario, roots: Roots = 'all'): Result<Game> {
-    // The game of a match has states of its own, which no other tries refill.
-    if (scenario.objective === 'win') return compileGame(chart, scenario, { roots })
     const base = this.bases.get(roots)
     const known = base && serves(base.game.scenario, scenario) ? knownGame(base, chart, scenario) : null
     if (known) return success(known)
@@ -44,6 +42,8 @@ export class Compiler {
 /** The game of the base as it is for another chart; null where that has other states or outcomes. */
 function knownGame(base: Base, chart: Chart, scenario: Scenario): Game | null {
   if (!touchesPlan(changedSince(base.chart, chart))) return { ...base.game, scenario }
+  // The game of a match has states of its own, which no other tries refill.
+  if (scenario.objective === 'win') return null
   base.refill ??= new Refill(base.game, base.chart)
   const counts = base.refill.countsLike(chart, true)
   const filled = counts && base.refill.with(counts)

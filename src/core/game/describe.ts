@@ -12,9 +12,12 @@ export function actionName(game: Game, a: number): string {
   return game.groupIsReaction[groupOfAction(game, a)] ? 'concede' : 'wait'
 }
 
-/** The action of a position's group that waits: the first, or in a match, where that is never taken, the second. */
-export const waitingIn = (game: Game, group: number): number =>
-  sure(game.groupActions[group]) + Number(game.scenario.objective === 'win')
+/** The action of a position's group that waits: the first; of a match, where nobody takes that, the second or last. */
+export function waitingIn({ groupActions, meaning, scenario }: Game, group: number): number {
+  const first = sure(groupActions[group])
+  if (scenario.objective !== 'win') return first
+  return meaning.actionMove[first + 1] === NONE ? first + 1 : sure(groupActions[group + 1]) - 1
+}
 
 /** The group that an action belongs to. */
 export function groupOfAction(game: Game, a: number): number {

@@ -99,6 +99,10 @@ export function scenarioOf(chart: Chart, instead: Partial<Scenario> = {}): Scena
 /** The chart’s factors for moves that are only shown, or the usual ones. */
 export const usualProbe = ({ probe }: Settings = {}): ProbeFactors => probeOf(probe, PROBE) ?? PROBE
 
+/** The exchange that a match is in now: what is asked of exchanges, and not of the match, is asked in it. */
+export const exchangeOf = (scenario: Scenario): Scenario =>
+  scenario.objective === 'win' ? { ...scenario, objective: 'careful' } : scenario
+
 /** The parts of a scenario that follow from the rules in force and from who trains. */
 function allowedBy(rules: RuleSet | undefined, { group, shownBecause }: Settings) {
   return {

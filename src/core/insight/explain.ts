@@ -1,7 +1,16 @@
 import { present, sure } from '../sure'
 import type { NOTHING_SEEN } from '../chart/cue'
 import type { CueId, MoveId, PlaceId, PositionId, ReactionId } from '../chart/ids'
-import { actionName, actionOfMove, actionSeen, cueId, isProbe, positionId, reactionId } from '../game/describe'
+import {
+  actionName,
+  actionOfMove,
+  actionSeen,
+  cueId,
+  isProbe,
+  positionId,
+  reactionId,
+  waitingIn,
+} from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, terminalWorth, type Game } from '../game/game'
 import { endsOfGroup, overSeconds, shareStoodUp } from '../game/layOut'
 import { follow, Ways } from '../solve/follow'
@@ -102,9 +111,7 @@ function metState(game: Game, { move, position, reaction }: MetReaction) {
   const own = ownState(game, position)
   if (own < TERMINALS) return null
   const m = move === null ? NONE : game.meaning.index.moves.findIndex(({ record }) => record.id === move)
-  const a = actionSeen(game, own, (group) =>
-    move === null ? sure(game.groupActions[group]) : actionOfMove(game, group, m),
-  )
+  const a = actionSeen(game, own, (group) => (move === null ? waitingIn(game, group) : actionOfMove(game, group, m)))
   if (a === NONE) return null
   for (let o = sure(game.reactionsFrom[a]); o < sure(game.outcomes[a + 1]); o++) {
     if (reactionId(game, sure(game.meaning.outcomeReaction[o])) !== reaction) continue

@@ -44,21 +44,40 @@ const ENDINGS: [key: keyof Figures['endings'], text: string][] = [
   ['theirs', 'ended with them ahead'],
 ]
 
-/** The start's value by how exchanges end. */
-function explainStart(chart: Chart, figures: Figures, hasGoal: boolean): Explained {
-  const rows = ENDINGS.filter(([key]) => figures.endings[key] > 1e-12).map(([key, text]) => ({
-    text: key === 'finish' && hasGoal ? 'finished, or reached the goal' : text,
-    chance: figures.endings[key],
-    value: figures.worths[key] / figures.endings[key],
-  }))
-  const plan = 'Of 100 exchanges under the best plan, against this defender:'
+const MATCH_ENDINGS: typeof ENDINGS = [
+  ['finish', 'won by a finish'],
+  ['caught', 'they finish us'],
+  ['ours', 'won on points'],
+  ['even', 'drawn'],
+  ['theirs', 'lost on points'],
+]
+
+/** The start's value by how exchanges end, or matches. */
+function explainStart(chart: Chart, figures: Figures, { objective, goal }: Scenario): Explained {
+  const isMatch = objective === 'win'
+  const hasGoal = goal.length > 0 && !isMatch
+  const rows = (isMatch ? MATCH_ENDINGS : ENDINGS)
+    .filter(([key]) => figures.endings[key] > 1e-12)
+    .map(([key, text]) => ({
+      text: key === 'finish' && hasGoal ? 'finished, or reached the goal' : text,
+      chance: figures.endings[key],
+      value: figures.worths[key] / figures.endings[key],
+    }))
+  const plan = `Of 100 ${isMatch ? 'matches' : 'exchanges'} under the best plan, against this defender:`
   const time = sayRepeats(chart, figures)
-  return { title: 'What an exchange is worth', plan, rows, time, total: figures.value, isDifference: false }
+  return {
+    title: isMatch ? 'The chance to win' : 'What an exchange is worth',
+    plan,
+    rows,
+    time,
+    total: figures.value,
+    isDifference: false,
+  }
 }
 
 /** A figure whose parts are all in the figures; null where the worker has to take it apart. */
-export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, hasGoal: boolean): Explained | null {
-  if (asked.of === 'start') return explainStart(chart, figures, hasGoal)
+export function explainAtOnce(chart: Chart, figures: Figures, asked: Asked, scenario: Scenario): Explained | null {
+  if (asked.of === 'start') return explainStart(chart, figures, scenario)
   if (asked.of === 'cost') {
     const rows = [
       { text: 'worth of the start if nothing came of it', chance: 1, value: figures.value + asked.cost },

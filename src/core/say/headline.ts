@@ -31,13 +31,15 @@ export function headline(chart: Chart, scenario: Scenario, figures: Figures): st
   return `From ${start}, of a hundred exchanges ${listed(ends)}. ${firstMove(chart, figures)}${warning(chart, figures)}`
 }
 
-function firstMove(chart: Chart, { best }: Figures): string {
+/** What the plan begins with. */
+export function firstMove(chart: Chart, { best }: Figures): string {
   if (best === null) return 'There is nothing left to do from there.'
   if (best === 'wait') return 'Hold still first: nothing charted there beats waiting.'
   return `Begin with ${lookUp(chart.moves, best)?.name}.`
 }
 
-function warning(chart: Chart, figures: Figures): string {
+/** Where the plan leaks most; empty where it does not. */
+export function warning(chart: Chart, figures: Figures): string {
   const [leak] = worstLeaks(figures, 1)
   if (!leak) return ''
   const reaction = lookUp(chart.reactions, leak.met.reaction)?.name ?? ''
@@ -46,7 +48,7 @@ function warning(chart: Chart, figures: Figures): string {
 }
 
 /** 0.318 -> "32 times"; under half a time in a hundred, "less than once". */
-function times(chance: number): string {
+export function times(chance: number): string {
   const n = Math.round(chance * 100)
   return n === 0 ? 'less than once' : n === 1 ? 'once' : `${n} times`
 }
@@ -54,6 +56,7 @@ function times(chance: number): string {
 /** "about 32 times", "about once", "less than once". */
 const about = (chance: number): string => `${chance < 0.005 ? '' : 'about '}${times(chance)}`
 
-function listed(parts: string[]): string {
+/** "a, b and c". */
+export function listed(parts: string[]): string {
   return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1]}`
 }

@@ -3,13 +3,14 @@ import { CaretBottom, CaretTop } from '@element-plus/icons-vue'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { signed } from '../../core/say/figureText'
-import { WORTH } from '../../core/say/worth'
+import { sayWorth } from '../../core/say/worth'
 import { useFigures } from '../../stores/figures'
 import AskedFigure from '../parts/figures/AskedFigure.vue'
 import { t } from '../../words'
 
 /** What the start is worth, by how much that has just moved, and the points that the rules give. */
 const store = useFigures()
+const isMatch = computed(() => store.scenario?.objective === 'win')
 const now = useNow({ interval: 1000 })
 
 /** For how long a change is shown, in milliseconds. */
@@ -40,13 +41,19 @@ const deltaText = (moved: number) =>
       :data-tip="t('frame.tooLittleIsChartedToTrust')"
       >{{ t('frame.roughTooLittleCharted') }}</RouterLink
     >
-    <span v-else class="label" :data-tip="WORTH">{{ t('common.worth') }}</span>
+    <span v-else class="label" :data-tip="sayWorth(store.scenario)">{{
+      isMatch ? t('frame.toWin') : t('common.worth')
+    }}</span>
     <span class="value" aria-live="polite" data-test="headline">
       <span v-if="delta !== null" class="delta" :class="delta > 0 ? 'up' : 'down'"
         ><component :is="delta > 0 ? CaretTop : CaretBottom" class="icon" /> {{ deltaText(delta) }}</span
       >
       <span v-else-if="store.isBusy" class="delta muted">…</span>
-      <AskedFigure :value="store.figures?.value" :asked="{ of: 'start' }" :label="t('common.worthOfTheStart')" />
+      <AskedFigure
+        :value="store.figures?.value"
+        :asked="{ of: 'start' }"
+        :label="isMatch ? t('frame.toWin') : t('common.worthOfTheStart')"
+      />
     </span>
   </div>
 </template>

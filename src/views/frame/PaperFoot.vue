@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import LooseRing from '../../components/LooseRing.vue'
-import { WORTH } from '../../core/say/worth'
+import { sayWorth } from '../../core/say/worth'
+import { useFigures } from '../../stores/figures'
 import { t } from '../../words'
 
 /** The foot of every printed sheet: what its marks mean, and what no sheet replaces. */
 defineProps<{ isOfPlan: boolean }>()
+const figures = useFigures()
 </script>
 
 <template>
@@ -22,7 +24,7 @@ defineProps<{ isOfPlan: boolean }>()
       >
       <span><LooseRing :text="t('print.nothingIsChartedForIt')" /></span>
     </p>
-    <p v-if="isOfPlan">{{ WORTH }}</p>
+    <p v-if="isOfPlan">{{ sayWorth(figures.scenario) }}</p>
     <p>{{ t('print.neverReplacesACoach') }}</p>
   </footer>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { targetOf, valueOf } from '../../components/events'
 import SteadyInput from '../../components/SteadyInput.vue'
 import { BUILT_IN_RULES } from '../../core/chart/rules/builtInRules'
 import { ruleSetOf } from '../../core/chart/rules/ruleSets'
-import { MAX_SECONDS, MAX_SHARPNESS, type Objective } from '../../core/game/scenario'
+import { DEFAULT_SECONDS, MAX_SECONDS, MAX_SHARPNESS, type Objective } from '../../core/game/scenario'
 import type { PositionId } from '../../core/chart/ids'
 import { clockRefusal, readClock } from '../../core/say/figureText'
 import { timeText } from '../../stores/settings'
@@ -30,13 +30,23 @@ const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, settings.value?
 const OBJECTIVES = [
   { value: 'careful', label: t('frame.finishAndPosition') },
   { value: 'finish', label: t('frame.finishesOnly') },
+  { value: 'win', label: t('frame.winTheMatch') },
 ]
+/** Most scenarios are of an exchange. */
+const MatchFields = defineAsyncComponent(() => import('./MatchFields.vue'))
+const isMatch = computed(() => scenario.value.objective === 'win')
+/** A match has an end. */
+const setObjective = (objective: Objective) =>
+  store.setScenario(
+    objective === 'win' ? { objective, seconds: scenario.value.seconds ?? DEFAULT_SECONDS } : { objective },
+  )
 const wrong = ref<{ field: string; says: string } | null>(null)
 
 function setTime(field: 'seconds' | 'breakUp', event: Event) {
   const input = targetOf(event, HTMLInputElement)
   const value = readClock(input.value)
-  const isFine = value === null || (value !== undefined && value >= 1 && value <= MAX_SECONDS)
+  const isEndless = value === null && !(field === 'seconds' && isMatch.value)
+  const isFine = isEndless || (typeof value === 'number' && value >= 1 && value <= MAX_SECONDS)
   const such = field === 'seconds' ? t('frame.400240OrNone') : t('frame.60130OrNever')
   wrong.value = isFine ? null : { field, says: clockRefusal(input.value, such) }
   if (isFine) store.setScenario({ [field]: value })
@@ -79,7 +89,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
         :aria-label="t('common.start')"
         @update:model-value="(start: PositionId) => store.setScenario({ start })"
     /></label>
-    <label
+    <label v-if="!isMatch"
       ><span class="label">{{ t('frame.goal') }}</span>
       <el-select-v2
         :options="options"
@@ -96,13 +106,14 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
     <div>
       <span class="label">{{ t('frame.whatCounts') }}</span>
       <el-segmented
-        block
+        direction="vertical"
         :options="OBJECTIVES"
         :model-value="scenario.objective"
         :aria-label="t('frame.whatCounts')"
-        @change="(objective: Objective) => store.setScenario({ objective })"
+        @change="setObjective"
       />
     </div>
+    <MatchFields v-if="isMatch" />
   </section>
   <section>
     <h3>{{ t('frame.theTime') }}</h3>

@@ -59,6 +59,7 @@ const tabs = (): Command[] =>
     place('/runs/rounds', t('common.rounds'), 'finding.rounds', t('frame.tab')),
     place('/runs/beat', t('common.howTheyWouldBeatUs'), 'finding.beat', t('frame.tab')),
     place('/runs/pictures', t('common.inPictures'), 'finding.pictures', t('frame.tab')),
+    place('/runs/match', t('common.theMatch'), 'finding.match', t('frame.tab')),
     place('/runs/what-if', t('common.whatIf'), 'finding.whatIf', t('frame.tab')),
     place('/holds', t('frame.holdsOnePosition'), 'finding.holds', t('frame.tab')),
     place('/score', t('common.aRunLimbByLimb'), 'finding.limbByLimb', t('frame.tab')),

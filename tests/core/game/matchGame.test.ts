@@ -1,36 +1,16 @@
 import { randomLcg } from 'd3-random'
-import { emptyChart, type Chart } from '../../../src/core/chart/chart'
-import { toMoveId, toPositionId } from '../../../src/core/chart/ids'
+import type { Chart } from '../../../src/core/chart/chart'
+import { toPositionId } from '../../../src/core/chart/ids'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, underRules, type Scenario } from '../../../src/core/game/scenario'
 import { MATCH_CLOCKS, MATCH_SCORES, matchTable } from '../../../src/core/questions/matchTable'
 import { playOut } from '../../../src/core/simulate/playOut'
 import { solve } from '../../../src/core/solve/solve'
+import { match, small } from '../../fixtures/smallMatch'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { finished } from '../../reference/finished'
 import { taken } from '../../reference/taken'
 
-const RULES = { id: 'ours', name: 'Ours', forbids: [], points: { takedown: 2, mount: 4 } }
-
-/** On the feet one shoots in two seconds, four of ten; from side control one mounts in three, half of the time. */
-function small(heldFor?: number): Chart {
-  const at = (id: string, family: string, ahead: 'even' | 'ours') => ({ id: toPositionId(id), name: id, family, ahead })
-  const move = (id: string, from: string, to: string, seconds: number, lands: number) => ({
-    ...{ id: toMoveId(id), name: id, kind: 'entry' as const, from: toPositionId(from), to: toPositionId(to), seconds },
-    tries: { lands, stalls: 10 - lands },
-  })
-  return {
-    ...emptyChart('small', 'Small'),
-    positions: [at('feet', 'standing', 'even'), at('side', 'side', 'ours'), at('mount', 'mount', 'ours')],
-    moves: [move('shoot', 'feet', 'side', 2, 4), move('climb', 'side', 'mount', 3, 5)],
-    settings: { ruleSets: [{ ...RULES, ...(heldFor ? { heldFor } : {}) }], slips: 0 },
-  }
-}
-const match = (chart: Chart, more: Partial<Scenario>): Scenario =>
-  scenarioOf(chart, {
-    ...{ start: toPositionId('feet'), objective: 'win', ...underRules(chart, 'ours'), breakUp: null, repeat: 1 },
-    ...more,
-  })
 const chanceOf = (chart: Chart, more: Partial<Scenario>) => {
   const { values, game } = taken(solve(taken(compileGame(chart, match(chart, more)))))
   return values[game.start]

@@ -7,7 +7,10 @@ import { scenarioOf, type Scenario } from '../scenario'
 
 /** Changes the scenario that the chart's settings describe, in the given parts. */
 export function setScenario(chart: Chart, instead: Partial<Scenario>): void {
-  const { start, goal, seconds, sharpness, objective, rules, probe } = { ...scenarioOf(chart), ...instead }
+  const { start, goal, seconds, sharpness, objective, rules, probe, score, restart } = {
+    ...scenarioOf(chart),
+    ...instead,
+  }
   chart.settings = {
     ...chart.settings,
     ...pick(instead),
@@ -20,6 +23,8 @@ export function setScenario(chart: Chart, instead: Partial<Scenario>): void {
       objective,
       rules: rules ?? undefined,
       probes: probe ? true : undefined,
+      score: score || undefined,
+      restart: restart ?? undefined,
     },
   }
 }

@@ -202,24 +202,36 @@ class MatchSearch {
         )
       return
     }
+    // Where waiting is worth as much as a move, whoever is ahead waits and whoever is not acts: the first counts.
+    const isAhead = this.standings.at(standing).score > 0
+    const canWait = !this.isReaction(state)
+    if (canWait) draft.action(NEVER)
+    if (canWait && isAhead) this.writeWaiting(draft, state, standing)
+    this.writeMoves(draft, state, standing)
+    if (canWait && !isAhead) this.writeWaiting(draft, state, standing)
+  }
+
+  /** Moves, answers and conceding. */
+  private writeMoves(draft: Draft, state: number, standing: number): void {
+    const { base } = this
     const g = sure(base.stateGroup[state])
-    const first = sure(base.groupActions[g])
     // How long it has been waited matters to nothing but waiting.
     const key = this.standings.fresh(standing) * base.groupCount + g
     const same = this.written.get(key)
     if (same === undefined) this.written.set(key, draft.stateCount - 1)
-    if (!this.isReaction(state)) draft.action(NEVER)
+    const first = sure(base.groupActions[g]) + Number(!this.isReaction(state))
     for (let a = first; a < sure(base.groupActions[g + 1]); a++) {
       const hasStalled = base.stateStalled[state] === a
-      if (a === first && !this.isReaction(state)) this.writeWaiting(draft, a, g, state, standing)
-      else if (same !== undefined) draft.again(same, !hasStalled)
+      if (same !== undefined) draft.again(same, !hasStalled)
       else this.writeAction(draft, a, g, standing)
       if (hasStalled) draft.stalled(sure(base.stateLoss[state]) * aliveOver(base, a, g))
     }
   }
 
-  private writeWaiting(draft: Draft, a: number, g: number, state: number, standing: number): void {
+  private writeWaiting(draft: Draft, state: number, standing: number): void {
     const { base } = this
+    const g = sure(base.stateGroup[state])
+    const a = sure(base.groupActions[g])
     const ends = overSeconds(endsOfGroup(base, g), sure(base.actionSeconds[a]))
     const stays = this.stateOf(state, this.standings.waitedOn(standing))
     draft.action({

@@ -12,7 +12,7 @@ import { lowerFirst } from '../../../core/say/speech'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** What is on the Shelf at the place where one looks: in a region, by what one sees, by what is attacked or needed. */
 const props = defineProps<{ shelf: Shelf }>()

@@ -4,7 +4,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { otherChair } from '../../../core/shelf/otherChair'
 import type { Found } from '../../../core/shelf/search'
 import type { Shelf } from '../../../core/shelf/shelf'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** The same position from the other chair: of ours a link, of theirs the defence sheet. */
 const props = defineProps<{ shelf: Shelf; position: string }>()

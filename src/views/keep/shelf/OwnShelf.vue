@@ -5,7 +5,7 @@ import type { ShelfRegion } from '../../../core/shelf/shelf'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { downloadJson } from '../../parts/files/download'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** What can be done with a shelf of the coach's own. */
 const props = defineProps<{ region: ShelfRegion }>()

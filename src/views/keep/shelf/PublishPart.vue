@@ -6,7 +6,7 @@ import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import { useShelfPlace } from '../../parts/shelf/pulling'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /**
  * Shelves of the coach's own: a part of the open chart is published, or a file taken in; what lies in the bin comes

@@ -12,7 +12,7 @@ import { useParts } from '../../parts/layout/parts'
 import EntryList from './EntryList.vue'
 import PublishPart from './PublishPart.vue'
 import { useShelfPlace } from '../../parts/shelf/pulling'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /**
  * Where to look on the Shelf: by what one sees, by region, by what is attacked or needed; and the coach's own shelves.

@@ -6,7 +6,7 @@ import CheckMark from '../../parts/shelf/CheckMark.vue'
 import { useCharts } from '../../../stores/charts'
 import { usePulling } from '../../parts/shelf/pulling'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** What practitioners say of a region: its flow drills, what they decide by, where they differ, what is dangerous. */
 defineProps<{ shelf: Shelf; region: ShelfRegion }>()

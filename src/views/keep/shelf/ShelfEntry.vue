@@ -18,7 +18,7 @@ import SymptomTable from './SymptomTable.vue'
 import PrincipleList from '../../parts/shelf/PrincipleList.vue'
 import { usePulling } from '../../parts/shelf/pulling'
 import PrintButton from '../../parts/print/PrintButton.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** An entry of the Shelf: what it is, when, in which order, what they do about it, and what it may injure. */
 const props = defineProps<{ shelf: Shelf; found: Found }>()
@@ -186,10 +186,10 @@ const wanted = computed(() => {
       </template>
     </section>
     <p v-for="says in builds" :key="says" class="small">
-      <span class="muted">{{ t('shelf.build') }}</span> {{ says }}
+      <span class="muted">{{ t('common.build') }}</span> {{ says }}
     </p>
     <p v-if="move?.size" class="small">
-      <span class="muted">{{ t('shelf.build') }}</span> {{ move.size }}
+      <span class="muted">{{ t('common.build') }}</span> {{ move.size }}
     </p>
     <p v-if="move?.ruleNote" class="small">
       <span class="muted">{{ t('shelf.rules') }}</span> {{ move.ruleNote }}

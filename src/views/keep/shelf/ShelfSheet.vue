@@ -13,7 +13,7 @@ import RegionTalk from './RegionTalk.vue'
 import ShelfEntry from './ShelfEntry.vue'
 import ShelfUpdates from './ShelfUpdates.vue'
 import { foundOf, keyOf, usePulling, useShelfPlace } from '../../parts/shelf/pulling'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /**
  * The library: browsed by region and by what is attacked, or searched by what one sees; each entry in detail beside it.

@@ -4,7 +4,7 @@ import type { Shelf } from '../../../core/shelf/shelf'
 import type { ShelfMove } from '../../../core/shelf/shelfRecords'
 import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /**
  * Moves of the open chart of which the Shelf now says something else than when they came in: it offers, and changes

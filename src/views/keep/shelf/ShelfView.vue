@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useShelf } from '../../../stores/shelf'
 import ShelfSheet from './ShelfSheet.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 const store = useShelf()
 void store.load()

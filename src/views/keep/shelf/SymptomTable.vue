@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Move } from '../../../core/chart/move'
 import { symptomsOf } from '../../../core/shelf/symptoms'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** When it goes wrong: what one feels or sees, at which step it was lost, and what to do. */
 const { move } = defineProps<{ move: Move }>()

@@ -64,7 +64,9 @@ const earlier = () => (chosen.value = dayAfter(since.value, -7))
           <th scope="row">{{ triedName(log?.chart, one) }}</th>
           <td>{{ one.tries }}</td>
           <td>{{ t('learn.fromTo', { from: ofTen(one.before), to: ofTen(one.after) }) }}</td>
-          <td :class="one.worth < 0 ? 'worse' : 'better'">{{ signed(one.worth) }}</td>
+          <td :class="{ worse: signed(one.worth).startsWith('−'), better: signed(one.worth).startsWith('+') }">
+            {{ signed(one.worth) }}
+          </td>
         </tr>
       </tbody>
     </table>

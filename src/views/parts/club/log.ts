@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import { matchUp } from '../../../core/club/matchUp'
+import { exchangeOf } from '../../../core/game/scenario'
 import { weighing } from '../../../stores/against'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
@@ -17,6 +18,8 @@ export function useLog() {
     return { chart: own.chart, club: clubs.club, tries, ...weighing() }
   })
   /** The log with the scenario that is looked at, for what is solved. */
-  const asked = computed(() => (log.value && figures.scenario ? { ...log.value, scenario: figures.scenario } : null))
+  const asked = computed(() =>
+    log.value && figures.scenario ? { ...log.value, scenario: exchangeOf(figures.scenario) } : null,
+  )
   return { log, asked }
 }

@@ -31,7 +31,7 @@ export function provideAsking(): Asking {
   async function answerTo(asked: Asked): Promise<Explained | null> {
     const { chart } = charts
     if (!chart || !figures.figures) return null
-    const atOnce = explainAtOnce(chart, figures.figures, asked, Boolean(figures.scenario?.goal.length))
+    const atOnce = explainAtOnce(chart, figures.figures, asked, present(figures.scenario))
     if (atOnce) return atOnce
     const question = asked as Question
     const explanation = await figures.explain(question)

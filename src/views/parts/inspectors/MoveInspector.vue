@@ -196,7 +196,7 @@ function setAliases(text: string) {
         >
       </details>
       <p v-for="says in buildsOf(move.fit)" :key="says" class="across small">
-        <span class="label">{{ t('shelf.build') }}</span> {{ says }}
+        <span class="label">{{ t('common.build') }}</span> {{ says }}
       </p>
       <ProbeNote v-if="figures.scenario?.probe" :move="move" />
       <NotesField :value="move.notes" @change="(notes) => set(t('common.notes'), 'notes', notes)" />

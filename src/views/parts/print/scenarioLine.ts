@@ -4,7 +4,7 @@ import type { Chart } from '../../../core/chart/chart'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { keptNow } from '../../../core/game/keptScenarios'
-import { scenarioOf } from '../../../core/game/scenario'
+import { scenarioOf, type Scenario } from '../../../core/game/scenario'
 import { t } from '../../../words'
 
 /** "Ada against Ben", where somebody is named. */
@@ -20,9 +20,17 @@ const goalOf = (chart: Chart, goal: readonly string[]) =>
     ? [t('common.toGoal', { goal: goal.map((id) => lookUp(chart.positions, id)?.name).join(t('print.or')) })]
     : []
 
+function counts({ objective, score }: Scenario, usual: string[]): string[] {
+  if (objective === 'finish') return [t('print.onlyFinishesCount')]
+  if (objective === 'careful') return usual
+  const by = t(score > 0 ? 'common.ahead' : 'common.behind', { n: Math.abs(score) })
+  return [t('print.toWinScore', { score: score === 0 ? t('common.level') : by })]
+}
+
 /** The scenario on which the numbers of a printed sheet depend, in one line. */
 export function scenarioLine(chart: Chart, isFlipped: boolean): string {
-  const { start, goal, seconds, sharpness, objective, breakUp, rules, probe } = scenarioOf(chart)
+  const scenario = scenarioOf(chart)
+  const { start, goal, seconds, sharpness, breakUp, rules, probe } = scenario
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
   const kept = keptNow(chart)
   return [
@@ -34,7 +42,7 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
     seconds === null ? t('print.noClock') : timeText(seconds),
     t('common.theySeeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
     breakUp === null ? t('print.nothingBreaksItUp') : t('print.somethingBreaksItUpAfterAbout', { breakUp }),
-    objective === 'finish' ? t('print.onlyFinishesCount') : t('print.finishAndPositionCount'),
+    ...counts(scenario, [t('print.finishAndPositionCount')]),
     ...(probe ? [t('print.weMayOnlyShowAMove')] : []),
     ...(ruleSet ? [t('print.rulesRuleSet', { ruleSet: ruleSet.name })] : []),
     isFlipped ? t('print.mirrored') : t('print.ownSide'),
@@ -43,14 +51,15 @@ export function scenarioLine(chart: Chart, isFlipped: boolean): string {
 
 /** The same for the top of the screen: its name, if it has one, and what is not as usual. */
 export function scenarioShort(chart: Chart, isFlipped: boolean): { name: string; says: string } {
-  const { start, goal, seconds, sharpness, objective, rules, probe } = scenarioOf(chart)
+  const scenario = scenarioOf(chart)
+  const { start, goal, seconds, sharpness, rules, probe } = scenario
   const says = [
     ...whoAgainst(),
     lookUp(chart.positions, start)?.name ?? '',
     ...goalOf(chart, goal),
     seconds === null ? t('print.noClock') : timeText(seconds),
     t('frame.seeItComingSharpness', { sharpness: Math.round(sharpness * 100) }),
-    ...(objective === 'finish' ? [t('print.onlyFinishesCount')] : []),
+    ...counts(scenario, []),
     ...(probe ? [t('print.weMayOnlyShowAMove')] : []),
     ruleSetOf(rules, chart.settings?.ruleSets)?.name ?? t('print.allIsAllowed'),
     ...(isFlipped ? [t('print.mirrored')] : []),

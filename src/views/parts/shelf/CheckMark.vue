@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Governing } from '../../../core/shelf/principles'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** Principles with a move: those that govern it, and those to which it is an exception, with the reason. */
 defineProps<{ governing: readonly Governing[] }>()

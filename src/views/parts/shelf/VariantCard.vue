@@ -8,7 +8,7 @@ import type { Shelf } from '../../../core/shelf/shelf'
 import type { Variant, View } from '../../../core/shelf/shelfRecords'
 import { useCharts } from '../../../stores/charts'
 import CheckMark from './CheckMark.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** A question on which schools differ, each way with its reason; the coach chooses one, or keeps them all. */
 const props = defineProps<{

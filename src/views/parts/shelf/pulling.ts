@@ -8,7 +8,7 @@ import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import type { Part } from '../layout/parts'
 import { useSideBySide } from '../layout/room'
-import { t } from '../../../words'
+import { t } from '../../../words/shelf'
 
 /** The state of the Shelf screen, kept in the address: a region, a search, and the entry shown in detail. */
 export function useShelfPlace() {

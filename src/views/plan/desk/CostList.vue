@@ -61,7 +61,8 @@ const offPlan = computed(() =>
           ><b>{{ t('common.looseEnds') }}</b></template
         ></I18nT
       >
-      <span v-if="store.costsLeft" role="status">{{
+      {{ ' '
+      }}<span v-if="store.costsLeft" role="status">{{
         t('desk.workingOutCosts', { costs: t('count.cost', store.costsLeft) })
       }}</span>
     </p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { logged } from '../../../stores/estimates'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
@@ -13,6 +13,8 @@ import { t } from '../../../words'
 
 const charts = useCharts()
 const figures = useFigures()
+/** Most plans are of an exchange. */
+const HundredMatches = defineAsyncComponent(() => import('./HundredMatches.vue'))
 const tries = computed(() => (charts.chart && logged.value?.of(charts.chart.id)) ?? 0)
 </script>
 
@@ -22,7 +24,11 @@ const tries = computed(() => (charts.chart && logged.value?.of(charts.chart.id))
       <h1>{{ charts.chart.title }}</h1>
       <PrintButton v-if="figures.figures" />
     </header>
-    <HundredExchanges v-if="figures.figures" class="wide" />
+    <component
+      :is="figures.scenario?.objective === 'win' ? HundredMatches : HundredExchanges"
+      v-if="figures.figures"
+      class="wide"
+    />
     <p v-else-if="!charts.chart.positions.length" class="panel empty wide">
       {{ t('desk.nothingIsChartedYet') }}
       <RouterLink class="button primary" to="/worksheet">{{ t('desk.beginTheChart') }}</RouterLink>

@@ -5,13 +5,14 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { MATCH_CLOCKS, MATCH_SCORES, type MatchCell } from '../../../core/questions/matchTable'
 import { hundred } from '../../../core/say/figureText'
+import { lowerFirst } from '../../../core/say/speech'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
 import { timeText } from '../../../stores/settings'
 import SheetHead from '../../parts/print/SheetHead.vue'
-import { t } from '../../../words/runs'
+import { t } from '../../../words/match'
 
 /** The chance to win the match from the start by clock and score, what is best then, and how the plan differs. */
 const charts = useCharts()
@@ -24,7 +25,7 @@ const cellOf = (score: number, seconds: number): MatchCell | undefined =>
   cells.value?.find((one) => one.score === score && one.seconds === seconds)
 function nameOf(best: string | null): string {
   if (best === null) return t('common.nothing')
-  return best === 'wait' ? t('runs.holdStill') : (lookUp(chart.value.moves, best)?.name ?? best)
+  return best === 'wait' ? t('match.holdStill') : lowerFirst(lookUp(chart.value.moves, best)?.name ?? best)
 }
 /** The middle of the clocks, as an example. */
 const EXAMPLE = 40
@@ -33,11 +34,11 @@ const sentence = computed(() => {
   if (!behind || !ahead) return ''
   const given = { time: timeText(EXAMPLE), behind: nameOf(behind.best), ahead: nameOf(ahead.best) }
   return behind.best === ahead.best
-    ? t('runs.matchTheSame', { time: given.time, best: given.behind })
-    : t('runs.matchDiffers', { time: given.time, behind: given.behind, ahead: given.ahead })
+    ? t('match.theSame', { time: given.time, best: given.behind })
+    : t('match.differs', { time: given.time, behind: given.behind, ahead: given.ahead })
 })
 const scoreText = (score: number) =>
-  score === 0 ? t('runs.level') : score > 0 ? t('runs.ahead', { n: score }) : t('runs.behind', { n: -score })
+  score === 0 ? t('common.level') : score > 0 ? t('common.ahead', { n: score }) : t('common.behind', { n: -score })
 /** How strongly a cell is filled: in ours where the match is rather won, else in theirs. */
 const fill = ({ chance }: MatchCell) => ({
   '--fill': chance >= 0.5 ? 'var(--ours-soft)' : 'var(--theirs-soft)',
@@ -46,18 +47,18 @@ const fill = ({ chance }: MatchCell) => ({
 </script>
 
 <template>
-  <section class="panel" :aria-label="t('runs.theMatch')">
-    <SheetHead :title="t('runs.theMatch')" />
-    <p v-if="!isScored">{{ t('runs.chooseRulesThatScore') }}</p>
+  <section class="panel" :aria-label="t('common.theMatch')">
+    <SheetHead :title="t('common.theMatch')" />
+    <p v-if="!isScored">{{ t('match.chooseRulesThatScore') }}</p>
     <WorkingOn v-else-if="progress !== null" :progress="progress" />
-    <p v-else-if="!cells" class="muted">{{ t('runs.matchCannotBeComputed') }}</p>
+    <p v-else-if="!cells" class="muted">{{ t('match.cannotBeComputed') }}</p>
     <template v-else>
       <p class="lead">{{ sentence }}</p>
       <div class="scroll">
         <table>
           <caption>
             {{
-              t('runs.chanceToWin', {
+              t('match.chanceToWin', {
                 start: lookUp(chart.positions, figures.scenario?.start)?.name,
                 rules: rules?.name,
               })
@@ -65,7 +66,7 @@ const fill = ({ chance }: MatchCell) => ({
           </caption>
           <thead>
             <tr>
-              <th scope="col">{{ t('runs.leftOnTheClock') }}</th>
+              <th scope="col">{{ t('match.leftOnTheClock') }}</th>
               <th v-for="score in MATCH_SCORES" :key="score" scope="col">{{ scoreText(score) }}</th>
             </tr>
           </thead>
@@ -82,7 +83,7 @@ const fill = ({ chance }: MatchCell) => ({
           </tbody>
         </table>
       </div>
-      <p class="small muted">{{ t('runs.howTheMatch') }}</p>
+      <p class="small muted">{{ t('match.howTheMatch') }}</p>
     </template>
   </section>
 </template>

@@ -10,7 +10,7 @@ const TABS = [
   { key: 'rounds', to: '/runs/rounds', name: t('common.rounds') },
   { key: 'beat', to: '/runs/beat', name: t('common.howTheyWouldBeatUs') },
   { key: 'pictures', to: '/runs/pictures', name: t('common.inPictures') },
-  { key: 'match', to: '/runs/match', name: t('runs.theMatch') },
+  { key: 'match', to: '/runs/match', name: t('common.theMatch') },
   { key: 'what-if', to: '/runs/what-if', name: t('common.whatIf') },
 ]
 </script>

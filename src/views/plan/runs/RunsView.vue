@@ -10,18 +10,22 @@ import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
+import { t as ofMatch } from '../../../words/match'
 import { t } from '../../../words/runs'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
 const figures = useFigures()
 const route = useRoute()
 const what = computed(() => String(route.params.what ?? ''))
+const OF_THE_EXCHANGE = ['beat', 'pictures', 'what-if', 'side-by-side']
+const isOfExchange = computed(() => figures.scenario?.objective === 'win' && OF_THE_EXCHANGE.includes(what.value))
 </script>
 
 <template>
   <div class="runs">
     <RunsTabs :at="what" />
     <template v-if="figures.figures">
+      <p v-if="isOfExchange" class="muted">{{ ofMatch('match.ofTheExchange') }}</p>
       <BeatenPanel v-if="what === 'beat'" />
       <RoundSheets v-else-if="what === 'rounds'" />
       <CurvesPanel v-else-if="what === 'pictures'" />

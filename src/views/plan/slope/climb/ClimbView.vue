@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import type { Chair } from '../../../../core/questions/climbs'
+import { exchangeOf } from '../../../../core/game/scenario'
 import { blowSaid } from '../../../../core/say/beaten'
 import { present } from '../../../../core/sure'
 import { useCharts } from '../../../../stores/charts'
@@ -26,7 +27,7 @@ const chair = ref<Chair>('ours')
 const plan = useClimb()
 const { found, progress } = useOtherClimb(() =>
   chair.value === 'theirs' && charts.chart && figures.scenario
-    ? { chart: charts.chart, scenario: figures.scenario, chair: 'theirs' }
+    ? { chart: charts.chart, scenario: exchangeOf(figures.scenario), chair: 'theirs' }
     : null,
 )
 const { chosen, options, looked, name } = useOver(() => chair.value)
