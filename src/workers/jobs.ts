@@ -29,7 +29,7 @@ import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
 import { startWorth } from '../core/questions/solved'
 import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
-import { whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
+import { otherPlan, whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
 import { layOutSlope } from '../core/slope/layout'
 import { cameTrueOf, type CameTrue, type CameTrueAsked } from '../core/learn/cameTrue'
 import { learnedSince, weeksOf, type Learned, type LogAsked, type WeekThen } from '../core/learn/weeks'
@@ -85,6 +85,8 @@ interface Questions {
   matchTable: { asks: { scenario: Scenario }; part: never; answer: MatchCell[] | null }
   /** What would be best in the match with another score, and the chance to win then. */
   otherScore: { asks: { scenario: Scenario; score: number }; part: never; answer: IfResult | null }
+  /** What the plan does otherwise than it did in `before`, another state of the chart. */
+  otherPlan: { asks: { scenario: Scenario; before: Chart }; part: never; answer: IfResult | null }
   /** What the start is worth. */
   worth: { asks: { scenario: Scenario }; part: never; answer: number | null }
   /** The plan by the log of a club: week by week, what moved since a day, and whether what it foretold came true. */
@@ -181,6 +183,7 @@ export const JOBS: JobTable = {
   runs: (bench, { scenario, runs }) => ofPlan(bench, (chart) => alongRuns(chart, scenario, runs)),
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
   matchTable: (bench, { scenario }) => ofPlan(bench, (chart) => matchTable(chart, scenario)),
+  otherPlan: (bench, { scenario, before }) => ofPlan(bench, (chart) => otherPlan(before, scenario, chart)),
   otherScore: (bench, { scenario, score }) => ofPlan(bench, (chart) => whatIf(chart, scenario, { score })),
   *worth(bench, { scenario }) {
     const chart = soundChart(bench)

@@ -18,6 +18,7 @@ test('who plays against whom changes the figures, says why, and goes back to nob
     /lands [\d.]+ of ten, usually [\d.]+\./,
   )
   await expect.poll(() => worth(page)).not.toBe(usual)
+  await expect(against.getByRole('region', { name: 'What the plan does otherwise' })).toContainText(/In .+ instead of/)
   await expect(page.getByTestId('scenario').filter({ hasText: `${name} against somebody` })).toBeVisible()
   await choose(page, against.getByRole('combobox', { name: 'Us' }), 'nobody in particular')
   await expect.poll(() => worth(page)).toBe(usual)

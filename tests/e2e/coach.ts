@@ -79,7 +79,13 @@ export async function choose(page: Page, list: Locator, option: string): Promise
     // The list draws itself anew a moment later, and what was aimed at would lie elsewhere.
     await expect(page.getByRole('option').filter({ hasNotText: option })).toHaveCount(0)
   }
-  await page.getByRole('option', { name: option, exact: true }).click()
+  const wanted = page.getByRole('option', { name: option, exact: true })
+  const isChosen = async () =>
+    !(await wanted.isVisible()) || (await wanted.getAttribute('aria-selected', { timeout: 500 })) === 'true'
+  await expect(async () => {
+    await wanted.click({ timeout: 2000 })
+    await expect.poll(isChosen, { timeout: 2000 }).toBe(true)
+  }).toPass()
 }
 
 /** The start's value, to a hundredth of an exchange in a hundred. */

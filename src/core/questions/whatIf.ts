@@ -52,9 +52,19 @@ const ALWAYS = 1000
 
 /** Solves the plan with everything that is supposed; null where that cannot be computed. */
 export function* whatIf(chart: Chart, scenario: Scenario, ifs: Ifs): Job<IfResult | null> {
+  const then = supposed(chart, scenario, ifs)
+  return yield* otherPlan(chart, scenario, then.chart, then.scenario)
+}
+
+/** What another chart, or another scenario, makes of the plan; null where that cannot be computed. */
+export function* otherPlan(
+  chart: Chart,
+  scenario: Scenario,
+  other: Chart,
+  instead: Scenario = scenario,
+): Job<IfResult | null> {
   const before = figuresOf(chart, scenario)
   yield 0.5
-  const { chart: other, scenario: instead } = supposed(chart, scenario, ifs)
   const after = figuresOf(other, instead)
   if (!before.ok || !after.ok) return null
   return compared(before.value.figures, after.value.figures)

@@ -54,6 +54,10 @@ const at = computed(() => (route.matched.length ? route : router.resolve(locatio
 const isWhole = computed(() => at.value.meta.isWhole)
 /** The worth of the plan stands over what is about the plan, on paper too. */
 const isOther = computed(() => at.value.meta.isWhole || at.value.path.startsWith('/sessions'))
+/** What of it is on paper: on a page of somebody, no name of anybody else and nothing of the plan. */
+const isOfPeople = computed(() => at.value.path.startsWith('/people'))
+const isStudy = computed(() => ['/people/rivals', '/people/beside'].includes(at.value.path))
+const isOfPlan = computed(() => !isOther.value && (!isOfPeople.value || isStudy.value))
 const waits = useWaitsForFigures()
 const screen = ref<HTMLElement>()
 const isPaletteOpen = ref(false)
@@ -88,7 +92,7 @@ useEventListener(document, 'keydown', (event) => {
     <div class="right">
       <div v-if="hasBar && !isOther" class="bar-room off-paper"><ScenarioBar v-if="charts.chart" /></div>
       <NewsBar />
-      <PaperHead :is-of-plan="!isOther" />
+      <PaperHead :is-of-plan="isOfPlan" :says-who="!isOfPeople" />
       <main id="screen" ref="screen" tabindex="-1">
         <RouterView v-if="charts.isReady" v-slot="{ Component, route: shown }">
           <WelcomePanel v-if="shown.meta.needsChart && !charts.chart" />
@@ -96,7 +100,7 @@ useEventListener(document, 'keydown', (event) => {
           <component :is="Component" v-else :key="shown.meta.needsChart ? charts.chart?.id : undefined" />
         </RouterView>
       </main>
-      <PaperFoot :is-of-plan="!isOther" />
+      <PaperFoot :is-of-plan="isOfPlan" />
       <MessageLine />
     </div>
     <BottomBar v-if="!hasRail && !isWhole" @palette="isPaletteOpen = true" @shortcuts="isSheetOpen = true" />

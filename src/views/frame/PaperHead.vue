@@ -6,7 +6,7 @@ import { useCharts } from '../../stores/charts'
 import { scenarioLine } from '../parts/print/scenarioLine'
 
 /** The head of every printed sheet: on which day, and where it is about the plan, of which chart in which scenario. */
-defineProps<{ isOfPlan: boolean }>()
+defineProps<{ isOfPlan: boolean; saysWho: boolean }>()
 const charts = useCharts()
 const today = () => new Date().toLocaleDateString(language, { dateStyle: 'long' })
 const day = ref(today())
@@ -17,7 +17,9 @@ useEventListener(window, 'beforeprint', () => (day.value = today()))
   <header class="on-paper">
     <p>
       <b>{{ t('frame.ataque') }}</b> · {{ day
-      }}<template v-if="isOfPlan && charts.chart"> · {{ scenarioLine(charts.chart, charts.isFlipped) }}</template>
+      }}<template v-if="isOfPlan && charts.chart">
+        · {{ scenarioLine(charts.chart, charts.isFlipped, saysWho) }}</template
+      >
     </p>
   </header>
 </template>

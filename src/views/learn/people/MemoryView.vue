@@ -101,7 +101,7 @@ const notShown = computed(() => {
               <th scope="row">
                 <el-button
                   v-if="!isOne"
-                  text
+                  link
                   :aria-expanded="asked === one.move"
                   @click="asked = asked === one.move ? null : one.move"
                   >{{ one.name }}</el-button

@@ -4,13 +4,15 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { isMinor, type ClubPerson } from '../../../core/club/person'
 import { hundred, signed } from '../../../core/say/figureText'
 import { ofTen } from '../../../core/say/ofTen'
+import { upperFirst } from '../../../core/say/speech'
+import PlanOtherwise from '../../parts/club/PlanOtherwise.vue'
 import BodyFits from './BodyFits.vue'
 import { answersFor, useStudy } from './study'
 import { t } from '../../../words/learn'
 
 /** What somebody does, what we have for it, and what it comes to: from what was written down and what was logged. */
 const props = defineProps<{ person: ClubPerson }>()
-const { us, study, openings, closed, bodies, worth, usual } = useStudy(() => props.person)
+const { us, study, openings, closed, bodies, plan } = useStudy(() => props.person)
 const reactionName = (id: string) => lookUp(study.value?.chart.reactions, id)?.name ?? id
 const moveName = (id: string) => lookUp(study.value?.chart.moves, id)?.name ?? id
 const answersText = (reaction: string) =>
@@ -55,10 +57,12 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
     <p class="muted">{{ t('learn.noStudyOfMinors') }}</p>
   </div>
   <div v-else-if="study" class="study">
-    <p v-if="worth !== null && usual !== null" class="worth">
-      <b>{{ hundred(worth) }}</b>
+    <p v-if="plan" class="worth">
+      <b>{{ hundred(plan.then) }}</b>
       {{ us ? t('learn.worthOfAgainst', { us: us.name }) : t('learn.worthAgainst') }}
-      <span class="muted">{{ t('learn.usuallyWorth', { usual: hundred(usual), by: signed(worth - usual) }) }}</span>
+      <span class="muted">{{
+        t('learn.usuallyWorth', { usual: hundred(plan.now), by: signed(plan.then - plan.now) })
+      }}</span>
     </p>
     <section :aria-label="`${t('learn.theirHabits')}: ${person.name}`">
       <h3>{{ t('learn.theirHabits') }}</h3>
@@ -93,10 +97,11 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
           :class="{ closed: after < before }"
         >
           {{ t('learn.landsNow', { move: moveName(move), before: ofTen(before), after: ofTen(after) }) }}
-          <span v-for="line in says" :key="line" class="muted">{{ line }}. </span>
+          <span v-for="line in says" :key="line" class="muted">{{ upperFirst(line) }}. </span>
         </li>
       </ul>
     </section>
+    <PlanOtherwise v-if="plan" :who="person.name" :chart="study.chart" :found="plan" />
     <p v-if="study.seen.looked" class="small muted">
       {{ t('learn.looked', { n: study.seen.looked, chance: byChance }) }}
     </p>

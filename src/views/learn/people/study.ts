@@ -46,20 +46,14 @@ export function useStudy(person: () => ClubPerson) {
   const bodies = computed(() =>
     us.value && log.value ? bodyFits(us.value, person(), bodyRulesOf(log.value.club)) : null,
   )
-  const worthOf = (chart: () => Chart | null) =>
-    useAsking(() => {
-      const own = chart()
-      return own && asked.value
-        ? { question: { of: 'worth' as const, scenario: asked.value.scenario }, chart: own }
-        : null
-    }).found
-  const worth = worthOf(() => against.value)
-  const usual = worthOf(() => {
-    if (!log.value) return null
-    const { chart, tries, now, halfLife } = log.value
-    return adjusted(chart, { us: null, them: null, log: { tries, now, halfLife } })
+  /** Against nobody in particular, and against them. */
+  const { found: plan } = useAsking(() => {
+    if (!against.value || !asked.value) return null
+    const { chart, tries, now, halfLife, scenario } = asked.value
+    const before = adjusted(chart, { us: null, them: null, log: { tries, now, halfLife } })
+    return { question: { of: 'otherPlan' as const, scenario, before }, chart: against.value }
   })
-  return { us, study, openings, closed, bodies, worth, usual }
+  return { us, study, openings, closed, bodies, plan }
 }
 
 /** What a chart has for a reaction: the moves that answer it, with how often they land, 0 to 1. */

@@ -39,7 +39,7 @@ const data = computed((): ChartData | null => {
   if (!months.length) return null
   return {
     ...{ kind: 'lines', along: t('learn.month'), value: t('learn.ofHundredTries'), from: 0 },
-    labels: months.map((month) => dayjs(`${month}-01`).format('MMM YYYY')),
+    labels: months.map(monthName),
     series: [
       { name: t('learn.landed'), token: 'ours', values: landing.map((one) => one && one.lands / one.of), joins: true },
       ...(['low', 'high'] as const).map((edge) => ({
@@ -49,6 +49,16 @@ const data = computed((): ChartData | null => {
     ],
   }
 })
+const monthName = (month: string) => dayjs(`${month}-01`).format('MMM YYYY')
+/** Every move that was tried, with what landed in each month. */
+const allMonths = computed(() => landingByMonth(tries.value, null).months)
+const rows = computed(() =>
+  triedMost(tries.value).map((id) => {
+    const own = landingByMonth(tries.value, id)
+    const inMonth = (month: string) => own.landing[own.months.indexOf(month)]
+    return { id, name: lookUp(log.value?.chart.moves, id)?.name ?? id, cells: allMonths.value.map(inMonth) }
+  }),
+)
 const sum = computed(() => found.value.landing.reduce((all, one) => all + (one?.of ?? 0), 0))
 </script>
 
@@ -62,6 +72,25 @@ const sum = computed(() => found.value.landing.reduce((all, one) => all + (one?.
       </p>
       <LateChart v-if="data" :title="t('learn.landingByMonth', sum)" :data="data" :say="hundred" />
       <p v-else class="muted">{{ t('learn.nothingLogged') }}</p>
+      <details v-if="rows.length">
+        <summary>{{ t('learn.everyMoveByMonth') }}</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">{{ t('learn.move') }}</th>
+              <th v-for="month in allMonths" :key="month" scope="col">{{ monthName(month) }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ id, name, cells } in rows" :key="id">
+              <th scope="row">{{ name }}</th>
+              <td v-for="(cell, i) in cells" :key="i">
+                {{ cell ? t('learn.landsOf', { lands: cell.lands, of: cell.of }) : '–' }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </details>
       <p class="small muted">{{ t('learn.whatCounts', { days: settings.halfLife }) }}</p>
     </section>
     <LearnedSince />
@@ -69,6 +98,7 @@ const sum = computed(() => found.value.landing.reduce((all, one) => all + (one?.
 </template>
 
 <style scoped src="./trends.css"></style>
+<style scoped src="../../../components/figureTable.css"></style>
 <style scoped>
 .row {
   display: grid;

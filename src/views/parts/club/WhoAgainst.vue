@@ -6,13 +6,15 @@ import { lookUp } from '../../../core/chart/lookUp'
 import type { ClubPerson } from '../../../core/club/person'
 import { membersOf } from '../../../core/club/whoIsThere'
 import { ofTen } from '../../../core/say/ofTen'
+import { upperFirst } from '../../../core/say/speech'
 import { useCharts } from '../../../stores/charts'
+import PlanOtherwise from './PlanOtherwise.vue'
 import { useAgainst } from './against'
 import { t } from '../../../words/learn'
 
 /** Who against whom: all figures follow; and what that changes of the moves, in words. Only where there is a club. */
 const charts = useCharts()
-const { people, match, changes, set } = useAgainst()
+const { people, match, changes, plan, set } = useAgainst()
 const withNobody = (some: readonly ClubPerson[]) => [
   { value: '', label: t('learn.nobodyInParticular') },
   ...named(some),
@@ -58,9 +60,10 @@ const reactions = computed(() =>
       <p v-if="!moves.length && !reactions.length" class="muted small">{{ t('learn.theyChangeNothing') }}</p>
       <ul v-else class="small" :aria-label="t('learn.whatTheyChange')">
         <li v-for="{ key, head, says } in [...moves, ...reactions]" :key="key">
-          {{ head }} <span v-for="line in says" :key="line" class="muted">{{ line }}. </span>
+          {{ head }} <span v-for="line in says" :key="line" class="muted">{{ upperFirst(line) }}. </span>
         </li>
       </ul>
+      <PlanOtherwise v-if="plan && charts.chart" class="small" :chart="charts.chart" :found="plan" />
     </template>
   </section>
 </template>

@@ -1,7 +1,12 @@
 import { computed } from 'vue'
 import { matchUp } from '../../../core/club/matchUp'
+import { exchangeOf } from '../../../core/game/scenario'
+import { adjusted } from '../../../core/match/adjust'
 import { fittedBy } from '../../../core/match/fitted'
 import { athletesIn, chosen, matchIn, weighing } from '../../../stores/against'
+import { useAsking } from '../../../stores/asking'
+import { present } from '../../../core/sure'
+import { useFigures } from '../../../stores/figures'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 
@@ -9,15 +14,22 @@ import { useClubs } from '../../../stores/clubs'
 export function useAgainst() {
   const clubs = useClubs()
   const charts = useCharts()
+  const figures = useFigures()
   const people = computed(() => clubs.club?.people ?? [])
   const match = computed(() => matchIn(people.value))
-  const changes = computed(() => {
+  const own = computed(() => {
     const { chart } = charts
     if (!chart || (!match.value.us && !match.value.them)) return null
-    const tries = clubs.club?.tries ?? []
-    const own = matchUp(chart, { tries }, athletesIn(people.value), weighing())
-    return fittedBy(own.chart, own.match)
+    return matchUp(chart, { tries: clubs.club?.tries ?? [] }, athletesIn(people.value), weighing())
+  })
+  const changes = computed(() => own.value && fittedBy(own.value.chart, own.value.match))
+  const { found: plan } = useAsking(() => {
+    if (!own.value || !figures.scenario) return null
+    const { chart, match: both } = own.value
+    const [before, now] = [{ ...both, us: null, them: null }, both].map((one) => adjusted(chart, one))
+    const question = { of: 'otherPlan' as const, scenario: exchangeOf(figures.scenario), before: present(before) }
+    return { question, chart: present(now) }
   })
   const set = (side: 'us' | 'them', id: string) => (chosen.value = { ...chosen.value, [side]: id })
-  return { people, match, changes, set }
+  return { people, match, changes, plan, set }
 }

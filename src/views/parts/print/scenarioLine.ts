@@ -28,14 +28,14 @@ function counts({ objective, score }: Scenario, usual: string[]): string[] {
 }
 
 /** The scenario on which the numbers of a printed sheet depend, in one line. */
-export function scenarioLine(chart: Chart, isFlipped: boolean): string {
+export function scenarioLine(chart: Chart, isFlipped: boolean, saysWho = true): string {
   const scenario = scenarioOf(chart)
   const { start, goal, seconds, sharpness, breakUp, rules, probe } = scenario
   const ruleSet = ruleSetOf(rules, chart.settings?.ruleSets)
   const kept = keptNow(chart)
   return [
     chart.title,
-    ...whoAgainst(),
+    ...(saysWho ? whoAgainst() : []),
     ...(kept ? [kept.name] : []),
     t('common.fromFrom', { from: lookUp(chart.positions, start)?.name ?? '' }),
     ...goalOf(chart, goal),
