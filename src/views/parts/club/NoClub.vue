@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useRoute } from 'vue-router'
 import FileButton from '../../../components/FileButton.vue'
 import { useClubs } from '../../../stores/clubs'
 import { importFile } from '../files/importing'
@@ -8,12 +9,15 @@ import { t } from '../../../words/train'
 
 /** What a club is, for a coach who has none yet, and the ways to one. */
 const clubs = useClubs()
+/** A whole screen has no rail to go elsewhere by. */
+const route = useRoute()
 const name = ref('')
 const begin = () => clubs.create(name.value.trim() || t('train.ourClub'))
 </script>
 
 <template>
   <section class="none" :aria-label="t('train.noClubYet')">
+    <RouterLink v-if="route.meta.isWhole" to="/desk">{{ t('common.back') }}</RouterLink>
     <h1>{{ t('train.noClubYet') }}</h1>
     <p>{{ t('train.whatAClubIs') }}</p>
     <form @submit.prevent="begin">
