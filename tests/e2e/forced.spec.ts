@@ -28,7 +28,7 @@ test('in forced colours the tries, the bars, what is current and what is pressed
   const pressed = page.getByRole('button', { name: 'Whole' })
   expect(await marked(pressed)).not.toBe(await marked(page.getByRole('button', { name: 'Leaks' })))
   await open(page, '/desk')
-  const parts = await page.locator('.hundred .bar span').all()
+  const parts = await page.locator('.endings .bar span').all()
   const drawn = await Promise.all(parts.map(marked))
   expect(parts.length).toBeGreaterThan(3)
   expect(new Set(drawn).size).toBe(parts.length)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import RowButton from '../../components/RowButton.vue'
 import { ArrowDown, ArrowUp } from '@element-plus/icons-vue'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, defineAsyncComponent, onScopeDispose, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { scenarioShort } from '../parts/print/scenarioLine'
@@ -14,10 +14,11 @@ const charts = useCharts()
 /** Loaded on demand: its lists are large, and it is seldom open. */
 const ScenarioDrawer = defineAsyncComponent(() => import('./ScenarioDrawer.vue'))
 const isOpen = ref(false)
-const route = useRoute()
-watch(
-  () => route.path,
-  () => (isOpen.value = false),
+/** Closed as soon as another screen is asked for: once that has come, the drawer may have been opened there. */
+onScopeDispose(
+  useRouter().beforeEach((to, from) => {
+    if (to.path !== from.path) isOpen.value = false
+  }),
 )
 const said = computed(() => scenarioShort(present(charts.chart), charts.isFlipped))
 </script>
