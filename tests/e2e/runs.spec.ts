@@ -260,8 +260,10 @@ test('a scenario asks for the match: the score and the clock are set, and the De
   await expect(desk).toContainText('2 behind with 0:40 left, of a hundred matches we win')
   await expect(desk).toContainText('Begin with Shoot the high crotch.')
   const start = desk.getByRole('row', { name: /^In underhook, head clear/ })
-  await expect(start.getByRole('cell')).toHaveText(['shoot the high crotch', 'hold still'])
-  await expect(page.getByRole('region', { name: 'What to drill' }).getByText(/^\+\d/).first()).toBeVisible()
+  await expect(start.getByRole('cell')).toHaveText(['shoot the high crotch', 'hold still'], { timeout: 150_000 })
+  await expect(page.getByRole('region', { name: 'What to drill' }).getByText(/^\+\d/).first()).toBeVisible({
+    timeout: 150_000,
+  })
 
   // The same in the table, which is computed for all scores at once.
   const won = await desk.getByRole('button', { name: /The chance to win/ }).innerText()
