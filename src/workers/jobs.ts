@@ -27,7 +27,6 @@ import { giveUps, type GiveUp } from '../core/questions/giveUp'
 import { matchTable, type MatchCell } from '../core/questions/matchTable'
 import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
-import { startWorth } from '../core/questions/solved'
 import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
 import { otherPlan, whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
 import { layOutSlope } from '../core/slope/layout'
@@ -87,8 +86,6 @@ interface Questions {
   otherScore: { asks: { scenario: Scenario; score: number }; part: never; answer: IfResult | null }
   /** What the plan does otherwise than it did in `before`, another state of the chart. */
   otherPlan: { asks: { scenario: Scenario; before: Chart }; part: never; answer: IfResult | null }
-  /** What the start is worth. */
-  worth: { asks: { scenario: Scenario }; part: never; answer: number | null }
   /** The plan by the log of a club: week by week, what moved since a day, and whether what it foretold came true. */
   weeks: { asks: { scenario: Scenario; log: LogAsked }; part: never; answer: WeekThen[] }
   learned: { asks: { scenario: Scenario; log: LogAsked & { since: string } }; part: never; answer: Learned[] }
@@ -184,11 +181,8 @@ export const JOBS: JobTable = {
   giveUps: (bench, { scenario }) => ofPlan(bench, (chart) => giveUps(chart, scenario)),
   matchTable: (bench, { scenario }) => ofPlan(bench, (chart) => matchTable(chart, scenario)),
   otherPlan: (bench, { scenario, before }) => ofPlan(bench, (chart) => otherPlan(before, scenario, chart)),
-  otherScore: (bench, { scenario, score }) => ofPlan(bench, (chart) => whatIf(chart, scenario, { score })),
-  *worth(bench, { scenario }) {
-    const chart = soundChart(bench)
-    return chart.ok ? success(startWorth(chart.value, scenario)) : chart
-  },
+  otherScore: (bench, { scenario, score }) =>
+    ofPlan(bench, (chart) => otherPlan(chart, scenario, chart, { ...scenario, score })),
   weeks: (bench, { scenario, log }) => ofPlan(bench, (chart) => weeksOf(chart, scenario, log)),
   learned: (bench, { scenario, log }) => ofPlan(bench, (chart) => learnedSince(chart, scenario, log)),
   cameTrue: (bench, { scenario, what }) => ofPlan(bench, (chart) => cameTrueOf(chart, scenario, what)),

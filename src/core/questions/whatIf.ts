@@ -25,8 +25,6 @@ export interface Ifs {
   weCannot?: Limb
   sharpness?: number
   seconds?: number | null
-  /** Of a match: the score, ours less theirs. */
-  score?: number
   /** Figures of the tries are these shares of them. */
   tries?: { target: DrillTarget; part: TriesPart; share: number }[]
   /** Moves may be only shown, and then go so; null: they may not. */
@@ -81,12 +79,11 @@ export function supposed(chart: Chart, scenario: Scenario, ifs: Ifs): { chart: C
   const seen = placed.reduce((now, { where, times }) => withPlacedMore(now, where, times), used)
   const strikes = theyCannot ? [...scenario.strikes, { uses: theyCannot, says: '', left: 0 }] : scenario.strikes
   const seconds = ifs.seconds === undefined ? scenario.seconds : ifs.seconds
-  const score = ifs.score ?? scenario.score
   const without = weCannot ? withoutLimb(seen, weCannot) : { chart: seen, aside: [] }
   const probe = ifs.probe === undefined ? scenario.probe : ifs.probe
   return {
     chart: without.chart,
-    scenario: { ...scenario, sharpness, seconds, score, strikes, probe, aside: [...scenario.aside, ...without.aside] },
+    scenario: { ...scenario, sharpness, seconds, strikes, probe, aside: [...scenario.aside, ...without.aside] },
   }
 }
 

@@ -38,7 +38,7 @@ function setScore(event: Event) {
       :data-tip="t('match.scoreHelp')"
       @change="setScore"
     />
-    <em v-if="isWrong" role="alert">{{ t('match.scoreRefused') }}</em>
+    <em v-if="isWrong" class="wrong" role="alert">{{ t('match.scoreRefused') }}</em>
   </label>
   <label>
     <span class="label">{{ t('match.beginsAgainIn') }}</span>
@@ -51,21 +51,4 @@ function setScore(event: Event) {
   </label>
 </template>
 
-<style scoped>
-label {
-  display: grid;
-  gap: var(--space-4);
-}
-
-.beside {
-  grid-template-columns: minmax(0, 1fr) 108px;
-  align-items: center;
-  gap: var(--space-4) var(--space-12);
-}
-
-em {
-  grid-column: 1 / -1;
-  color: var(--leak);
-  font-style: normal;
-}
-</style>
+<style scoped src="./scenarioFields.css"></style>

@@ -174,6 +174,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
   </section>
 </template>
 
+<style scoped src="./scenarioFields.css"></style>
 <style scoped>
 section {
   display: grid;
@@ -182,25 +183,16 @@ section {
   border-top: 1px solid var(--line);
 }
 
-label,
 section > div {
   display: grid;
   gap: var(--space-4);
 }
 
 section > .beside {
-  grid-template-columns: minmax(0, 1fr) 108px;
-  align-items: center;
   gap: var(--space-4) var(--space-12);
 }
 
 .beside > .el-switch {
   justify-self: end;
-}
-
-.wrong {
-  grid-column: 1 / -1;
-  color: var(--leak);
-  font-style: normal;
 }
 </style>

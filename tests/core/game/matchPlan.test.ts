@@ -6,7 +6,7 @@ import { goBackToScenario, keepScenario, setScenario } from '../../../src/core/g
 import { exchangeOf, scenarioOf, underRules } from '../../../src/core/game/scenario'
 import { explain } from '../../../src/core/insight/explain'
 import { figuresOf } from '../../../src/core/insight/figures'
-import { whatIf } from '../../../src/core/questions/whatIf'
+import { otherPlan } from '../../../src/core/questions/whatIf'
 import { explainAtOnce } from '../../../src/core/say/explanation'
 import { headlineOfMatch, otherScore, sayByScore, scoreText } from '../../../src/core/say/match'
 import { sayWorth } from '../../../src/core/say/worth'
@@ -78,7 +78,8 @@ describe('what is said of a match', () => {
   it('tells what is best with the score turned round', () => {
     expect([-2, 0, 3].map(otherScore)).toEqual([2, 2, -3])
     expect([-2, 0, 3].map(scoreText)).toEqual(['2 behind', 'level', '3 ahead'])
-    const found = finished(whatIf(chart, match(chart, { score: -2, seconds: 3 }), { score: 2 }))!
+    const behind = match(chart, { score: -2, seconds: 3 })
+    const found = finished(otherPlan(chart, behind, chart, { ...behind, score: 2 }))!
     expect(found).toMatchObject({ now: 0.2, then: 1 })
     expect(found.changes.map((one) => sayByScore(chart, one))).toEqual([
       { place: 'With the feet', now: 'shoot', then: 'hold still' },

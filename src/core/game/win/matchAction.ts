@@ -1,14 +1,8 @@
+import type { DraftAction } from '../drafts'
 import { NONE } from '../game'
 
 /** An action of a match as it is drafted. States are numbers of the draft. */
-export interface MatchAction {
-  move: number
-  answer: number
-  seconds: number
-  nothing: number
-  slips: number
-  slipsTo: number
-}
+export type MatchAction = Omit<DraftAction, 'from' | 'to' | 'row'>
 
 /**
  * Stands where games have their waiting, which the equations know to stay where it is: in a match a second of waiting

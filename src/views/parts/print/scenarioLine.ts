@@ -5,6 +5,7 @@ import { ruleSetOf } from '../../../core/chart/rules/ruleSets'
 import { lookUp } from '../../../core/chart/lookUp'
 import { keptNow } from '../../../core/game/keptScenarios'
 import { scenarioOf, type Scenario } from '../../../core/game/scenario'
+import { scoreText } from './scoreText'
 import { t } from '../../../words'
 
 /** "Ada against Ben", where somebody is named. */
@@ -23,8 +24,7 @@ const goalOf = (chart: Chart, goal: readonly string[]) =>
 function counts({ objective, score }: Scenario, usual: string[]): string[] {
   if (objective === 'finish') return [t('print.onlyFinishesCount')]
   if (objective === 'careful') return usual
-  const by = t(score > 0 ? 'common.ahead' : 'common.behind', { n: Math.abs(score) })
-  return [t('print.toWinScore', { score: score === 0 ? t('common.level') : by })]
+  return [t('print.toWinScore', { score: scoreText(score) })]
 }
 
 /** The scenario on which the numbers of a printed sheet depend, in one line. */

@@ -2,11 +2,12 @@
 import { computed } from 'vue'
 import WorkingOn from '../../../components/WorkingOn.vue'
 import { hundred } from '../../../core/say/figureText'
-import { headlineOfMatch, otherScore, sayByScore, scoreText } from '../../../core/say/match'
+import { headlineOfMatch, otherScore, sayByScore } from '../../../core/say/match'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
+import { scoreText } from '../../parts/print/scoreText'
 import StartPanel from './StartPanel.vue'
 import { t } from '../../../words/match'
 

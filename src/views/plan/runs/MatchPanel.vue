@@ -11,6 +11,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useQuestion } from '../../../stores/questions'
 import { timeText } from '../../../stores/settings'
+import { scoreText } from '../../parts/print/scoreText'
 import SheetHead from '../../parts/print/SheetHead.vue'
 import { t } from '../../../words/match'
 
@@ -37,8 +38,6 @@ const sentence = computed(() => {
     ? t('match.theSame', { time: given.time, best: given.behind })
     : t('match.differs', { time: given.time, behind: given.behind, ahead: given.ahead })
 })
-const scoreText = (score: number) =>
-  score === 0 ? t('common.level') : score > 0 ? t('common.ahead', { n: score }) : t('common.behind', { n: -score })
 /** How strongly a cell is filled: in ours where the match is rather won, else in theirs. */
 const fill = ({ chance }: MatchCell) => ({
   '--fill': chance >= 0.5 ? 'var(--ours-soft)' : 'var(--theirs-soft)',
