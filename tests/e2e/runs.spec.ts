@@ -269,5 +269,7 @@ test('a scenario asks for the match: the score and the clock are set, and the De
   const won = await desk.getByRole('button', { name: /The chance to win/ }).innerText()
   await desk.getByRole('link', { name: 'By clock and score' }).click()
   const row = page.getByRole('region', { name: 'The match' }).getByRole('row', { name: /^0:40/ })
-  await expect(row.getByRole('cell').nth(1)).toHaveText(new RegExp(`^${won} *shoot the high crotch$`))
+  await expect(row.getByRole('cell').nth(1)).toHaveText(new RegExp(`^${won} *shoot the high crotch$`), {
+    timeout: 150_000,
+  })
 })

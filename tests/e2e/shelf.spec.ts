@@ -74,17 +74,22 @@ test('the Worksheet says what could be added here, best first, and the number mo
 test('rules take out what they forbid: the number follows, and the move says why', async ({ page }) => {
   await openDemo(page)
   const free = await worth(page)
-  const rules = (await openScenario(page)).getByRole('combobox', { name: 'Rules' })
-  await choose(page, rules, 'Juniors: positions only')
+  const playUnder = async (rules: string) => {
+    const drawer = await openScenario(page)
+    await choose(page, drawer.getByRole('combobox', { name: 'Rules' }), rules)
+    await drawer.getByRole('button', { name: 'Close' }).click()
+    await expect(drawer).toBeHidden()
+  }
+  await playUnder('Juniors: positions only')
   await expect.poll(() => worth(page)).not.toBe(free)
   await page.goto('/#/worksheet/side-control-head-and-far-arm')
   await expect(page.locator('[data-row="americana"]').first()).toContainText(
     'not allowed, Juniors: positions only: armlocks',
   )
-  await choose(page, rules, 'All is allowed')
+  await playUnder('All is allowed')
   await expect.poll(() => worth(page)).toBe(free)
   await page.goto('/#/worksheet/mount-hands-posted?move=collar-choke')
-  await choose(page, rules, 'No-gi, points')
+  await playUnder('No-gi, points')
   await expect(page.locator('[data-row="collar-choke"]').first()).toContainText('grips on cloth')
 })
 

@@ -1,8 +1,10 @@
+import { randomLcg } from 'd3-random'
 import { produce } from 'immer'
 import { toPositionId } from '../../../src/core/chart/ids'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { Compiler } from '../../../src/core/game/compiler'
 import { goBackToScenario, keepScenario, setScenario } from '../../../src/core/game/edits/scenario'
+import { NONE, TERMINAL } from '../../../src/core/game/game'
 import { exchangeOf, scenarioOf, underRules } from '../../../src/core/game/scenario'
 import { explain } from '../../../src/core/insight/explain'
 import { figuresOf } from '../../../src/core/insight/figures'
@@ -10,7 +12,9 @@ import { otherPlan } from '../../../src/core/questions/whatIf'
 import { explainAtOnce } from '../../../src/core/say/explanation'
 import { headlineOfMatch, otherScore, sayByScore, scoreText } from '../../../src/core/say/match'
 import { sayWorth } from '../../../src/core/say/worth'
+import { playOut, type Ended } from '../../../src/core/simulate/playOut'
 import { solve } from '../../../src/core/solve/solve'
+import { keysOf } from '../../../src/core/typed'
 import { demoPlan } from '../../fixtures/demoPlan'
 import { match, small } from '../../fixtures/smallMatch'
 import { finished } from '../../reference/finished'
@@ -114,4 +118,27 @@ it('every reaction of the demo is taken apart in a match, those that come unprom
     expect(sum).toBeCloseTo(value, 9)
   }
   expect(taken(compileGame(plan, scenario)).stateCount).toBe(solution.game.stateCount)
+})
+
+it('how a hundred matches of the demo end is what dice say', () => {
+  const plan = demoPlan()
+  const scenario = scenarioOf(plan, { ...underRules(plan, 'gi-points'), objective: 'win', score: -2, seconds: 40 })
+  const { endings } = taken(figuresOf(plan, scenario)).figures
+  const solution = taken(solve(taken(compileGame(plan, scenario)), { everySecond: true }))
+  const random = randomLcg(0.57)
+  const N = 4000
+  const ended = Array.from({ length: N }, () => playOut(solution, random, {}))
+  const share = (of: (one: Ended) => boolean) => ended.filter(of).length / N
+  const isOver = ({ terminal }: Ended) => terminal === NONE
+  const rolled = {
+    finish: share(({ terminal }) => terminal === TERMINAL.finish),
+    caught: share(({ terminal }) => terminal === TERMINAL.caught),
+    ours: share((one) => isOver(one) && one.worth === 1),
+    even: share((one) => isOver(one) && one.worth === 0.5),
+    theirs: share((one) => isOver(one) && one.worth === 0),
+  }
+  for (const key of keysOf(rolled)) {
+    const p = endings[key]
+    expect(Math.abs(rolled[key] - p)).toBeLessThan(4 * Math.sqrt((p * (1 - p)) / N))
+  }
 })

@@ -57,11 +57,11 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
     <p class="muted">{{ t('learn.noStudyOfMinors') }}</p>
   </div>
   <div v-else-if="study" class="study">
-    <p v-if="plan" class="worth">
-      <b>{{ hundred(plan.then) }}</b>
+    <p class="worth">
+      <b>{{ plan ? hundred(plan.then) : '…' }}</b>
       {{ us ? t('learn.worthOfAgainst', { us: us.name }) : t('learn.worthAgainst') }}
       <span class="muted">{{
-        t('learn.usuallyWorth', { usual: hundred(plan.now), by: signed(plan.then - plan.now) })
+        plan ? t('learn.usuallyWorth', { usual: hundred(plan.now), by: signed(plan.then - plan.now) }) : ''
       }}</span>
     </p>
     <section :aria-label="`${t('learn.theirHabits')}: ${person.name}`">
@@ -101,12 +101,12 @@ const byChance = computed(() => Math.round((study.value?.seen.looked ?? 0) / 20)
         </li>
       </ul>
     </section>
-    <PlanOtherwise v-if="plan" :who="person.name" :chart="study.chart" :found="plan" />
     <p v-if="study.seen.looked" class="small muted">
       {{ t('learn.looked', { n: study.seen.looked, chance: byChance }) }}
     </p>
     <BodyFits v-if="bodies && us" :fits="bodies" :us="us.name" :them="person.name" />
     <p v-else class="small muted off-paper">{{ t('learn.chooseUs') }}</p>
+    <PlanOtherwise v-if="plan" :who="person.name" :chart="study.chart" :found="plan" />
   </div>
   <p v-else class="muted">{{ t('learn.noChartOpen') }}</p>
 </template>
@@ -122,6 +122,12 @@ th,
 td {
   text-align: left;
   vertical-align: top;
+}
+
+/* What is computed later finds its room kept. */
+.worth .muted {
+  display: block;
+  min-height: 1lh;
 }
 
 .worth b {
