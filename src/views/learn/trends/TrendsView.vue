@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, type Component } from 'vue'
 import { useRoute } from 'vue-router'
 import TabLinks from '../../../components/TabLinks.vue'
 import ClubScreen from '../../parts/club/ClubScreen.vue'
+import OfTheExchange from '../../parts/figures/OfTheExchange.vue'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words/learn'
 
@@ -14,6 +15,8 @@ const VIEWS: Record<string, Component> = {
   true: defineAsyncComponent(() => import('./CameTrue.vue')),
   two: defineAsyncComponent(() => import('./BetterOfTwo.vue')),
 }
+/** What says how much the plan is worth. */
+const WORTH_MORE_OR_LESS = ['lands', 'weeks', 'true']
 const TABS = [
   { key: 'lands', to: '/trends', name: t('learn.whatLands') },
   { key: 'weeks', to: '/trends/weeks', name: t('learn.weekByWeek') },
@@ -32,6 +35,7 @@ const at = computed(() => (String(route.params.what) in VIEWS ? String(route.par
         <TabLinks :label="t('learn.trends')" :tabs="TABS" :at="at" />
         <PrintButton />
       </header>
+      <OfTheExchange v-if="WORTH_MORE_OR_LESS.includes(at)" />
       <component :is="VIEWS[at]" />
     </section>
   </ClubScreen>

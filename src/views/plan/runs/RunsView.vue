@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFigures } from '../../../stores/figures'
+import OfTheExchange from '../../parts/figures/OfTheExchange.vue'
 import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
 import CurvesPanel from './CurvesPanel.vue'
@@ -10,7 +11,6 @@ import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
 import WhatIf from './WhatIf.vue'
-import { t as ofMatch } from '../../../words/match'
 import { t } from '../../../words/runs'
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
@@ -18,14 +18,13 @@ const figures = useFigures()
 const route = useRoute()
 const what = computed(() => String(route.params.what ?? ''))
 const OF_THE_EXCHANGE = ['beat', 'pictures', 'what-if', 'side-by-side']
-const isOfExchange = computed(() => figures.scenario?.objective === 'win' && OF_THE_EXCHANGE.includes(what.value))
 </script>
 
 <template>
   <div class="runs">
     <RunsTabs :at="what" />
     <template v-if="figures.figures">
-      <p v-if="isOfExchange" class="muted">{{ ofMatch('match.ofTheExchange') }}</p>
+      <OfTheExchange v-if="OF_THE_EXCHANGE.includes(what)" />
       <BeatenPanel v-if="what === 'beat'" />
       <RoundSheets v-else-if="what === 'rounds'" />
       <CurvesPanel v-else-if="what === 'pictures'" />

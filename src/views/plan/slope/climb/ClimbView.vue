@@ -8,6 +8,7 @@ import { present } from '../../../../core/sure'
 import { useCharts } from '../../../../stores/charts'
 import { useOtherClimb } from '../../../../stores/otherClimb'
 import { useFigures } from '../../../../stores/figures'
+import OfTheExchange from '../../../parts/figures/OfTheExchange.vue'
 import { useIsNarrow } from '../../../parts/layout/room'
 import { captionsOf, PLAN_LEGEND, THEIR_LEGEND } from '../legend'
 import { captioned, copied, savePicture } from '../saving'
@@ -124,6 +125,7 @@ const look = (from: Chair) => {
         @print="print"
       />
     </Teleport>
+    <OfTheExchange v-if="chair === 'theirs'" class="ways" />
     <p v-if="ways.length" class="ways">{{ t('slope.theirBestWay', { ways: ways.join('; ') }) }}</p>
     <p v-if="!figures.figures || climb?.ledges.length === 0" class="muted waits">{{ t('slope.noPlanYet') }}</p>
     <p v-else-if="!climb" class="muted waits" role="status">
