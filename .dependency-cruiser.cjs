@@ -35,6 +35,11 @@ module.exports = {
     only('what-was-learned-stands-on-clubs-and-plans', '^src/core/learn', [
       ...core('learn', 'club', 'match', 'questions', 'insight', 'solve', 'game', 'chart'),
     ]),
+    only('rehearsing-stands-on-plans-and-clubs', '^src/core/rehearse', [
+      ...core('rehearse', 'club', 'insight', 'solve', 'game', 'chart'),
+      ...RECORDS,
+      ...npm('ts-fsrs', 'd3-random'),
+    ]),
     only('dice-play-solutions', '^src/core/simulate', core('simulate', 'match', 'solve', 'game')),
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('climb-draws-figures', '^src/core/climb', core('climb', 'slope', 'solve', 'insight', 'game', 'chart')),

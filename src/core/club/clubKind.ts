@@ -18,6 +18,7 @@ import { Limits } from './limits'
 import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
 import { ClubPerson } from './person'
+import { Rehearsed } from './rehearsed'
 import { Session } from './session'
 import { Trial } from './trial'
 
@@ -44,6 +45,8 @@ export class Club {
   @Records(() => TryFact) tries!: TryFact[]
   @Optional() @Records(() => Bout) bouts?: Bout[]
   @Optional() @Records(() => Trial) trials?: Trial[]
+  /** Answers that people were asked for. */
+  @Optional() @Records(() => Rehearsed) rehearsed?: Rehearsed[]
   /** The class that is on now. */
   @Optional() @OneRecord(() => Live) live?: Live
   @Optional() @OneRecord(() => Limits) limits?: Limits
@@ -62,8 +65,24 @@ export const emptyClub = (id: string, title: string): Club => ({
 export const CLUB_KIND: DocumentKind<Club> = {
   ...CLUB_FILE,
   root: Club,
-  lists: { people: ClubPerson, sessions: Session, rounds: RoundFact, tries: TryFact, bouts: Bout, trials: Trial },
-  most: { people: 1_000, sessions: 5_000, rounds: 100_000, tries: 200_000, bouts: 10_000, trials: 1_000 },
+  lists: {
+    people: ClubPerson,
+    sessions: Session,
+    rounds: RoundFact,
+    tries: TryFact,
+    bouts: Bout,
+    trials: Trial,
+    rehearsed: Rehearsed,
+  },
+  most: {
+    people: 1_000,
+    sessions: 5_000,
+    rounds: 100_000,
+    tries: 200_000,
+    bouts: 10_000,
+    trials: 1_000,
+    rehearsed: 100_000,
+  },
   migrations: [],
   normalisers: [],
   checkReferences: checkClub,
@@ -88,6 +107,10 @@ function checkClub(club: Club): Problem[] {
     ...idsUsedTwice(club.trials ?? [], ['trials']),
     ...(club.bouts ?? []).flatMap(({ athlete }, i) => unknown(known, [athlete], ['bouts', i, 'athlete'], true)),
     ...checkLive(club),
+    ...idsUsedTwice(club.rehearsed ?? [], ['rehearsed']),
+    ...(club.rehearsed ?? []).flatMap(({ us }, i) =>
+      unknown(known, us === undefined ? [] : [us], ['rehearsed', i, 'us'], true),
+    ),
     ...(['rounds', 'tries'] as const).flatMap((list) =>
       club[list].flatMap(({ us, them }, i) => [
         ...unknown(known, us === undefined ? [] : [us], [list, i, 'us'], true),
