@@ -68,6 +68,11 @@ const routes: RouteRecordRaw[] = [
     meta: whole('frame.walkRound'),
     component: () => import('../views/train/walk/WalkView.vue'),
   },
+  {
+    path: '/rehearse/:what?',
+    meta: ofChart('frame.rehearse'),
+    component: () => import('../views/train/rehearse/RehearseView.vue'),
+  },
   { path: '/sessions/people', redirect: '/people' },
   {
     path: '/people/:what?',

@@ -6,6 +6,7 @@ import holds from '../../src/words/holds.json' with { type: 'json' }
 import learn from '../../src/words/learn.json' with { type: 'json' }
 import inspector from '../../src/words/inspector.json' with { type: 'json' }
 import match from '../../src/words/match.json' with { type: 'json' }
+import rehearse from '../../src/words/rehearse.json' with { type: 'json' }
 import rules from '../../src/words/rules.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
 import score from '../../src/words/score.json' with { type: 'json' }
@@ -15,7 +16,7 @@ import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
 import { t as inspectorWords } from '../../src/words/inspector'
 
-const en = { ...english, holds, inspector, learn, match, rules, runs, score, shelf, slope, train }
+const en = { ...english, holds, inspector, learn, match, rehearse, rules, runs, score, shelf, slope, train }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>

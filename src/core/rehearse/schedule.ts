@@ -26,14 +26,33 @@ export const factsOf = (facts: readonly Rehearsed[], us: string | undefined, cha
 /** So many make a sitting: about two minutes. */
 export const A_SITTING = 10
 
+/** What of a deck is due at a time, and what was never asked. What was not known the last time is due at once. */
+function sorted(cards: readonly Card[], facts: readonly Rehearsed[], now: number) {
+  const memories = memoriesOf(facts)
+  const missed = new Set(
+    [...new Map(facts.toSorted((a, b) => a.at - b.at).map((fact) => [askedKey(fact), fact.known]))]
+      .filter(([, known]) => known === 'again')
+      .map(([key]) => key),
+  )
+  const dueAt = ({ key }: Card) => (missed.has(key) ? now : (memories.get(key)?.due.getTime() ?? null))
+  const asked = cards.flatMap((card) => {
+    const due = dueAt(card)
+    return due === null ? [] : [{ card, due }]
+  })
+  return {
+    due: asked.filter(({ due }) => due <= now).map(({ card }) => card),
+    later: asked.filter(({ due }) => due > now),
+    fresh: cards.filter((card) => dueAt(card) === null),
+  }
+}
+
 /**
  * What to ask now (milliseconds since 1970): what is due, then what was never asked, each the costliest first. Cards
  * come as `cardsOf` gives them.
  */
 export function sittingOf(cards: readonly Card[], facts: readonly Rehearsed[], now: number): Card[] {
-  const memories = memoriesOf(facts)
-  const isDue = ({ key }: Card) => (memories.get(key)?.due.getTime() ?? Infinity) <= now
-  return [...cards.filter(isDue), ...cards.filter(({ key }) => !memories.has(key))].slice(0, A_SITTING)
+  const { due, fresh } = sorted(cards, facts, now)
+  return [...due, ...fresh].slice(0, A_SITTING)
 }
 
 /** How a deck stands: never asked, due now, known until later, and when the next is due (null: none is). */
@@ -45,13 +64,14 @@ export interface Standing {
 }
 
 export function standingOf(cards: readonly Card[], facts: readonly Rehearsed[], now: number): Standing {
-  const memories = memoriesOf(facts)
-  const dues = cards.flatMap(({ key }) => memories.get(key)?.due.getTime() ?? [])
-  const later = dues.filter((due) => due > now)
-  return {
-    fresh: cards.length - dues.length,
-    due: dues.length - later.length,
-    known: later.length,
-    next: later.length ? Math.min(...later) : null,
-  }
+  const { due, fresh, later } = sorted(cards, facts, now)
+  const next = later.length ? Math.min(...later.map((one) => one.due)) : null
+  return { fresh: fresh.length, due: due.length, known: later.length, next }
 }
+
+/** A right answer that took longer was not known, but worked out. Seconds. */
+const AT_ONCE = 12
+
+/** How well an answer was known that was picked. */
+export const knownBy = (isRight: boolean, seconds: number): Known =>
+  !isRight ? 'again' : seconds > AT_ONCE ? 'hard' : 'good'

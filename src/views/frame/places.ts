@@ -7,6 +7,7 @@ import {
   Guide,
   Notebook,
   Odometer,
+  Reading,
   Setting,
   Stamp,
   Timer,
@@ -44,6 +45,7 @@ export const GROUPS: { name: string; places: Place[] }[] = [
       { to: '/sessions', name: t('frame.sessions'), icon: Calendar },
       { to: '/mat', name: t('frame.mat'), icon: Timer },
       { to: '/walk', name: t('frame.walkRound'), icon: View },
+      { to: '/rehearse', name: t('frame.rehearse'), icon: Reading },
     ],
   },
   {

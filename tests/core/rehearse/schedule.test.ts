@@ -4,7 +4,7 @@ import { askedKey, KNOWN, type Known, type Rehearsed } from '../../../src/core/c
 import { CLUB_KIND, emptyClub } from '../../../src/core/club/clubKind'
 import { makeDocument, readDocument } from '../../../src/core/document/read'
 import type { Card } from '../../../src/core/rehearse/cards'
-import { A_SITTING, factsOf, memoriesOf, sittingOf, standingOf } from '../../../src/core/rehearse/schedule'
+import { A_SITTING, factsOf, knownBy, memoriesOf, sittingOf, standingOf } from '../../../src/core/rehearse/schedule'
 import { taken } from '../../reference/taken'
 
 const MINUTE = 60_000
@@ -54,17 +54,22 @@ describe('when an answer is due again', () => {
   })
 })
 
+it('what was picked is known as well as it was quick', () => {
+  expect([knownBy(true, 3), knownBy(true, 40), knownBy(false, 3)]).toEqual(['good', 'hard', 'again'])
+})
+
 describe('a sitting', () => {
   const deck = Array.from({ length: 14 }, (_, i) => card(`p${i}`, 14 - i))
 
   it('asks what is due, then what is new, the costliest first, ten at most', () => {
-    const facts = [fact('p12', 'again', START), fact('p3', 'again', START), fact('p0', 'easy', START)]
-    const now = START + 2 * MINUTE
+    const facts = [fact('p12', 'again', START), fact('p3', 'good', START), fact('p0', 'easy', START)]
+    const now = START + 10 * MINUTE
     const asked = sittingOf(deck, facts, now).map(({ asked: { position } }) => position)
     expect(asked).toEqual(['p3', 'p12', 'p1', 'p2', 'p4', 'p5', 'p6', 'p7', 'p8', 'p9'])
     expect(asked).toHaveLength(A_SITTING)
     expect(standingOf(deck, facts, now)).toMatchObject({ fresh: 11, due: 2, known: 1 })
-    expect(standingOf(deck, facts, START).next).toBe(START + MINUTE)
+    // What was not known is due at once, what was known after ten minutes.
+    expect(standingOf(deck, facts, START)).toMatchObject({ fresh: 11, due: 1, known: 2, next: now })
     expect(standingOf(deck, [], START)).toEqual({ fresh: 14, due: 0, known: 0, next: null })
   })
 

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import PickList from '../../../components/PickList.vue'
+import type { ClubPerson } from '../../../core/club/person'
+import type { Standing } from '../../../core/rehearse/schedule'
+import { CHAIRS, type Chair } from './deck'
+import StandingLine from './StandingLine.vue'
+import { t } from '../../../words/rehearse'
+
+/** Before a sitting: how the deck stands, who rehearses, and how. */
+const props = defineProps<{ people: readonly ClubPerson[]; standing: Standing | null; isKept: boolean }>()
+const emit = defineEmits<{ begin: [] }>()
+const who = defineModel<string>('who', { required: true })
+const chair = defineModel<Chair>('chair', { required: true })
+const isPicked = defineModel<boolean>('picked', { required: true })
+const hasBothSides = defineModel<boolean>('sides', { required: true })
+
+const names = computed(() => [
+  { value: '', label: t('rehearse.nobody') },
+  ...props.people.map(({ id, name }) => ({ value: id, label: name })),
+])
+/** Whom the club no longer has is nobody. */
+const chosen = computed(() => (props.people.some(({ id }) => id === who.value) ? who.value : ''))
+const CHAIR_NAMES: Record<Chair, string> = {
+  ours: t('rehearse.ourChair'),
+  theirs: t('rehearse.theirChair'),
+  both: t('rehearse.bothChairs'),
+}
+const chairs = CHAIRS.map((value) => ({ value, label: CHAIR_NAMES[value] }))
+const ways = [
+  { value: true, label: t('rehearse.pick') },
+  { value: false, label: t('rehearse.sayIt') },
+]
+const waiting = computed(() => (props.standing ? props.standing.due + props.standing.fresh : 0))
+</script>
+
+<template>
+  <div class="start">
+    <h1>{{ t('rehearse.seeAndDo') }}</h1>
+    <p>{{ t('rehearse.whatItIs') }}</p>
+    <StandingLine v-if="standing" :standing="standing" />
+    <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
+      <label v-if="people.length">
+        <span class="label">{{ t('rehearse.who') }}</span>
+        <PickList :value="chosen" :options="names" @change="(id: string) => (who = id)" />
+      </label>
+      <div>
+        <span class="label">{{ t('rehearse.how') }}</span>
+        <el-segmented v-model="isPicked" :options="ways" :aria-label="t('rehearse.how')" />
+      </div>
+      <div>
+        <span class="label">{{ t('rehearse.chair') }}</span>
+        <el-segmented v-model="chair" :options="chairs" :aria-label="t('rehearse.chair')" />
+      </div>
+      <el-checkbox v-model="hasBothSides">{{ t('rehearse.bothSides') }}</el-checkbox>
+      <el-button v-if="waiting" type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
+      <p v-else-if="standing && !standing.known" class="muted">{{ t('rehearse.noQuestions') }}</p>
+      <p v-if="!isKept" class="small muted">{{ t('rehearse.keptOnlyHere') }}</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.start,
+.panel {
+  display: grid;
+  gap: var(--space-16);
+}
+
+.panel {
+  padding: var(--space-16);
+}
+
+.label {
+  display: block;
+}
+
+.big {
+  width: 100%;
+  min-height: 56px;
+  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
+}
+</style>

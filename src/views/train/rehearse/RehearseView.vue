@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed, type Component } from 'vue'
+import { useRoute } from 'vue-router'
+import TabLinks from '../../../components/TabLinks.vue'
+import CardsView from './CardsView.vue'
+import { t as ofFrame } from '../../../words'
+import { t } from '../../../words/rehearse'
+
+/** Does one know the answer: by cards, in sparring with the plan, and by heart. */
+const VIEWS: Record<string, Component> = {
+  cards: CardsView,
+}
+const TABS = [{ key: 'cards', to: '/rehearse', name: t('rehearse.seeAndDo') }]
+const route = useRoute()
+const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'cards'))
+</script>
+
+<template>
+  <section class="rehearse" :aria-label="ofFrame('frame.rehearse')">
+    <TabLinks :label="ofFrame('frame.rehearse')" :tabs="TABS" :at="at" />
+    <component :is="VIEWS[at]" />
+  </section>
+</template>
+
+<style scoped>
+.rehearse {
+  display: grid;
+  grid-template-columns: minmax(0, 560px);
+  gap: var(--space-12);
+  align-content: start;
+  justify-content: center;
+  padding: var(--space-12) var(--space-16);
+}
+</style>

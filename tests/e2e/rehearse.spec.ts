@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { choose, openDemo, openDemoClub } from './coach'
+
+test('ten answers are rehearsed with the keys, are kept for who it was, and come again when they are due', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await openDemoClub(page)
+  await page.goto('/#/rehearse')
+  await choose(page, page.getByRole('combobox', { name: 'Who rehearses' }), 'Kofi')
+  const standing = page.getByTestId('standing')
+  const fresh = Number(await standing.getByRole('definition').nth(1).innerText())
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const card = page.getByRole('article')
+  const missed: string[] = []
+  for (let n = 1; n <= 10; n++) {
+    await expect(card).toHaveAccessibleName(`${n} of 10`)
+    await expect(card.getByRole('heading')).toHaveText(/^(We|What)/)
+    await page.keyboard.press(String(1 + (n % 2)))
+    const said = await card.getByRole('status').innerText()
+    expect(said).toMatch(/^(Right: |No. The plan: )/)
+    if (said.startsWith('No')) missed.push(said)
+    await page.keyboard.press('Enter')
+  }
+  // What was missed is asked once more, this time with the right answer.
+  for (const said of missed) {
+    await expect(card).toHaveAccessibleName('Once more')
+    const answer = /^No. The plan: (.+)/.exec(said)![1]!
+    await card.getByRole('button', { name: answer }).click()
+    await expect(card.getByRole('status')).toContainText(`Right: ${answer}`)
+    await page.keyboard.press('Enter')
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${10 - missed.length} of 10 known`)
+  await expect(standing.getByRole('definition')).toHaveText(['0', String(fresh - 10), '10'])
+
+  await page.reload()
+  await expect(standing.getByRole('definition')).toHaveText(['0', String(fresh - 10), '10'])
+  await choose(page, page.getByRole('combobox', { name: 'Who rehearses' }), 'Nobody named')
+  await expect(standing.getByRole('definition').nth(2)).toHaveText('0')
+})
+
+test('an answer is said before it is shown, and the other chair is asked for what they do', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/rehearse')
+  await expect(page.getByText('There is no club yet')).toBeVisible()
+  await page.getByText('Say it', { exact: true }).click()
+  await page.getByRole('form').getByText('theirs', { exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const card = page.getByRole('article')
+  await expect(card).toContainText('We shoot the high crotch.')
+  await expect(card).toContainText('What do they do best?')
+  await page.getByRole('button', { name: 'Show it' }).click()
+  await expect(card.getByRole('status')).toContainText('Sprawls on us')
+  await expect(card.getByRole('status')).toContainText('Our answer: go for the hip-sit to guard.')
+  await page.getByRole('button', { name: 'I had it' }).click()
+  await expect(card).toHaveAccessibleName('2 of 10')
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 of 1 known')
+})
