@@ -51,11 +51,10 @@ export function playOut(solution: Solution, random: () => number, heard: Heard):
   }
 }
 
-function ended({ game }: Solution, terminal: number): Ended {
-  const isCareful = game.scenario.objective === 'careful'
-  const worth = { [TERMINAL.caught]: isCareful ? -1 : 0, [TERMINAL.over]: isCareful ? game.scenario.ends.even : 0 }
-  return { terminal, worth: (worth as Partial<Record<number, number>>)[terminal] ?? 1 }
-}
+const ended = ({ game }: Solution, terminal: number): Ended => ({
+  terminal,
+  worth: sure(game.terminalWorths[terminal]),
+})
 
 const brokenOff = ({ game }: Solution, state: number): Ended => ({
   terminal: NONE,
