@@ -53,7 +53,7 @@ module.exports = {
     only('say-stands-on-all-of-core', '^src/core/say', ['^src/core', ...npm('dayjs')]),
     only('workers-know-core', '^src/workers', ['^src/(workers|core)']),
     only('storage-knows-core', '^src/storage', ['^src/(storage|core)', ...npm('idb')]),
-    only('cli-knows-core', '^src/cli', ['^src/(cli|core)']),
+    only('cli-knows-core', '^src/cli', ['^src/(cli|core)', ...npm('d3-random')]),
     only('words-stand-alone', '^src/words', ['^src/words', ...npm('vue-i18n')]),
     {
       name: 'nothing-in-the-core-says-but-say',

@@ -7,6 +7,7 @@ import { benchMatch } from './match'
 import { meets, table, type Row } from './measure'
 import { benchQuestions } from './questions'
 import { benchLayout, benchPanning } from './slope'
+import { benchSpar } from './spar'
 import { benchWeight } from './weight'
 
 // `npm run bench` prints a table part by part; with `--json`, all rows as JSON. With names of parts, only those.
@@ -19,6 +20,7 @@ const PARTS: Record<string, () => Row[] | Promise<Row[]>> = {
   seen: benchSeen,
   holds: benchHolds,
   match: () => benchMatch(demo()),
+  spar: () => benchSpar(demo()),
   layout: () => benchLayout(demo()),
   questions: benchQuestions,
   panning: benchPanning,

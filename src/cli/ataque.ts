@@ -1,5 +1,6 @@
 import { check } from './check'
 import { solveCommand } from './solve'
+import { sparCommand } from './spar'
 import { UsageError } from './usage'
 
 const HELP = `ataque check FILE [--json]
@@ -7,9 +8,12 @@ const HELP = `ataque check FILE [--json]
 ataque solve FILE --start ID [--seconds N|none] [--sharpness K] [--objective careful|finish|win] [--score N]
              [--goal ID,ID] [--break-up S|never] [--repeat F] [--slips F] [--no-holds]
              --json
-    What the chart is worth from a position, as one JSON object.`
+    What the chart is worth from a position, as one JSON object.
+ataque spar FILE [--policy best|random] [--games N] [--seed N] [--start ID and the other options of solve] [--json]
+    Plays exchanges with dice, in the chart's own scenario unless told otherwise, and says what they came to: the mean
+    worth with its standard error beside the value that the plan foretells, and how they ended, as shares.`
 
-const COMMANDS: Record<string, (args: string[]) => number> = { check, solve: solveCommand }
+const COMMANDS: Record<string, (args: string[]) => number> = { check, solve: solveCommand, spar: sparCommand }
 
 /** Runs the command line; returns the exit code. */
 export function main(args: string[]): number {

@@ -1,84 +1,37 @@
-import { toPositionId } from '../core/chart/ids'
 import { sure } from '../core/sure'
 import type { Chart } from '../core/chart/chart'
 import { compileGame } from '../core/game/compileGame'
 import { actionName } from '../core/game/describe'
 import { NONE, TERMINALS } from '../core/game/game'
-import { scenarioOf, type Objective, type Scenario } from '../core/game/scenario'
+import { scenarioOf, type Scenario } from '../core/game/scenario'
 import { costsOf } from '../core/insight/figures'
 import { looseEndsOf, visitsOf } from '../core/insight/looseEnds'
 import { netsOf } from '../core/insight/nets'
 import { seenFigures } from '../core/insight/seen'
-import { problemText, type Problem, type Result } from '../core/problem'
+import type { Result } from '../core/problem'
 import { occupancyOf } from '../core/solve/occupancy'
 import { solve } from '../core/solve/solve'
 import { fullClock, tieTolerance, type Solution } from '../core/solve/solution'
+import { refuse, SCENARIO_OPTIONS, scenarioFrom } from './scenario'
 import { fileAndOptions, readChartFile, UsageError } from './usage'
 
-const OPTIONS = {
-  start: { type: 'string' },
-  seconds: { type: 'string' },
-  sharpness: { type: 'string' },
-  objective: { type: 'string' },
-  score: { type: 'string' },
-  goal: { type: 'string' },
-  'break-up': { type: 'string' },
-  repeat: { type: 'string' },
-  slips: { type: 'string' },
-  'no-holds': { type: 'boolean', default: false },
-  json: { type: 'boolean', default: false },
-} as const
-
-type Options = { [K in keyof typeof OPTIONS]?: (typeof OPTIONS)[K]['type'] extends 'string' ? string : boolean }
+const OPTIONS = { ...SCENARIO_OPTIONS, json: { type: 'boolean', default: false } } as const
 
 /** `solve FILE --start ID … --json`: what a chart is worth, as one JSON object. */
 export function solveCommand(args: string[]): number {
   const { file, values } = fileAndOptions(args, OPTIONS)
   if (!values.json) throw new UsageError('solve prints JSON: add --json')
+  if (!values.start) throw new UsageError('--start ID is missing')
   const instead = scenarioFrom(values)
   const read = readChartFile(file)
   if (!read.ok) return refuse(read.problems)
   const chart = read.value
   const scenario = scenarioOf(chart, instead)
   const solution = solved(chart, scenario)
-  if (!solution.ok) return solution.problems.some(isUsage) ? misuse(solution.problems) : refuse(solution.problems)
+  if (!solution.ok) return refuse(solution.problems)
   console.log(JSON.stringify(reportOf(chart, solution.value), null, 2))
   return 0
 }
-
-/** Problems of the scenario come from the options. */
-const isUsage = ({ code }: Problem) => code === 'bad-scenario' || code === 'needs-an-end'
-
-function misuse(problems: Problem[]): never {
-  throw new UsageError(problems.map(problemText).join('; '))
-}
-
-function refuse(problems: Problem[]): number {
-  problems.forEach((problem) => console.error(problemText(problem)))
-  return 1
-}
-
-function scenarioFrom(values: Options): Partial<Scenario> {
-  if (!values.start) throw new UsageError('--start ID is missing')
-  const instead: Partial<Scenario> = { start: toPositionId(values.start), holds: !values['no-holds'] }
-  if (values.seconds !== undefined) instead.seconds = numberOr('none', 'seconds', values.seconds)
-  if (values.sharpness !== undefined) instead.sharpness = number('sharpness', values.sharpness)
-  if (values['break-up'] !== undefined) instead.breakUp = numberOr('never', 'break-up', values['break-up'])
-  if (values.repeat !== undefined) instead.repeat = number('repeat', values.repeat)
-  if (values.slips !== undefined) instead.slips = number('slips', values.slips)
-  if (values.goal) instead.goal = values.goal.split(',').map((id) => toPositionId(id.trim()))
-  if (values.objective !== undefined) instead.objective = values.objective as Objective
-  if (values.score !== undefined) instead.score = number('score', values.score)
-  return instead
-}
-
-function number(name: string, text: string): number {
-  const value = text.trim() === '' ? NaN : Number(text)
-  if (!Number.isFinite(value)) throw new UsageError(`--${name} wants a number, not "${text}"`)
-  return value
-}
-
-const numberOr = (word: string, name: string, text: string) => (text === word ? null : number(name, text))
 
 function solved(chart: Chart, scenario: Scenario): Result<Solution> {
   const game = compileGame(chart, scenario, { roots: 'start' })

@@ -165,3 +165,44 @@ describe('solve', () => {
     expect(err).toMatch(/not JSON/)
   })
 })
+
+describe('spar', () => {
+  const demo = path('../../demo/tern-street.ataque.json')
+  const spar = (...more: string[]) => ataque('spar', demo, '--games', '4000', ...more)
+
+  it('plays with dice what the plan foretells, the same again for the same seed', () => {
+    const { status, out, err } = spar('--seed', '3', '--json')
+    expect([status, err]).toEqual([0, ''])
+    const { worth, error, value, games, finish, caught, over, brokenOff } = JSON.parse(out)
+    expect(games).toBe(4000)
+    expect(value).toBe(
+      JSON.parse(ataque('solve', demo, '--start', 'underhook-head-clear', '--seconds', '240', '--json').out).value,
+    )
+    expect(Math.abs(worth - value)).toBeLessThan(4.5 * error)
+    expect(finish + caught + over + brokenOff).toBeCloseTo(1, 12)
+    expect(spar('--seed', '3', '--json').out).toBe(out)
+    expect(spar('--seed', '4', '--json').out).not.toBe(out)
+  })
+
+  it('says less for choices left to chance, and follows the options of the scenario', () => {
+    const worth = (...more: string[]) => Number(/^worth (.*)$/m.exec(spar(...more).out)![1])
+    expect(worth('--policy', 'random')).toBeLessThan(worth('--policy', 'best') - 0.1)
+    expect(worth('--seconds', '5')).toBeLessThan(worth() - 0.1)
+  })
+
+  it.each([
+    [['--policy', 'worst'], /--policy wants one of best, random, not "worst"/],
+    [['--games', '0'], /--games wants a whole number from 1/],
+    [['--seed', 'one'], /--seed wants a number, not "one"/],
+    [['--seconds', 'none'], /a clock is needed/],
+    [['--start', 'moon'], /moon/],
+  ])('refuses %j as wrong usage', (more, says) => {
+    expect(ataque('spar', demo, ...more)).toMatchObject({ status: 2, out: '', err: expect.stringMatching(says) })
+  })
+
+  it('says what is wrong with a chart, or with a file that is none', () => {
+    const chart = soundChart()
+    chart.moves[0].to = 'moon'
+    expect(ataque('spar', file(chart))).toMatchObject({ status: 1, err: expect.stringMatching(/^moves\[0\]\.to/) })
+  })
+})

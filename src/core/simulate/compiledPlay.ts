@@ -33,7 +33,7 @@ const NEVER = 1e-15
 export class CompiledPlay {
   /** By second and state: where its row begins, or 0. */
   private readonly rows: Int32Array
-  /** Chances summed up along a row, the likeliest entry first; the last of a row is infinite. */
+  /** Chances summed up along a row; the last of a row is infinite. */
   private upTo = new Float64Array(1024)
   /** Second and state that an entry leads to, or −1 less an end. */
   private to = new Int32Array(1024)
@@ -41,7 +41,7 @@ export class CompiledPlay {
   private readonly ends: End[] = []
   private readonly ways = new Ways()
   private readonly states: number
-  private row = new Map<number, number>()
+  private readonly row = new Map<number, number>()
 
   /** The solution must have a clock and have kept every second. */
   constructor(
@@ -106,12 +106,11 @@ export class CompiledPlay {
   private compile(at: number): number {
     const state = at % this.states
     const t = (at - state) / this.states
-    this.row = new Map()
+    this.row.clear()
     this.arrive(t, state, 1)
     const begins = this.size
-    const entries = [...this.row].toSorted(([, a], [, b]) => b - a)
     let sum = 0
-    for (const [to, chance] of entries) this.write(to, (sum += chance))
+    for (const [to, chance] of this.row) this.write(to, (sum += chance))
     this.upTo[this.size - 1] = Infinity
     this.rows[at] = begins
     return begins
@@ -149,9 +148,9 @@ export class CompiledPlay {
   }
 
   private actions(t: number, state: number): number[] {
-    const { game, evaluator } = this.solution
+    const { game, evaluator, policy } = this.solution
     if (this.policy === 'best') {
-      const best = evaluator.bestAction(t, state)
+      const best = sure(present(policy)[this.key(t, state)])
       return best === NONE ? [] : [best]
     }
     const g = sure(game.stateGroup[state])
