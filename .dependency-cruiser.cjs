@@ -36,7 +36,7 @@ module.exports = {
       ...core('learn', 'club', 'match', 'questions', 'insight', 'solve', 'game', 'chart'),
     ]),
     only('rehearsing-stands-on-plans-and-clubs', '^src/core/rehearse', [
-      ...core('rehearse', 'club', 'insight', 'solve', 'game', 'chart'),
+      ...core('rehearse', 'simulate', 'club', 'insight', 'solve', 'game', 'chart'),
       ...RECORDS,
       ...npm('ts-fsrs', 'd3-random'),
     ]),

@@ -6,6 +6,7 @@ import { comingsOf, type Comings } from '../core/climb/comings'
 import { checkReferences } from '../core/chart/references'
 import type { RunPath } from '../core/chart/run'
 import { parsingJobOf, type Documents, type KindName } from '../core/files/documentKinds'
+import { compileGame } from '../core/game/compileGame'
 import type { Compiler } from '../core/game/compiler'
 import type { Scenario } from '../core/game/scenario'
 import { worthsAlong } from '../core/insight/along'
@@ -29,11 +30,13 @@ import { limitBehind, type Limited } from '../core/questions/limit'
 import { sampleRange, type Part as SamplePart, type Sampled } from '../core/questions/range'
 import { scriptFrom, type Script, type ScriptLength } from '../core/questions/script'
 import { otherPlan, whatIf, type Ifs, type IfResult } from '../core/questions/whatIf'
+import { sparWith, type Spar } from '../core/rehearse/spar'
 import { layOutSlope } from '../core/slope/layout'
 import { cameTrueOf, type CameTrue, type CameTrueAsked } from '../core/learn/cameTrue'
 import { learnedSince, weeksOf, type Learned, type LogAsked, type WeekThen } from '../core/learn/weeks'
 import type { LayoutTask, SlopeLayout } from '../core/slope/places'
 import type { Solution } from '../core/solve/solution'
+import { solve } from '../core/solve/solve'
 
 /** A loose end of the figures, by its place there. */
 export interface CostedEnd {
@@ -90,6 +93,8 @@ interface Questions {
   weeks: { asks: { scenario: Scenario; log: LogAsked }; part: never; answer: WeekThen[] }
   learned: { asks: { scenario: Scenario; log: LogAsked & { since: string } }; part: never; answer: Learned[] }
   cameTrue: { asks: { scenario: Scenario; what: CameTrueAsked }; part: never; answer: CameTrue }
+  /** An exchange with a partner who plays by the chart, from a seed, so far as it was chosen. */
+  spar: { asks: { scenario: Scenario; seed: number; chosen: number[] }; part: never; answer: Spar | null }
   /** The document in a file's text. */
   read: { asks: { kind: KindName; text: string }; part: never; answer: Documents[KindName] }
 }
@@ -106,6 +111,8 @@ export interface Bench {
   readonly compiler: Compiler
   /** What the last question for figures found. */
   solved: Solution | null
+  /** What is sparred with, kept from choice to choice. */
+  sparring?: { chart: Chart; scenario: string; solution: Solution }
 }
 
 /**
@@ -186,7 +193,25 @@ export const JOBS: JobTable = {
   weeks: (bench, { scenario, log }) => ofPlan(bench, (chart) => weeksOf(chart, scenario, log)),
   learned: (bench, { scenario, log }) => ofPlan(bench, (chart) => learnedSince(chart, scenario, log)),
   cameTrue: (bench, { scenario, what }) => ofPlan(bench, (chart) => cameTrueOf(chart, scenario, what)),
+  *spar(bench, { scenario, seed, chosen }) {
+    const solution = sparringWith(bench, scenario)
+    return solution.ok ? success(sparWith(solution.value, seed, chosen)) : solution
+  },
   read: (_bench, { kind, text }) => parsingJobOf(kind, text),
+}
+
+/** The plan that is sparred with; solved once for all choices of an exchange. */
+function sparringWith(bench: Bench, scenario: Scenario): Result<Solution> {
+  const chart = soundChart(bench)
+  if (!chart.ok) return chart
+  const text = JSON.stringify(scenario)
+  const { sparring } = bench
+  if (sparring?.chart === chart.value && sparring.scenario === text) return success(sparring.solution)
+  const game = compileGame(chart.value, scenario, { roots: 'start' })
+  if (!game.ok) return game
+  const solution = solve(game.value, { everySecond: true })
+  if (solution.ok) bench.sparring = { chart: chart.value, scenario: text, solution: solution.value }
+  return solution
 }
 
 /** A question of the core about the whole plan. */

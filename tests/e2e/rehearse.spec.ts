@@ -57,3 +57,55 @@ test('an answer is said before it is shown, and the other chair is asked for wha
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 of 1 known')
 })
+
+test('one spars with a partner by keys: each choice is held against the best one, and what cost most becomes cards', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await openDemoClub(page)
+  await page.goto('/#/rehearse/spar?seed=7')
+  await expect(page.getByText('The same partner as before: number 7.')).toBeVisible()
+  await page.getByText('no limit', { exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const choices = page.getByRole('list', { name: 'What it could be' }).getByRole('button')
+  await expect(choices.first()).toHaveText(/Hold still/)
+  const over = page.getByRole('button', { name: 'The same partner again' })
+  const course: string[] = []
+  const playOn = async () => {
+    for (let i = 0; i < 300 && !(await over.isVisible()); i++) {
+      const before = await page.getByRole('main').innerText()
+      course.push(before)
+      await page.keyboard.press((await choices.count()) > 1 ? '2' : '1')
+      await expect
+        .poll(async () => (await over.isVisible()) || (await page.getByRole('main').innerText()) !== before)
+        .toBe(true)
+    }
+  }
+  await playOn()
+  const table = page.getByRole('table')
+  const rows = await table.getByRole('row').allInnerTexts()
+  const cost = Number(/cost ([\d.]+) of a hundred/.exec(await page.getByText('Your choices cost').innerText())![1])
+  const each = (await table.locator('.cost').allInnerTexts()).map(Number)
+  // What is shown is rounded, each to a tenth under ten.
+  expect(Math.abs(each.reduce((sum, one) => sum + one, 0) - cost)).toBeLessThan(0.05 * each.length + 0.5)
+  await expect(page.getByText(/choices? becomes? (a card|cards)/)).toBeVisible()
+
+  // The same partner meets the same choices in the same way.
+  await over.click()
+  await expect(choices.first()).toBeVisible()
+  await playOn()
+  await expect.poll(() => table.getByRole('row').allInnerTexts()).toEqual(rows)
+
+  await page.goto('/#/rehearse')
+  await expect(page.getByTestId('standing').getByRole('definition').first()).not.toHaveText('0')
+})
+
+test('who does not choose in time holds still', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/#/rehearse/spar?seed=1')
+  await page.getByText('5 s', { exact: true }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByText('We hold still.')).toBeVisible({ timeout: 20_000 })
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible()
+})

@@ -43,6 +43,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'mat-log', path: '/mat/1' },
   { name: 'walk', path: '/walk' },
   { name: 'rehearse', path: '/rehearse' },
+  { name: 'spar', path: '/rehearse/spar' },
   { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
   { name: 'shelf-list', path: '/shelf?part=list' },
   { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },

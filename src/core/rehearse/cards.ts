@@ -1,5 +1,4 @@
 import { randomLcg } from 'd3-random'
-import { CONCEDE, WAIT } from './choices'
 import { answersTo } from '../chart/edits/answers'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
@@ -7,6 +6,8 @@ import type { Move } from '../chart/move'
 import { askedKey, type Asked } from '../club/rehearsed'
 import type { Figures, MetFigure } from '../insight/figures'
 import { entriesOf } from '../typed'
+import { CONCEDE, WAIT } from './choices'
+import { seedOf } from './seed'
 
 /** A question made of a chart, with what the plan does, and what else one might say. */
 export interface Card {
@@ -54,13 +55,6 @@ function mixed(ids: readonly string[], text: string): string[] {
   const random = randomLcg(seedOf(text))
   const order = ids.map((id) => ({ id, at: random() })).toSorted((a, b) => a.at - b.at)
   return order.map(({ id }) => id)
-}
-
-/** A number from 0 to 1 that is the text's own (FNV-1a). */
-export function seedOf(text: string): number {
-  let hash = 0x811c9dc5
-  for (const letter of text) hash = Math.imul(hash ^ Number(letter.codePointAt(0)), 0x01000193) >>> 0
-  return hash / 0x1_0000_0000
 }
 
 /** What we do in a position, or when something is seen there. */

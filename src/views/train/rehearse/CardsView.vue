@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { present } from '../../../core/sure'
-import { seedOf, type Card } from '../../../core/rehearse/cards'
+import type { Card } from '../../../core/rehearse/cards'
+import { seedOf } from '../../../core/rehearse/seed'
 import { sittingOf } from '../../../core/rehearse/schedule'
 import { mirrorChart } from '../../../core/sides/mirror'
 import { sayCard } from '../../../core/say/rehearse'

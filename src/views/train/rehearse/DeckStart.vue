@@ -60,24 +60,4 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
   </div>
 </template>
 
-<style scoped>
-.start,
-.panel {
-  display: grid;
-  gap: var(--space-16);
-}
-
-.panel {
-  padding: var(--space-16);
-}
-
-.label {
-  display: block;
-}
-
-.big {
-  width: 100%;
-  min-height: 56px;
-  font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
-}
-</style>
+<style scoped src="./start.css"></style>

@@ -94,28 +94,8 @@ onKeyStroke(['1', '2', '3', '4'], ({ key }) => {
   </article>
 </template>
 
+<style scoped src="./asking.css"></style>
 <style scoped>
-.card {
-  display: grid;
-  gap: var(--space-8);
-}
-
-header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-}
-
-.picture {
-  --thumb: min(260px, 60vw, 32vh);
-
-  justify-self: center;
-}
-
-h1 {
-  font: var(--weight-strong) var(--type-title) / 1.15 var(--label);
-}
-
 .asks,
 .verdict {
   font: var(--weight-strong) var(--type-head) / 1.2 var(--label);
@@ -137,56 +117,9 @@ h1 {
   padding: var(--space-4) 0;
 }
 
-/* Where the thumb is. */
-footer {
-  position: sticky;
-  bottom: 0;
-  padding: var(--space-8) 0;
-  background: var(--paper);
-}
-
-/* The choices lie at the foot, under the thumb. */
-@media (width < 768px) and (height > 600px) {
-  .card {
-    display: flex;
-    flex-direction: column;
-    min-height: calc(100dvh - 200px);
-  }
-
-  .picture {
-    align-self: center;
-  }
-
-  footer {
-    margin-top: auto;
-  }
-}
-
-footer ul,
 .two {
   display: grid;
-  gap: var(--space-8);
-}
-
-.two {
   grid-template-columns: 1fr 1fr;
-}
-
-.press {
-  width: 100%;
-  min-height: 52px;
-  margin: 0;
-  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
-  white-space: normal;
-}
-
-.key {
-  margin-right: var(--space-8);
-}
-
-@media (pointer: coarse) {
-  .key {
-    display: none;
-  }
+  gap: var(--space-8);
 }
 </style>

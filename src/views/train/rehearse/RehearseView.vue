@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, type Component } from 'vue'
+import { computed, defineAsyncComponent, type Component } from 'vue'
 import { useRoute } from 'vue-router'
 import TabLinks from '../../../components/TabLinks.vue'
 import CardsView from './CardsView.vue'
@@ -9,8 +9,12 @@ import { t } from '../../../words/rehearse'
 /** Does one know the answer: by cards, in sparring with the plan, and by heart. */
 const VIEWS: Record<string, Component> = {
   cards: CardsView,
+  spar: defineAsyncComponent(() => import('./SparView.vue')),
 }
-const TABS = [{ key: 'cards', to: '/rehearse', name: t('rehearse.seeAndDo') }]
+const TABS = [
+  { key: 'cards', to: '/rehearse', name: t('rehearse.seeAndDo') },
+  { key: 'spar', to: '/rehearse/spar', name: t('rehearse.spar') },
+]
 const route = useRoute()
 const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'cards'))
 </script>

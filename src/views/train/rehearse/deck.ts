@@ -45,9 +45,9 @@ export function useDeck(who: () => string, chair: () => Chair) {
   const standing = computed(() => cards.value && standingOf(cards.value, facts.value, now.value))
 
   /** Keeps what was rehearsed; `label`: as it can be undone. */
-  function keep(chart: Chart, { asked }: Card, known: Rehearsed['known'], label: string) {
+  function keep(chart: Chart, { asked }: Card, known: Rehearsed['known'], label: string, from?: 'spar') {
     const us = person.value ? { us: person.value.id } : {}
-    const fact = { at: Date.now(), ...us, chart: chart.id, ...asked, known }
+    const fact = { at: Date.now(), ...us, chart: chart.id, ...asked, known, ...(from ? { in: from } : {}) }
     if (clubs.club) clubs.edit(label, (draft) => keepRehearsed(draft, fact))
     else unkept.value.push({ id: `k${unkept.value.length + 1}`, ...fact })
   }

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { SHOT_CLOCKS } from './sparring'
+import { t } from '../../../words/rehearse'
+
+/** Before an exchange: how sharp the partner is, and how long one may think. */
+defineProps<{ seed: number }>()
+const emit = defineEmits<{ begin: [] }>()
+const sharpness = defineModel<number>('sharpness', { required: true })
+const clock = defineModel<number>('clock', { required: true })
+const clocks = SHOT_CLOCKS.map((value) => ({
+  value,
+  label: value ? t('rehearse.nSeconds', { n: value }) : t('rehearse.noShotClock'),
+}))
+const percent = computed({
+  get: () => Math.round(100 * sharpness.value),
+  set: (n: number) => (sharpness.value = n / 100),
+})
+</script>
+
+<template>
+  <div class="start">
+    <h1>{{ t('rehearse.sparWithThePlan') }}</h1>
+    <p>{{ t('rehearse.whatSparringIs') }}</p>
+    <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
+      <label>
+        <span class="label">{{ t('rehearse.howSharp', { percent }) }}</span>
+        <el-slider v-model="percent" :step="10" :max="100" :aria-label="t('rehearse.howSharp', { percent })" />
+        <span class="small muted">{{ t('rehearse.sharpnessGrows') }}</span>
+      </label>
+      <div>
+        <span class="label">{{ t('rehearse.toChoose') }}</span>
+        <el-segmented v-model="clock" :options="clocks" :aria-label="t('rehearse.toChoose')" />
+      </div>
+      <p v-if="seed">{{ t('rehearse.sameAgain', { seed }) }}</p>
+      <el-button type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
+    </form>
+  </div>
+</template>
+
+<style scoped src="./start.css"></style>
