@@ -7,7 +7,9 @@ const only = (name, from, to) => ({
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}(/|$)`)
 /** Folders of the core, with those that every one of them stands on. */
-const core = (...folders) => [`^src/core/(${[...folders, 'document', 'job', 'problem', 'sure', 'typed'].join('|')})`]
+const core = (...folders) => [
+  `^src/core/(${[...folders, 'document', 'job', 'problem', 'seed', 'sure', 'typed'].join('|')})`,
+]
 const RECORDS = npm('class-validator')
 
 module.exports = {

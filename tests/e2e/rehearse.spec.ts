@@ -109,3 +109,51 @@ test('who does not choose in time holds still', async ({ page }) => {
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible()
 })
+
+test('the chain is said back: its words vanish one by one, come back when pressed, and the voice waits', async ({
+  page,
+}) => {
+  // Headless browsers have no voice: what would be said is written down.
+  await page.addInitScript(() => {
+    const said: string[] = []
+    Object.assign(window, {
+      said,
+      SpeechSynthesisUtterance: class {
+        onend = () => undefined
+        constructor(readonly text: string) {}
+      },
+    })
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        cancel: () => undefined,
+        speak: (one: { text: string; onend: () => void }) => {
+          said.push(one.text)
+          setTimeout(() => one.onend(), 5)
+        },
+      },
+    })
+  })
+  await openDemo(page)
+  await page.goto('/#/rehearse/say')
+  const back = page.getByRole('region', { name: 'Say it back' })
+  const first = back.getByRole('article').first()
+  await expect(first).toContainText('shoot the high crotch')
+  const text = await first.getByRole('paragraph').innerText()
+  const blanks = back.getByRole('button', { name: 'A hidden word: look at it' })
+  await expect(blanks).toHaveCount(0)
+  await back.getByRole('button', { name: 'Hide more' }).click()
+  const [, hidden, all] = /(\d+) of (\d+) words hidden/.exec(await back.innerText())!.map(Number)
+  expect(hidden).toBe(Math.round(all! / 10))
+  await expect(blanks).toHaveCount(hidden!)
+  await blanks.first().click()
+  await expect(blanks).toHaveCount(hidden! - 1)
+  for (let i = 0; i < 9; i++) await back.getByRole('button', { name: 'Hide more' }).click()
+  await expect(blanks).toHaveCount(all!)
+  await expect(first).not.toContainText('crotch')
+
+  await back.getByRole('slider').press('Home')
+  await expect(blanks).toHaveCount(0)
+  await back.getByRole('button', { name: 'Read it, and wait for me' }).click()
+  await expect.poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said[0])).toBe(text)
+  await expect(back.getByRole('button', { name: 'Read it, and wait for me' })).toBeVisible()
+})

@@ -44,6 +44,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'walk', path: '/walk' },
   { name: 'rehearse', path: '/rehearse' },
   { name: 'spar', path: '/rehearse/spar' },
+  { name: 'say-back', path: '/rehearse/say' },
   { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
   { name: 'shelf-list', path: '/shelf?part=list' },
   { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },

@@ -1,13 +1,12 @@
-import { randomLcg } from 'd3-random'
 import { answersTo } from '../chart/edits/answers'
 import type { Chart } from '../chart/chart'
 import { lookUp } from '../chart/lookUp'
 import type { Move } from '../chart/move'
 import { askedKey, type Asked } from '../club/rehearsed'
 import type { Figures, MetFigure } from '../insight/figures'
+import { seedOf } from '../seed'
 import { entriesOf } from '../typed'
 import { CONCEDE, WAIT } from './choices'
-import { seedOf } from './seed'
 
 /** A question made of a chart, with what the plan does, and what else one might say. */
 export interface Card {
@@ -51,11 +50,8 @@ function cardOf({ others, ...question }: Question, may: (id: string) => boolean)
 }
 
 /** In an order that is the text's own. */
-function mixed(ids: readonly string[], text: string): string[] {
-  const random = randomLcg(seedOf(text))
-  const order = ids.map((id) => ({ id, at: random() })).toSorted((a, b) => a.at - b.at)
-  return order.map(({ id }) => id)
-}
+const mixed = (ids: readonly string[], text: string): string[] =>
+  ids.toSorted((a, b) => seedOf(`${text} ${a}`) - seedOf(`${text} ${b}`))
 
 /** What we do in a position, or when something is seen there. */
 function ofPlaces(chart: Chart, figures: Figures): Question[] {

@@ -2,11 +2,11 @@ import { randomLcg } from 'd3-random'
 import { askedKey, type Asked } from '../club/rehearsed'
 import { actionName, cueId, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
+import { seedOf } from '../seed'
 import { Exchange } from '../simulate/playOut'
 import type { Solution } from '../solve/solution'
 import { present, sure } from '../sure'
 import { CONCEDE, WAIT } from './choices'
-import { seedOf } from './seed'
 
 /** Something that can be done now. `does`: id of a move, `wait` or `concede`; `worth`: with the best plan after it. */
 export interface Option {

@@ -1,5 +1,6 @@
 import { randomLcg } from 'd3-random'
-import { callsOf, inTurn, nextCall, seedOf, type Call, type Planned } from '../../../src/core/club/live/caller'
+import { callsOf, inTurn, nextCall, type Call, type Planned } from '../../../src/core/club/live/caller'
+import { seedOf } from '../../../src/core/seed'
 import { OUR_LIMITS } from '../../../src/core/club/limits'
 import { mayAllDo } from '../../../src/core/club/protect'
 import type { Block } from '../../../src/core/club/session'

@@ -1,7 +1,7 @@
 import { makeChart, parseChart } from '../../../src/core/files/chartFile'
 import { mirrorChart } from '../../../src/core/sides/mirror'
 import { cardsOf } from '../../../src/core/rehearse/cards'
-import { seedOf } from '../../../src/core/rehearse/seed'
+import { seedOf } from '../../../src/core/seed'
 import { sayBehind, sayCard, sayChoice } from '../../../src/core/say/rehearse'
 import { demoFigures, demoPlan } from '../../fixtures/demoPlan'
 import { taken } from '../../reference/taken'

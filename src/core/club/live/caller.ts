@@ -111,10 +111,3 @@ export function nextCall(calls: readonly Call[], last: Call | null, random: () =
 /** The next call of those that go round in their order. */
 export const inTurn = (calls: readonly Call[], last: Call | null): Call | null =>
   calls[(calls.findIndex((one) => one.key === last?.key) + 1) % Math.max(1, calls.length)] ?? null
-
-/** A number from 0 to 1 that a text always gives: what a block begins its calls from. */
-export function seedOf(text: string): number {
-  let hash = 2166136261
-  for (const letter of text) hash = Math.imul(hash ^ letter.charCodeAt(0), 16777619)
-  return (hash >>> 0) / 2 ** 32
-}

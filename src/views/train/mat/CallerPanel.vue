@@ -4,16 +4,7 @@ import { randomLcg } from 'd3-random'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { PositionId } from '../../../core/chart/ids'
 import { lookUp } from '../../../core/chart/lookUp'
-import {
-  CALLED,
-  callsOf,
-  inTurn,
-  nextCall,
-  seedOf,
-  type Call,
-  type Called,
-  type Planned,
-} from '../../../core/club/live/caller'
+import { CALLED, callsOf, inTurn, nextCall, type Call, type Called, type Planned } from '../../../core/club/live/caller'
 import { useCharts } from '../../../stores/charts'
 import { limitsOf } from '../../../core/club/limits'
 import { mayAllDo } from '../../../core/club/protect'
@@ -22,6 +13,8 @@ import { useClubs } from '../../../stores/clubs'
 import { useFigures } from '../../../stores/figures'
 import { useLiveClass } from './live'
 import { shelfFlows } from '../../parts/club/flows'
+import { seedOf } from '../../../core/seed'
+import { hush, sayAloud } from '../../parts/speech'
 import { t, type TrainKey } from '../../../words/train'
 
 /**
@@ -76,9 +69,8 @@ function callsFor(what: Called): Call[] {
 const random = randomLcg(seedOf(`${live.value?.session} ${live.value?.block}`))
 
 function say(text: string) {
-  if (typeof speechSynthesis === 'undefined') return
-  speechSynthesis.cancel()
-  speechSynthesis.speak(new SpeechSynthesisUtterance(text))
+  hush()
+  void sayAloud(text)
 }
 function next() {
   call.value = flow.value ? inTurn(flow.value.steps, call.value) : nextCall(calls.value, call.value, random)
@@ -90,7 +82,7 @@ watch([seconds, () => live.value?.isStopped], ([pace, isStopped]) => {
   if (pace && !isStopped) resume()
   else pause()
 })
-onScopeDispose(() => typeof speechSynthesis !== 'undefined' && speechSynthesis.cancel())
+onScopeDispose(hush)
 </script>
 
 <template>

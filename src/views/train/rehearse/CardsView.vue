@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { present } from '../../../core/sure'
 import type { Card } from '../../../core/rehearse/cards'
-import { seedOf } from '../../../core/rehearse/seed'
+import { seedOf } from '../../../core/seed'
 import { sittingOf } from '../../../core/rehearse/schedule'
 import { mirrorChart } from '../../../core/sides/mirror'
 import { sayCard } from '../../../core/say/rehearse'

@@ -10,10 +10,12 @@ import { t } from '../../../words/rehearse'
 const VIEWS: Record<string, Component> = {
   cards: CardsView,
   spar: defineAsyncComponent(() => import('./SparView.vue')),
+  say: defineAsyncComponent(() => import('./SayBackView.vue')),
 }
 const TABS = [
   { key: 'cards', to: '/rehearse', name: t('rehearse.seeAndDo') },
   { key: 'spar', to: '/rehearse/spar', name: t('rehearse.spar') },
+  { key: 'say', to: '/rehearse/say', name: t('rehearse.sayItBack') },
 ]
 const route = useRoute()
 const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'cards'))
