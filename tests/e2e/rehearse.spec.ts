@@ -35,6 +35,10 @@ test('ten answers are rehearsed with the keys, are kept for who it was, and come
 
   await page.reload()
   await expect(standing.getByRole('definition')).toHaveText(['0', String(fresh - 10), '10'])
+  // The page of who it was says it, and nobody else's does.
+  await page.goto('/#/people/page?person=kofi')
+  await expect(page.getByRole('region', { name: 'Rehearsed' })).toContainText('10 of 10 answers known; last on')
+  await page.goto('/#/rehearse')
   await choose(page, page.getByRole('combobox', { name: 'Who rehearses' }), 'Nobody named')
   await expect(standing.getByRole('definition').nth(2)).toHaveText('0')
 })

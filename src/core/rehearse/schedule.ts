@@ -1,6 +1,7 @@
 import { createEmptyCard, fsrs, Rating, type Card as Memory, type Grade } from 'ts-fsrs'
 import { askedKey, type Known, type Rehearsed } from '../club/rehearsed'
 import type { Card } from './cards'
+import { recallOf } from './recall'
 
 const GRADES: Record<Known, Grade> = {
   ...{ again: Rating.Again, hard: Rating.Hard, good: Rating.Good, easy: Rating.Easy },
@@ -19,21 +20,13 @@ export function memoriesOf(facts: readonly Rehearsed[]): Map<string, Memory> {
   return memories
 }
 
-/** Of somebody (undefined: of whom nobody said who it was) and a chart. */
-export const factsOf = (facts: readonly Rehearsed[], us: string | undefined, chart: string): Rehearsed[] =>
-  facts.filter((one) => one.us === us && one.chart === chart)
-
 /** So many make a sitting: about two minutes. */
 export const A_SITTING = 10
 
 /** What of a deck is due at a time, and what was never asked. What was not known the last time is due at once. */
 function sorted(cards: readonly Card[], facts: readonly Rehearsed[], now: number) {
   const memories = memoriesOf(facts)
-  const missed = new Set(
-    [...new Map(facts.toSorted((a, b) => a.at - b.at).map((fact) => [askedKey(fact), fact.known]))]
-      .filter(([, known]) => known === 'again')
-      .map(([key]) => key),
-  )
+  const missed = new Set(recallOf(facts)?.missed.map(askedKey))
   const dueAt = ({ key }: Card) => (missed.has(key) ? now : (memories.get(key)?.due.getTime() ?? null))
   const asked = cards.flatMap((card) => {
     const due = dueAt(card)

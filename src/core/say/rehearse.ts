@@ -34,6 +34,12 @@ export function sayCard(chart: Chart, { position, move, reaction, cue, chair }: 
   }
 }
 
+/** A question in one line. */
+export function sayAsked(chart: Chart, asked: Asked): string {
+  const { where, happens, asks } = sayCard(chart, asked)
+  return [where, happens, asks].filter(Boolean).join(' ')
+}
+
 /** What can be chosen, in words: a move, a reaction, or nothing. */
 export function sayChoice(chart: Chart, { chair }: Asked, id: string): string {
   if (id === WAIT) return 'Hold still'

@@ -4,7 +4,8 @@ import { askedKey, KNOWN, type Known, type Rehearsed } from '../../../src/core/c
 import { CLUB_KIND, emptyClub } from '../../../src/core/club/clubKind'
 import { makeDocument, readDocument } from '../../../src/core/document/read'
 import type { Card } from '../../../src/core/rehearse/cards'
-import { A_SITTING, factsOf, knownBy, memoriesOf, sittingOf, standingOf } from '../../../src/core/rehearse/schedule'
+import { factsOf, recallOf } from '../../../src/core/rehearse/recall'
+import { A_SITTING, knownBy, memoriesOf, sittingOf, standingOf } from '../../../src/core/rehearse/schedule'
 import { taken } from '../../reference/taken'
 
 const MINUTE = 60_000
@@ -87,6 +88,18 @@ describe('a sitting', () => {
     expect(factsOf(facts, 'mara', 'tern-street')).toEqual([facts[0]])
     expect(factsOf(facts, undefined, 'tern-street')).toEqual([facts[1]])
   })
+})
+
+it('what somebody was asked counts each question once, as it was known the last time', () => {
+  expect(recallOf([])).toBeNull()
+  const facts = [
+    fact('mount', 'good', START + 2),
+    fact('mount', 'again', START),
+    fact('back', 'good', START),
+    fact('back', 'again', START + 1),
+    fact('turtle', 'hard', START),
+  ]
+  expect(recallOf(facts)).toEqual({ asked: 3, known: 2, missed: [facts[3]], last: START + 2 })
 })
 
 describe('what was rehearsed, in the club', () => {

@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import dayjs from 'dayjs'
 import { computed } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
+import { factsOf, recallOf } from '../../../core/rehearse/recall'
+import { sayAsked } from '../../../core/say/rehearse'
 import { athleteOf } from '../../../core/club/athlete'
 import { isMinor, type ClubPerson } from '../../../core/club/person'
 import { isDueOn, type LiveTries } from '../../../core/learn/practice'
@@ -37,6 +40,14 @@ const fits = computed(() => {
       head: after > before ? t('learn.suitsYou') : t('learn.suitsYouLess'),
       says: says.join('. '),
     }))
+})
+/** Answers that were rehearsed. */
+const recall = computed(() => {
+  const { chart } = charts
+  const found = chart && recallOf(factsOf(present(clubs.club).rehearsed ?? [], props.person.id, chart.id))
+  if (!found) return null
+  const missed = found.missed.map((one) => ({ key: one.id, text: sayAsked(chart, one) }))
+  return { ...found, missed, day: dayText(dayjs(found.last).format('YYYY-MM-DD')) }
 })
 const dayOrNot = (day: string | null) => (day === null ? '–' : dayText(day))
 function landedText(tries: LiveTries, landed: string | null): string {
@@ -84,6 +95,13 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
             </tr>
           </tbody>
         </table>
+      </section>
+      <section v-if="recall" :aria-label="t('learn.rehearsed')">
+        <h2>{{ t('learn.rehearsed') }}</h2>
+        <p>{{ t('learn.answersKnown', { known: recall.known, asked: recall.asked, day: recall.day }) }}</p>
+        <ul v-if="recall.missed.length" :aria-label="t('learn.toLookAtAgain')">
+          <li v-for="one in recall.missed" :key="one.key">{{ one.text }}</li>
+        </ul>
       </section>
       <section v-if="fits.length" :aria-label="t('learn.forYourBuild')">
         <h2>{{ t('learn.forYourBuild') }}</h2>
