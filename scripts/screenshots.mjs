@@ -13,7 +13,6 @@ const PICTURES = [
   { name: 'score', path: '/#/score/two-arms-then-the-choke', height: 1020 },
   { name: 'shelf', path: '/#/shelf?region=side-control&at=move%20americana-finish' },
   { name: 'runs', path: '/#/runs' },
-  { name: 'beat', path: '/#/runs/beat', wait: 6000 },
   { name: 'what-if', path: '/#/runs/what-if', wait: 6000 },
   { name: 'rules', path: '/#/rules' },
   { name: 'people', path: '/#/people/beside', before: openClub, wait: 4000 },
@@ -24,6 +23,7 @@ const PICTURES = [
   { name: 'sessions', path: '/#/sessions?block=rounds', before: openClub },
   { name: 'mat', path: '/#/mat', before: beginClass, width: 390, height: 844 },
   { name: 'mat-log', path: '/#/mat/1', before: beginClass, width: 390, height: 844, colorScheme: 'dark' },
+  { name: 'spar', path: '/#/rehearse/spar?seed=7', after: beginSparring, width: 390, height: 844 },
   { name: 'slope-dark', path: '/#/slope?on=loose', colorScheme: 'dark' },
 ]
 
@@ -44,6 +44,15 @@ async function beginClass(page) {
   await page.getByRole('article', { name: 'Mat 1' }).getByRole('button', { name: 'Start' }).click()
 }
 
+/** Makes the first choices of an exchange with the plan. */
+async function beginSparring(page) {
+  await page.getByRole('button', { name: 'Begin' }).click()
+  for (let i = 0; i < 3; i++) {
+    await page.getByRole('list', { name: 'What it could be' }).getByRole('button').nth(1).click()
+    await page.waitForTimeout(600)
+  }
+}
+
 const server = makeApp().listen(0, 'localhost')
 await new Promise((ready) => server.once('listening', ready))
 const base = `http://localhost:${server.address().port}`
@@ -51,7 +60,7 @@ const browser = await chromium.launch({
   executablePath: chromiumPath(),
   args: ['--headless', '--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, path, colorScheme = 'light', width = 1280, height = 800, before, wait = 2500 } of PICTURES) {
+for (const { name, path, colorScheme = 'light', width = 1280, height = 800, before, after, wait = 2500 } of PICTURES) {
   const page = await browser.newPage({
     viewport: { width, height },
     colorScheme,
@@ -65,6 +74,7 @@ for (const { name, path, colorScheme = 'light', width = 1280, height = 800, befo
   await page.goto(base + path)
   await page.waitForTimeout(wait)
   await page.locator('.el-skeleton').first().waitFor({ state: 'detached' })
+  if (after) await after(page)
   await page.getByText('Laying it out').waitFor({ state: 'detached' })
   await page.evaluate('document.fonts.ready')
   await page.screenshot({ path: `${FOLDER}${name}.png` })

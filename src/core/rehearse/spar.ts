@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random'
 import { askedKey, type Asked } from '../club/rehearsed'
 import { actionName, cueId, isProbe, positionId, reactionId } from '../game/describe'
 import { NONE, OUTCOME, TERMINAL, TERMINALS } from '../game/game'
+import { MAX_SHARPNESS } from '../game/scenario'
 import { seedOf } from '../seed'
 import { Exchange } from '../simulate/playOut'
 import type { Solution } from '../solve/solution'
@@ -169,9 +170,9 @@ export function costliest(choices: readonly Choice[], n: number): Choice[] {
   return costly.filter(isFirst).slice(0, n)
 }
 
-/** How sharp the partner is the next time, 0 to 1, after one who was so sharp and choices that cost so much in all. */
+/** How sharp the next partner is, 0 to 0.9, after one who was so sharp and choices that cost so much in all. */
 export function nextSharpness(sharpness: number, cost: number): number {
   const step = cost < WELL ? STEP : cost > BADLY ? -STEP : 0
-  return Math.round(10 * Math.min(1, Math.max(0, sharpness + step))) / 10
+  return Math.round(10 * Math.min(MAX_SHARPNESS, Math.max(0, sharpness + step))) / 10
 }
 const [WELL, BADLY, STEP] = [0.03, 0.15, 0.1]

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { MAX_SHARPNESS } from '../../../core/game/scenario'
 import { SHOT_CLOCKS } from './sparring'
 import { t } from '../../../words/rehearse'
 
@@ -25,7 +26,12 @@ const percent = computed({
     <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
       <label>
         <span class="label">{{ t('rehearse.howSharp', { percent }) }}</span>
-        <el-slider v-model="percent" :step="10" :max="100" :aria-label="t('rehearse.howSharp', { percent })" />
+        <el-slider
+          v-model="percent"
+          :step="10"
+          :max="100 * MAX_SHARPNESS"
+          :aria-label="t('rehearse.howSharp', { percent })"
+        />
         <span class="small muted">{{ t('rehearse.sharpnessGrows') }}</span>
       </label>
       <div>

@@ -21,6 +21,8 @@ const said = computed(() => turn.value && sayCard(props.chart, turn.value.asked)
 const position = computed(() => lookUp(props.chart.positions, turn.value?.asked.position))
 const last = computed(() => {
   const choice = kept.value?.choices.at(-1)
+  // What they do to it is asked about right below.
+  if (choice?.came.of === 'reaction') return ''
   return choice ? `${sayDone(props.chart, choice.chosen)}. ${sayCame(props.chart, choice.came)}` : ''
 })
 watch(

@@ -2,6 +2,7 @@
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { askedKey } from '../../../core/club/rehearsed'
+import { MAX_SHARPNESS } from '../../../core/game/scenario'
 import { costliest, nextSharpness } from '../../../core/rehearse/spar'
 import { present } from '../../../core/sure'
 import SparOver from './SparOver.vue'
@@ -25,7 +26,7 @@ const { bout, spar, choose, chart } = useSparring()
 const BECOME_CARDS = 2
 const asked = computed(() => Number(route.query.seed) || 0)
 const sharp = Number(route.query.sharp)
-if (asked.value && sharp >= 0 && sharp <= 1) sharpness.value = sharp
+if (asked.value && sharp >= 0 && sharp <= MAX_SHARPNESS) sharpness.value = sharp
 /** The same partner is as sharp as before, and so is one that a link names. */
 const begin = (seed: number, sharp = sharpness.value) => (bout.value = { seed, sharpness: sharp, chosen: [] })
 
