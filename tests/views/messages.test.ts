@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import ts from 'typescript'
 import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
+import charts from '../../src/words/charts.json' with { type: 'json' }
 import holds from '../../src/words/holds.json' with { type: 'json' }
 import learn from '../../src/words/learn.json' with { type: 'json' }
 import inspector from '../../src/words/inspector.json' with { type: 'json' }
@@ -16,7 +17,7 @@ import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
 import { t as inspectorWords } from '../../src/words/inspector'
 
-const en = { ...english, holds, inspector, learn, match, rehearse, rules, runs, score, shelf, slope, train }
+const en = { ...english, charts, holds, inspector, learn, match, rehearse, rules, runs, score, shelf, slope, train }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>

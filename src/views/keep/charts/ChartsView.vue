@@ -11,7 +11,7 @@ import GroupField from './GroupField.vue'
 import FileButton from '../../../components/FileButton.vue'
 import { importFile } from '../../parts/files/importing'
 import { downloadChart } from '../../parts/files/importing'
-import { t } from '../../../words'
+import { t } from '../../../words/charts'
 
 const charts = useCharts()
 const router = useRouter()

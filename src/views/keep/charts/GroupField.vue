@@ -8,7 +8,7 @@ import { setSetting } from '../../../core/chart/edits/fields'
 import { setGroup } from '../../../core/chart/edits/group'
 import { GROUPS } from '../../../core/chart/rules/ruleSets'
 import { useCharts } from '../../../stores/charts'
-import { t } from '../../../words'
+import { t } from '../../../words/charts'
 
 /** Who trains with the open chart. Minors and beginners are kept from dangerous finishes until a coach says why not. */
 const charts = useCharts()

@@ -2,7 +2,7 @@
 import { onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import { openDemo } from '../../parts/files/demo'
-import { t } from '../../../words'
+import { t } from '../../../words/charts'
 
 const router = useRouter()
 onMounted(async () => {

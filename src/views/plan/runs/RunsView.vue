@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFigures } from '../../../stores/figures'
 import OfTheExchange from '../../parts/figures/OfTheExchange.vue'
 import BeatenPanel from './BeatenPanel.vue'
 import ChainSaid from './ChainSaid.vue'
 import CurvesPanel from './CurvesPanel.vue'
-import MatchPanel from './MatchPanel.vue'
 import RoundSheets from './RoundSheets.vue'
 import RunsTabs from './RunsTabs.vue'
 import SideBySide from './SideBySide.vue'
-import WhatIf from './WhatIf.vue'
 import { t } from '../../../words/runs'
+
+/** What is seldom asked is fetched when it is. */
+const MatchPanel = defineAsyncComponent(() => import('./MatchPanel.vue'))
+const WhatIf = defineAsyncComponent(() => import('./WhatIf.vue'))
 
 /** The questions that a coach asks of the plan: the chain from here to a finish, said; how they would beat it. */
 const figures = useFigures()
