@@ -88,7 +88,7 @@ const routes: RouteRecordRaw[] = [
   { path: '/rules', meta: ofChart('common.rules'), component: () => import('../views/keep/rules/RulesView.vue') },
   {
     path: '/settings',
-    meta: about('settings.settings'),
+    meta: about('frame.settings'),
     component: () => import('../views/keep/settings/SettingsView.vue'),
   },
   { path: '/charts', meta: about('common.charts'), component: () => import('../views/keep/charts/ChartsView.vue') },

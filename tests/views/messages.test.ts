@@ -11,13 +11,29 @@ import rehearse from '../../src/words/rehearse.json' with { type: 'json' }
 import rules from '../../src/words/rules.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
 import score from '../../src/words/score.json' with { type: 'json' }
+import settings from '../../src/words/settings.json' with { type: 'json' }
 import shelf from '../../src/words/shelf.json' with { type: 'json' }
 import slope from '../../src/words/slope.json' with { type: 'json' }
 import train from '../../src/words/train.json' with { type: 'json' }
 import { t } from '../../src/words'
 import { t as inspectorWords } from '../../src/words/inspector'
 
-const en = { ...english, charts, holds, inspector, learn, match, rehearse, rules, runs, score, shelf, slope, train }
+const en = {
+  ...english,
+  charts,
+  holds,
+  inspector,
+  learn,
+  match,
+  rehearse,
+  rules,
+  runs,
+  score,
+  settings,
+  shelf,
+  slope,
+  train,
+}
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
 const sources = LAYERS.flatMap((layer) =>

@@ -61,7 +61,7 @@ export const GROUPS: { name: string; places: Place[] }[] = [
       { to: '/shelf', name: t('frame.shelf'), icon: Collection, inBar: true },
       { to: '/rules', name: t('common.rules'), icon: Stamp },
       { to: '/charts', name: t('common.charts'), icon: Folder },
-      { to: '/settings', name: t('settings.settings'), icon: Setting },
+      { to: '/settings', name: t('frame.settings'), icon: Setting },
     ],
   },
 ]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CircleCheck, WarningFilled } from '@element-plus/icons-vue'
-import { t } from '../../../words'
+import { t } from '../../../words/settings'
 
 /** What this browser lets Ataque do over this connection: some of it only where the address is safe (https). */
 const HAS = [

@@ -7,7 +7,8 @@ import { WORD_PAIRS } from '../../../core/sides/vocabulary'
 import { entriesOf } from '../../../core/typed'
 import { useCharts } from '../../../stores/charts'
 import { useSettings } from '../../../stores/settings'
-import { language, LANGUAGES, speak, t } from '../../../words'
+import { language, LANGUAGES, speak } from '../../../words'
+import { t } from '../../../words/settings'
 import { THEME_KEY } from '../../../stores/theme'
 import SideWords from '../../parts/body/SideWords.vue'
 import ConnectionLacks from './ConnectionLacks.vue'
@@ -41,7 +42,7 @@ const languages = entriesOf(LANGUAGES).map(([value, label]) => ({ value, label }
 
 <template>
   <div class="settings">
-    <h1>{{ t('settings.settings') }}</h1>
+    <h1>{{ t('frame.settings') }}</h1>
     <section class="panel" :aria-label="t('settings.theScreen')">
       <h2>{{ t('settings.theScreen') }}</h2>
       <div class="field-row">
