@@ -1,6 +1,6 @@
 import type { Chart } from '../../core/chart/chart'
 import { alsoSaid } from '../../core/sides/vocabulary'
-import { t, type WordKey } from '../../words'
+import { t, type FindingKey } from '../../words/finding'
 import { PLACES } from './places'
 
 /** An entry of the palette: a place to go to, or an action. */
@@ -18,7 +18,7 @@ export interface Command {
 export type Action = 'undo' | 'redo' | 'shortcuts' | 'dark' | 'print' | 'export' | 'how sure'
 
 /** Further names under which an entry is found, one message with commas. */
-const also = (key: WordKey) => t(key).split(', ')
+const also = (key: FindingKey) => t(key).split(', ')
 
 /** The entry with the side words of other schools as further names, so that "weak side" finds "under side". */
 function alsoFound(command: Command): Command {
@@ -27,16 +27,16 @@ function alsoFound(command: Command): Command {
 }
 
 /** A place of the palette by its path: its name, what else it is called, and whether it is a screen or part of one. */
-function place(path: string, name: string, called?: WordKey, where = t('frame.screen')): Command {
+function place(path: string, name: string, called?: FindingKey, where = t('frame.screen')): Command {
   return { key: path, name, ...(called && { aliases: also(called) }), where, go: { path } }
 }
 
-function action(does: Action, name: WordKey, called: WordKey): Command {
+function action(does: Action, name: FindingKey, called: FindingKey): Command {
   return { key: does, name: t(name), aliases: also(called), where: t('frame.action'), does }
 }
 
 /** What else screens are called. */
-const FOUND_AS: Partial<Record<string, WordKey>> = {
+const FOUND_AS: Partial<Record<string, FindingKey>> = {
   '/slope': 'finding.slope',
   '/runs': 'finding.runs',
   '/holds': 'finding.holds',
