@@ -168,8 +168,8 @@ describe('the palette', () => {
     expect(commands.some(({ name }) => name === 'Undo: Rename')).toBe(true)
     expect(commands.some(({ does }) => does === 'redo')).toBe(false)
     expect(commandsFor(null, {}).map(({ key }) => key)).toEqual([
-      ...['/desk', '/slope', '/worksheet', '/runs', '/holds', '/sessions', '/mat', '/walk', '/people'],
-      ...['/trends', '/shelf', '/rules', '/charts', '/settings', '/score'],
+      ...['/desk', '/slope', '/worksheet', '/runs', '/holds', '/sessions', '/mat', '/walk', '/rehearse'],
+      ...['/people', '/trends', '/shelf', '/rules', '/charts', '/settings', '/score'],
       ...[
         '/runs',
         '/runs/side-by-side',

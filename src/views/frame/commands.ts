@@ -38,6 +38,7 @@ function action(does: Action, name: FindingKey, called: FindingKey): Command {
 /** What else screens are called. */
 const FOUND_AS: Partial<Record<string, FindingKey>> = {
   '/slope': 'finding.slope',
+  '/rehearse': 'finding.rehearse',
   '/runs': 'finding.runs',
   '/holds': 'finding.holds',
   '/shelf': 'finding.shelf',
