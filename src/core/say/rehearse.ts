@@ -1,4 +1,5 @@
 import type { Chart } from '../chart/chart'
+import { ALWAYS } from '../chart/hazard'
 import { lookUp } from '../chart/lookUp'
 import type { Asked } from '../club/rehearsed'
 import type { Card } from '../rehearse/cards'
@@ -51,6 +52,6 @@ export function sayChoice(chart: Chart, { chair }: Asked, id: string): string {
 /** What stands behind a card: what the move needs, what may not be let go, the usual mistake and the caution. */
 export function sayBehind(chart: Chart, { asked, answer, then }: Pick<Card, 'asked' | 'answer' | 'then'>): string[] {
   const move = lookUp(chart.moves, asked.chair === 'theirs' ? then : answer)
-  if (asked.chair !== 'theirs') return move ? watchOf(move) : []
+  if (asked.chair !== 'theirs') return move ? [...watchOf(move), ...(move.to === 'finish' ? [ALWAYS] : [])] : []
   return [move ? `Our answer: ${tellMove(move.name)}.` : 'We have no answer to it yet.']
 }

@@ -114,7 +114,11 @@ describe('a card in words', () => {
       return asked.chair === undefined && move?.hazard?.tap
     })
     expect(dangers.length).toBeGreaterThan(5)
-    for (const card of dangers) expect(sayBehind(chart, card).at(-1)).toMatch(/^Caution/)
+    for (const card of dangers) {
+      const lines = sayBehind(chart, card)
+      expect(lines.some((line) => line.startsWith('Caution'))).toBe(true)
+      expect(lines.at(-1)).toMatch(/^Tap early, apply slowly, release at once/)
+    }
   })
 
   it('names choices, also what is no move', () => {

@@ -122,6 +122,17 @@ describe('what was rehearsed, in the club', () => {
     expect(club.rehearsed![0]!.us).toBeUndefined()
   })
 
+  it('is not kept of a minor before a guardian has agreed', () => {
+    const club = emptyClub('club', 'Club')
+    const [ada] = addPeople(club, ['A. D.'], { ageBand: '10-13' })
+    const keep = () =>
+      keepRehearsed(club, { at: START, us: ada!, chart: 'tern-street', position: 'mount', known: 'good' })
+    expect(keep).toThrow('nothing is kept of a minor')
+    club.people[0]!.guardianAgrees = true
+    keep()
+    expect(club.rehearsed).toHaveLength(1)
+  })
+
   it.each([
     [{ known: 'perhaps' }, 'known'],
     [{ at: -1 }, 'at'],

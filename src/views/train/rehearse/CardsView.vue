@@ -17,13 +17,15 @@ import { t } from '../../../words/rehearse'
 /** A sitting of ten questions: what is seen or what they do, and what we do then. */
 const charts = useCharts()
 const { who, chair, isPicked, hasBothSides } = useHow()
-const { people, cards, facts, standing, keep, isKept } = useDeck(
+const { people, cards, facts, standing, keep, unkeptBecause } = useDeck(
   () => who.value,
   () => chair.value,
 )
 /** What is asked in this sitting, what is missed once more at its end; and how each went. */
 const queue = ref<Card[]>([])
 const at = ref(0)
+/** When the sitting began: the sides of a card stay while it is answered. */
+const began = ref(0)
 /** So many are asked, what is asked once more not counted. */
 const sitting = ref(0)
 const went = ref<{ card: Card; known: Known }[]>([])
@@ -31,12 +33,13 @@ const card = computed(() => queue.value[at.value])
 const other = computed(() => mirrorChart(present(charts.chart)))
 /** Sides change from card to card, by chance that is the card's own. */
 const shown = computed(() => {
-  const turned = hasBothSides.value && seedOf(`${card.value?.key} ${facts.value.length}`) < 0.5
+  const turned = hasBothSides.value && seedOf(`${card.value?.key} ${began.value}`) < 0.5
   return turned ? other.value : present(charts.chart)
 })
 
 function begin() {
-  queue.value = sittingOf(cards.value ?? [], facts.value, Date.now())
+  began.value = Date.now()
+  queue.value = sittingOf(cards.value ?? [], facts.value, began.value)
   sitting.value = queue.value.length
   went.value = []
   at.value = 0
@@ -73,7 +76,7 @@ function answered(known: Known) {
     v-model:sides="hasBothSides"
     :people="people"
     :standing="standing"
-    :is-kept="isKept"
+    :unkept-because="unkeptBecause"
     @begin="begin"
   />
 </template>

@@ -8,7 +8,7 @@ import StandingLine from './StandingLine.vue'
 import { t } from '../../../words/rehearse'
 
 /** Before a sitting: how the deck stands, who rehearses, and how. */
-const props = defineProps<{ people: readonly ClubPerson[]; standing: Standing | null; isKept: boolean }>()
+const props = defineProps<{ people: readonly ClubPerson[]; standing: Standing | null; unkeptBecause: string }>()
 const emit = defineEmits<{ begin: [] }>()
 const who = defineModel<string>('who', { required: true })
 const chair = defineModel<Chair>('chair', { required: true })
@@ -55,7 +55,7 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
       <el-checkbox v-model="hasBothSides">{{ t('rehearse.bothSides') }}</el-checkbox>
       <el-button v-if="waiting" type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
       <p v-else-if="standing && !standing.known" class="muted">{{ t('rehearse.noQuestions') }}</p>
-      <p v-if="!isKept" class="small muted">{{ t('rehearse.keptOnlyHere') }}</p>
+      <p v-if="unkeptBecause" class="small muted">{{ unkeptBecause }}</p>
     </form>
   </div>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import WorkingOn from '../../../components/WorkingOn.vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import type { Script } from '../../../core/questions/script'
 import { stretchesOf, wordsOf } from '../../../core/say/hidden'
@@ -20,7 +19,7 @@ watch(
   () => figures.figures,
   async (found) => {
     const start = figures.scenario?.start
-    script.value = (found && start && (await figures.script(start, LENGTH))) || null
+    if (found && start) script.value = (await figures.script(start, LENGTH)) || null
   },
   { immediate: true },
 )
@@ -74,7 +73,7 @@ onScopeDispose(stop)
   <section class="back" :aria-label="t('rehearse.sayItBack')">
     <h1>{{ t('rehearse.sayItBack') }}</h1>
     <p>{{ t('rehearse.whatSayingBackIs', { start }) }}</p>
-    <WorkingOn v-if="!script" :progress="0" />
+    <p v-if="!told.length" class="muted">{{ t('rehearse.noQuestions') }}</p>
     <template v-else>
       <div class="tools">
         <label>

@@ -5,7 +5,7 @@ import { SHOT_CLOCKS } from './sparring'
 import { t } from '../../../words/rehearse'
 
 /** Before an exchange: how sharp the partner is, and how long one may think. */
-defineProps<{ seed: number }>()
+defineProps<{ seed: number; isEmpty: boolean }>()
 const emit = defineEmits<{ begin: [] }>()
 const sharpness = defineModel<number>('sharpness', { required: true })
 const clock = defineModel<number>('clock', { required: true })
@@ -39,7 +39,8 @@ const percent = computed({
         <el-segmented v-model="clock" :options="clocks" :aria-label="t('rehearse.toChoose')" />
       </div>
       <p v-if="seed">{{ t('rehearse.sameAgain', { seed }) }}</p>
-      <el-button type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
+      <p v-if="isEmpty" class="muted">{{ t('rehearse.noQuestions') }}</p>
+      <el-button v-else type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
     </form>
   </div>
 </template>

@@ -5,6 +5,7 @@ import { lookUp } from '../../../core/chart/lookUp'
 import { keepRehearsed } from '../../../core/club/edits/rehearsed'
 import { limitsOf } from '../../../core/club/limits'
 import { mayAllDo } from '../../../core/club/protect'
+import { mayBeLogged } from '../../../core/club/person'
 import type { Rehearsed } from '../../../core/club/rehearsed'
 import { cardsOf, type Card } from '../../../core/rehearse/cards'
 import { factsOf } from '../../../core/rehearse/recall'
@@ -12,6 +13,7 @@ import { standingOf } from '../../../core/rehearse/schedule'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { useFigures } from '../../../stores/figures'
+import { t } from '../../../words/rehearse'
 
 export const CHAIRS = ['ours', 'theirs', 'both'] as const
 export type Chair = (typeof CHAIRS)[number]
@@ -24,7 +26,7 @@ export const useHow = () => ({
   hasBothSides: useStorage('ataque-rehearses-sides', true),
 })
 
-/** Where there is no club, what was rehearsed is known until the page is left. */
+/** What is not kept is known until the page is left. */
 const unkept = ref<Rehearsed[]>([])
 
 /** The questions of the open chart for who rehearses, how they stand, and the log of them. */
@@ -42,17 +44,25 @@ export function useDeck(who: () => string, chair: () => Chair) {
     if (!charts.chart || !figures.figures) return null
     return cardsOf(charts.chart, figures.figures, may.value).filter(({ asked }) => isOf(chair(), asked))
   })
-  const facts = computed(() => factsOf(clubs.club?.rehearsed ?? unkept.value, person.value?.id, charts.chart?.id ?? ''))
+  const facts = computed(() =>
+    factsOf([...(clubs.club?.rehearsed ?? []), ...unkept.value], person.value?.id, charts.chart?.id ?? ''),
+  )
   const standing = computed(() => cards.value && standingOf(cards.value, facts.value, now.value))
+
+  /** Why nothing of this is kept; '' where it is. */
+  const unkeptBecause = computed(() => {
+    if (person.value && !mayBeLogged(person.value)) return t('rehearse.notKeptOfMinors')
+    return clubs.isReady && !clubs.club ? t('rehearse.keptOnlyHere') : ''
+  })
 
   /** Keeps what was rehearsed; `label`: as it can be undone. */
   function keep(chart: Chart, { asked }: Card, known: Rehearsed['known'], label: string, from?: 'spar') {
     const us = person.value ? { us: person.value.id } : {}
     const fact = { at: Date.now(), ...us, chart: chart.id, ...asked, known, ...(from ? { in: from } : {}) }
-    if (clubs.club) clubs.edit(label, (draft) => keepRehearsed(draft, fact))
+    if (clubs.club && !unkeptBecause.value) clubs.edit(label, (draft) => keepRehearsed(draft, fact))
     else unkept.value.push({ id: `k${unkept.value.length + 1}`, ...fact })
   }
-  return { people, person, cards, facts, standing, keep, isKept: computed(() => clubs.club !== null) }
+  return { people, may, cards, facts, standing, keep, unkeptBecause }
 }
 
 const isOf = (chair: Chair, asked: Card['asked']) => chair === 'both' || (asked.chair ?? 'ours') === chair

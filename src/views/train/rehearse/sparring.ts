@@ -1,6 +1,8 @@
 import { useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { exchangeOf } from '../../../core/game/scenario'
+import { computed, shallowRef } from 'vue'
+import type { Chart } from '../../../core/chart/chart'
+import type { Move } from '../../../core/chart/move'
+import { exchangeOf, type Scenario } from '../../../core/game/scenario'
 import { useAsking } from '../../../stores/asking'
 import { useCharts } from '../../../stores/charts'
 import { played } from '../../../stores/estimates'
@@ -20,6 +22,9 @@ export interface Bout {
   seed: number
   sharpness: number
   chosen: number[]
+  /** As they were when it began: what was chosen means nothing in others. */
+  chart: Chart
+  scenario: Scenario
 }
 
 /** A seed that can be read out and typed. */
@@ -29,20 +34,26 @@ export const newSeed = () => 1 + Math.floor(Math.random() * 9999)
 export function useSparring() {
   const charts = useCharts()
   const figures = useFigures()
-  const bout = ref<Bout | null>(null)
-  const chart = computed(() => (charts.chart ? played.value(charts.chart) : null))
+  const bout = shallowRef<Bout | null>(null)
   const { found } = useAsking(() => {
-    if (!bout.value || !chart.value || !figures.scenario) return null
-    const { seed, sharpness, chosen } = bout.value
-    const scenario = { ...exchangeOf(figures.scenario), sharpness }
-    // Where the scenario has no clock the exchange has four minutes: somebody waits for its end.
-    const clocked = { ...scenario, seconds: scenario.seconds ?? 240 }
-    return { question: { of: 'spar' as const, scenario: clocked, seed, chosen: [...chosen] }, chart: chart.value }
+    if (!bout.value) return null
+    const { chart, scenario, seed, chosen } = bout.value
+    return { question: { of: 'spar' as const, scenario, seed, chosen: [...chosen] }, chart }
   })
   /** What is known of the newest choice; null while it is asked. */
   const spar = computed(() => (found.value?.choices.length === bout.value?.chosen.length ? found.value : null))
+  /** Begins an exchange of the plan that is open, without the moves that who spars may not do. */
+  function begin(seed: number, sharpness: number, may: (move: Move) => boolean) {
+    if (!charts.chart || !figures.scenario) return
+    const chart = played.value(charts.chart)
+    const { aside, seconds, ...scenario } = exchangeOf(figures.scenario)
+    const barred = chart.moves.filter((move) => !may(move)).map(({ id }) => id)
+    // Where the scenario has no clock the exchange has four minutes: somebody waits for its end.
+    const limits = { aside: [...aside, ...barred], seconds: seconds ?? 240, sharpness }
+    bout.value = { seed, sharpness, chosen: [], chart, scenario: { ...scenario, ...limits } }
+  }
   const choose = (action: number) => {
     if (bout.value && spar.value) bout.value = { ...bout.value, chosen: [...bout.value.chosen, action] }
   }
-  return { bout, spar, choose, chart }
+  return { bout, spar, choose, begin }
 }
