@@ -52,6 +52,7 @@ export function sayChoice(chart: Chart, { chair }: Asked, id: string): string {
 /** What stands behind a card: what the move needs, what may not be let go, the usual mistake and the caution. */
 export function sayBehind(chart: Chart, { asked, answer, then }: Pick<Card, 'asked' | 'answer' | 'then'>): string[] {
   const move = lookUp(chart.moves, asked.chair === 'theirs' ? then : answer)
-  if (asked.chair !== 'theirs') return move ? [...watchOf(move), ...(move.to === 'finish' ? [ALWAYS] : [])] : []
+  if (asked.chair !== 'theirs')
+    return move ? [...watchOf(move), ...(move.hazard || move.to === 'finish' ? [ALWAYS] : [])] : []
   return [move ? `Our answer: ${tellMove(move.name)}.` : 'We have no answer to it yet.']
 }
