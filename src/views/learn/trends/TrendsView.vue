@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, type Component } from 'vue'
-import { useRoute } from 'vue-router'
+import { defineAsyncComponent, type Component } from 'vue'
 import TabLinks from '../../../components/TabLinks.vue'
 import ClubScreen from '../../parts/club/ClubScreen.vue'
 import OfTheExchange from '../../parts/figures/OfTheExchange.vue'
+import { useShown } from '../../parts/layout/asked'
 import PrintButton from '../../parts/print/PrintButton.vue'
 import { t } from '../../../words/learn'
 
@@ -24,8 +24,7 @@ const TABS = [
   { key: 'true', to: '/trends/true', name: t('learn.didItComeTrue') },
   { key: 'two', to: '/trends/two', name: t('learn.betterOfTwo') },
 ]
-const route = useRoute()
-const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'lands'))
+const at = useShown(VIEWS, 'lands')
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, type Component } from 'vue'
-import { useRoute } from 'vue-router'
+import { defineAsyncComponent, type Component } from 'vue'
 import TabLinks from '../../../components/TabLinks.vue'
+import { useShown } from '../../parts/layout/asked'
 import CardsView from './CardsView.vue'
 import { t as ofFrame } from '../../../words'
 import { t } from '../../../words/rehearse'
@@ -17,8 +17,7 @@ const TABS = [
   { key: 'spar', to: '/rehearse/spar', name: t('rehearse.spar') },
   { key: 'say', to: '/rehearse/say', name: t('rehearse.sayItBack') },
 ]
-const route = useRoute()
-const at = computed(() => (String(route.params.what) in VIEWS ? String(route.params.what) : 'cards'))
+const at = useShown(VIEWS, 'cards')
 </script>
 
 <template>

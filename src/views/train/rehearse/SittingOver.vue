@@ -51,21 +51,10 @@ const hasMore = computed(() => (props.standing ? props.standing.due + props.stan
   </section>
 </template>
 
+<style scoped src="./over.css"></style>
 <style scoped>
-.over,
-footer {
-  display: grid;
-  gap: var(--space-12);
-}
-
 li {
   padding: var(--space-8) 0;
   border-top: 1px dotted var(--strong-line);
-}
-
-.press {
-  min-height: 52px;
-  margin: 0;
-  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 </style>

@@ -78,13 +78,8 @@ const link = computed(() => ({
 </template>
 
 <style scoped src="../../../components/figureTable.css"></style>
+<style scoped src="./over.css"></style>
 <style scoped>
-.over,
-footer {
-  display: grid;
-  gap: var(--space-12);
-}
-
 th,
 td {
   text-align: left;
@@ -118,11 +113,5 @@ td {
 
 .cost {
   color: var(--leak);
-}
-
-.press {
-  min-height: 52px;
-  margin: 0;
-  font: var(--weight-strong) var(--type-lead) / 1.2 var(--label);
 }
 </style>
