@@ -16,7 +16,10 @@ test('ten answers are rehearsed with the keys, are kept for who it was, and come
   for (let n = 1; n <= 10; n++) {
     await expect(card).toHaveAccessibleName(`${n} of 10`)
     await expect(card.getByRole('heading')).toHaveText(/^(We|What)/)
+    const picture = card.locator('svg').first()
+    const drawn = await picture.innerHTML()
     await page.keyboard.press(String(1 + (n % 2)))
+    expect(await picture.innerHTML()).toBe(drawn)
     const said = await card.getByRole('status').innerText()
     expect(said).toMatch(/^(Right: |No. The plan: )/)
     if (said.startsWith('No')) missed.push(said)
@@ -160,4 +163,41 @@ test('the chain is said back: its words vanish one by one, come back when presse
   await back.getByRole('button', { name: 'Read it, and wait for me' }).click()
   await expect.poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said[0])).toBe(text)
   await expect(back.getByRole('button', { name: 'Read it, and wait for me' })).toBeVisible()
+})
+
+test('a child is asked and offered nothing that is not for children', async ({ page }) => {
+  await openDemo(page)
+  await openDemoClub(page)
+  await page.goto('/#/people?person=jv&part=sheet')
+  await choose(page, page.getByRole('combobox', { name: 'Age' }), 'Under 10')
+  await page.goto('/#/rehearse')
+  const fresh = page.getByTestId('standing').getByRole('definition').nth(1)
+  await expect(fresh).toHaveText(/\d/)
+  const all = Number(await fresh.innerText())
+  await choose(page, page.getByRole('combobox', { name: 'Who rehearses' }), 'J. V.')
+  await expect.poll(async () => Number(await fresh.innerText())).toBeLessThan(all)
+  // The same partner offers an adult what he does not offer a child.
+  await page.goto('/#/rehearse/spar?seed=3')
+  await page.getByText('no limit', { exact: true }).click()
+  const dangerous = async (who: string) => {
+    await choose(page, page.getByRole('combobox', { name: 'Who rehearses' }), who)
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const choices = page.getByRole('list', { name: 'What it could be' }).getByRole('button')
+    const over = page.getByRole('button', { name: 'The same partner again' })
+    const offered = new Set<string>()
+    for (let i = 0; i < 20; i++) {
+      await expect(choices.first().or(over)).toBeVisible()
+      if (await over.isVisible()) break
+      for (const text of await choices.allInnerTexts()) offered.add(text)
+      const before = await page.getByRole('main').innerText()
+      await choices.last().click()
+      await expect.poll(() => page.getByRole('main').innerText()).not.toBe(before)
+    }
+    expect(offered.size).toBeGreaterThan(3)
+    await page.goto('/#/rehearse')
+    await page.goto('/#/rehearse/spar?seed=3')
+    return [...offered].filter((text) => /choke|guillotine|armbar|kimura|americana/i.test(text)).length
+  }
+  expect(await dangerous('Nobody named')).toBeGreaterThan(0)
+  expect(await dangerous('J. V.')).toBe(0)
 })

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import PickList from '../../../components/PickList.vue'
 import type { ClubPerson } from '../../../core/club/person'
 import type { Standing } from '../../../core/rehearse/schedule'
 import { CHAIRS, type Chair } from './deck'
 import StandingLine from './StandingLine.vue'
+import WhoRehearses from './WhoRehearses.vue'
 import { t } from '../../../words/rehearse'
 
 /** Before a sitting: how the deck stands, who rehearses, and how. */
@@ -15,12 +15,6 @@ const chair = defineModel<Chair>('chair', { required: true })
 const isPicked = defineModel<boolean>('picked', { required: true })
 const hasBothSides = defineModel<boolean>('sides', { required: true })
 
-const names = computed(() => [
-  { value: '', label: t('rehearse.nobody') },
-  ...props.people.map(({ id, name }) => ({ value: id, label: name })),
-])
-/** Whom the club no longer has is nobody. */
-const chosen = computed(() => (props.people.some(({ id }) => id === who.value) ? who.value : ''))
 const CHAIR_NAMES: Record<Chair, string> = {
   ours: t('rehearse.ourChair'),
   theirs: t('rehearse.theirChair'),
@@ -40,10 +34,7 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
     <p>{{ t('rehearse.whatItIs') }}</p>
     <StandingLine v-if="standing" :standing="standing" />
     <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
-      <label v-if="people.length">
-        <span class="label">{{ t('rehearse.who') }}</span>
-        <PickList :value="chosen" :options="names" @change="(id: string) => (who = id)" />
-      </label>
+      <WhoRehearses v-model="who" :people="people" :unkept-because="unkeptBecause" />
       <div>
         <span class="label">{{ t('rehearse.how') }}</span>
         <el-segmented v-model="isPicked" :options="ways" :aria-label="t('rehearse.how')" />
@@ -55,7 +46,6 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
       <el-checkbox v-model="hasBothSides">{{ t('rehearse.bothSides') }}</el-checkbox>
       <el-button v-if="waiting" type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
       <p v-else-if="standing && !standing.known" class="muted">{{ t('rehearse.noQuestions') }}</p>
-      <p v-if="unkeptBecause" class="small muted">{{ unkeptBecause }}</p>
     </form>
   </div>
 </template>

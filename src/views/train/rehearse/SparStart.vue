@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { MAX_SHARPNESS } from '../../../core/game/scenario'
+import type { ClubPerson } from '../../../core/club/person'
+import WhoRehearses from './WhoRehearses.vue'
 import { SHOT_CLOCKS } from './sparring'
 import { t } from '../../../words/rehearse'
 
 /** Before an exchange: how sharp the partner is, and how long one may think. */
-defineProps<{ seed: number; isEmpty: boolean }>()
+defineProps<{ seed: number; isEmpty: boolean; people: readonly ClubPerson[]; unkeptBecause: string }>()
+const who = defineModel<string>('who', { required: true })
 const emit = defineEmits<{ begin: [] }>()
 const sharpness = defineModel<number>('sharpness', { required: true })
 const clock = defineModel<number>('clock', { required: true })
@@ -24,6 +27,7 @@ const percent = computed({
     <h1>{{ t('rehearse.sparWithThePlan') }}</h1>
     <p>{{ t('rehearse.whatSparringIs') }}</p>
     <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
+      <WhoRehearses v-model="who" :people="people" :unkept-because="unkeptBecause" />
       <label>
         <span class="label">{{ t('rehearse.howSharp', { percent }) }}</span>
         <el-slider

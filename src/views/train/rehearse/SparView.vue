@@ -18,7 +18,7 @@ const route = useRoute()
 const figures = useFigures()
 const { who } = useHow()
 const { sharpness, shotClock } = useSparringHow()
-const { cards, keep, may } = useDeck(
+const { people, cards, keep, may, unkeptBecause } = useDeck(
   () => who.value,
   () => 'ours',
 )
@@ -59,8 +59,11 @@ watch(
     v-if="!bout"
     v-model:sharpness="sharpness"
     v-model:clock="shotClock"
+    v-model:who="who"
     :seed="asked"
     :is-empty="!figures.figures"
+    :people="people"
+    :unkept-because="unkeptBecause"
     @begin="begin(asked || newSeed(), sharpness, may)"
   />
   <SparOver
