@@ -14,6 +14,7 @@ import { idsUsedTwice } from '../document/twice'
 import type { Problem } from '../problem'
 import { Bout } from './bout'
 import { CLUB_FILE } from './clubFile'
+import { Homework } from './homework'
 import { Limits } from './limits'
 import { Live } from './live/liveRecords'
 import { RoundFact, TryFact } from './logRecords'
@@ -47,6 +48,7 @@ export class Club {
   @Optional() @Records(() => Trial) trials?: Trial[]
   /** Answers that people were asked for. */
   @Optional() @Records(() => Rehearsed) rehearsed?: Rehearsed[]
+  @Optional() @Records(() => Homework) homework?: Homework[]
   /** The class that is on now. */
   @Optional() @OneRecord(() => Live) live?: Live
   @Optional() @OneRecord(() => Limits) limits?: Limits
@@ -73,6 +75,7 @@ export const CLUB_KIND: DocumentKind<Club> = {
     bouts: Bout,
     trials: Trial,
     rehearsed: Rehearsed,
+    homework: Homework,
   },
   most: {
     people: 1_000,
@@ -82,6 +85,7 @@ export const CLUB_KIND: DocumentKind<Club> = {
     bouts: 10_000,
     trials: 1_000,
     rehearsed: 100_000,
+    homework: 10_000,
   },
   migrations: [],
   normalisers: [],
@@ -111,6 +115,8 @@ function checkClub(club: Club): Problem[] {
     ...(club.rehearsed ?? []).flatMap(({ us }, i) =>
       unknown(known, us === undefined ? [] : [us], ['rehearsed', i, 'us'], true),
     ),
+    ...idsUsedTwice(club.homework ?? [], ['homework']),
+    ...(club.homework ?? []).flatMap(({ us }, i) => unknown(known, [us], ['homework', i, 'us'], true)),
     ...(['rounds', 'tries'] as const).flatMap((list) =>
       club[list].flatMap(({ us, them }, i) => [
         ...unknown(known, us === undefined ? [] : [us], [list, i, 'us'], true),

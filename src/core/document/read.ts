@@ -125,6 +125,7 @@ export function checkEdit<D extends AnyDocument>(kind: DocumentKind<D>, after: D
 function named(problem: Problem, data: object): Problem {
   const [list, index] = problem.path
   const records = fieldsOf(data)[String(list)]
+  if (isRecord(records)) return { ...named({ ...problem, path: problem.path.slice(1) }, records), path: problem.path }
   if (typeof index !== 'number' || !Array.isArray(records)) return problem
   const record: unknown = records[index]
   const { id, reaction, move } = isRecord(record) ? record : {}

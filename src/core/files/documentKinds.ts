@@ -3,6 +3,8 @@ import type { Chart } from '../chart/chart'
 import { CLUB_KIND, type Club } from '../club/clubKind'
 import type { AnyDocument, DocumentKind } from '../document/kind'
 import { parsingJob } from '../document/read'
+import { ANSWERS_KIND, type Answers } from '../rehearse/answersKind'
+import { PACK_KIND, type Pack } from '../rehearse/packKind'
 import type { Job } from '../job'
 import type { Result } from '../problem'
 import { SHELF_KIND, type OwnShelf } from '../shelf/shelfKind'
@@ -12,11 +14,13 @@ export interface Documents {
   chart: Chart
   shelf: OwnShelf
   club: Club
+  pack: Pack
+  answers: Answers
 }
 export type KindName = keyof Documents
 
 const KINDS: { [N in KindName]: DocumentKind<Documents[N]> } = {
-  ...{ chart: CHART_KIND, shelf: SHELF_KIND, club: CLUB_KIND },
+  ...{ chart: CHART_KIND, shelf: SHELF_KIND, club: CLUB_KIND, pack: PACK_KIND, answers: ANSWERS_KIND },
 }
 
 /** The document of a kind in a file's text, or every problem with its place; in steps. */

@@ -1,6 +1,7 @@
 import { CHART_KIND } from '../chart/chartKind'
 import { isRecord } from '../document/fields'
 import { CLUB_FILE } from '../club/clubFile'
+import { ANSWERS_FILE, PACK_FILE } from '../rehearse/packFiles'
 import { SHELF_FILE } from '../shelf/shelfFile'
 
 /*
@@ -12,7 +13,9 @@ import { SHELF_FILE } from '../shelf/shelfFile'
  * The files that are documents. Only what they say that they are: how each is read is its kind's, and is loaded with
  * it.
  */
-const DOCUMENT_FILES: readonly { name: string; format: string }[] = [CHART_KIND, SHELF_FILE, CLUB_FILE]
+const DOCUMENT_FILES: readonly { name: string; format: string }[] = [
+  ...[CHART_KIND, SHELF_FILE, CLUB_FILE, PACK_FILE, ANSWERS_FILE],
+]
 
 /** What can be made from a document, with its file name's ending and its media type. */
 export const OUTPUTS = {

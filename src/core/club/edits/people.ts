@@ -66,6 +66,7 @@ export function removePerson(club: Club, id: string): void {
     if (fact.them === id) delete fact.them
   }
   if (club.rehearsed) club.rehearsed = club.rehearsed.filter(({ us }) => us !== id)
+  if (club.homework) club.homework = club.homework.filter(({ us }) => us !== id)
   if (club.bouts) club.bouts = club.bouts.filter(({ athlete }) => athlete !== id)
   for (const bout of club.bouts ?? []) if (bout.opponent === name) delete bout.opponent
   const { live } = club
