@@ -104,11 +104,12 @@ export const useClubs = defineStore('clubs', () => {
   watch(refused, (edit) => edit && tell(edit.problems.map(problemText).join('; '), 'warning'))
 
   const acting = { steps, undo, redo, saving, unsaved, retry }
-  /** While a screen of the club is shown, Undo and what is kept are about the club. */
-  const onScreen = () => onScopeDispose(showsDocument(acting))
+  /** While a screen of the club is shown, Undo and what is kept are about the club. `shows` returns what ends that. */
+  const shows = () => showsDocument(acting)
+  const onScreen = () => onScopeDispose(shows())
 
   return {
     ...{ club, isReady, trouble, saving, steps, unsaved, entries: list.kept },
-    ...{ ...opening, start, edit, editForGood, undo, redo, retry, exportText, onScreen },
+    ...{ ...opening, start, edit, editForGood, undo, redo, retry, exportText, shows, onScreen },
   }
 })

@@ -81,6 +81,8 @@ export async function choose(page: Page, list: Locator, option: string): Promise
     await page.waitForTimeout(400)
   }
   await page.getByRole('option', { name: option, exact: true }).click()
+  // While it closes, the list lies over what is under it.
+  await expect(page.getByRole('option').first()).toBeHidden()
 }
 
 /** The start's value, to a hundredth of an exchange in a hundred. */

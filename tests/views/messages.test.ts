@@ -3,6 +3,7 @@ import ts from 'typescript'
 import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
 import charts from '../../src/words/charts.json' with { type: 'json' }
+import files from '../../src/words/files.json' with { type: 'json' }
 import finding from '../../src/words/finding.json' with { type: 'json' }
 import holds from '../../src/words/holds.json' with { type: 'json' }
 import learn from '../../src/words/learn.json' with { type: 'json' }
@@ -22,6 +23,7 @@ import { t as inspectorWords } from '../../src/words/inspector'
 const en = {
   ...english,
   charts,
+  files,
   finding,
   holds,
   inspector,

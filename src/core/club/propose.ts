@@ -15,6 +15,8 @@ export interface Drillable {
   gain: number
   /** Most of those who come and were shown it are due for it again. */
   isDue: boolean
+  /** Most of those who come and were asked for it did not know it. */
+  isMissed: boolean
 }
 
 export interface Thing extends Drillable {
@@ -39,13 +41,14 @@ export const LEAST_MINUTES = 5
 export const MOST_MINUTES = 20
 /** Half of what a drill can bring is there after so many minutes. */
 const HALF_AFTER = 10
-/** What is due again is on its way to being forgotten: it counts for so much more. */
-const DUE = 1.25
+/** What is due again is on its way to being forgotten, and what was not known is not there yet: it counts for more. */
+const [DUE, MISSED] = [1.25, 1.25]
 
 /** What minutes on one thing are worth, of its gain: 1 − 2^(−m/10). */
 export const shareAfter = (minutes: number): number => 1 - 2 ** (-minutes / HALF_AFTER)
 
-const weighed = ({ gain, isDue }: Drillable) => gain * (isDue ? DUE : 1)
+const weightOf = ({ isDue, isMissed }: Drillable) => (isDue ? DUE : 1) * (isMissed ? MISSED : 1)
+const weighed = (one: Drillable) => one.gain * weightOf(one)
 
 /** The best class of each theme, the best theme first; none where nothing would bring anything. */
 export function proposals(drillables: readonly Drillable[], minutes: number): Proposal[] {
@@ -67,7 +70,7 @@ function bestOf(theme: string, drillables: readonly Drillable[], minutes: number
   const sorted = drillables.toSorted((a, b) => weighed(b) - weighed(a))
   const most = Math.min(MOST_THINGS, sorted.length, Math.floor(minutes / LEAST_MINUTES))
   const some = Array.from({ length: most }, (_, i) => shared(sorted.slice(0, i + 1), minutes))
-  const worthOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * (one.isDue ? DUE : 1), 0)
+  const worthOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * weightOf(one), 0)
   const things = some.sort((a, b) => worthOf(b) - worthOf(a))[0] ?? []
   const rounds = minutes - things.reduce((sum, one) => sum + one.minutes, 0)
   return { theme, things, worth: worthOf(things), rounds }

@@ -13,11 +13,33 @@ export interface Recall {
   last: number
 }
 
+/** What each question came to the last time that it was asked. */
+function lastAsked(facts: readonly Rehearsed[]): Rehearsed[] {
+  return [...new Map(facts.toSorted((a, b) => a.at - b.at).map((fact) => [askedKey(fact), fact])).values()]
+}
+
+/** What each of some people (ids) was asked of a chart last. */
+export const lastAskedOf = (facts: readonly Rehearsed[], people: readonly string[], chart: string): Rehearsed[][] =>
+  people.map((us) => lastAsked(factsOf(facts, us, chart)))
+
+/** How many people were asked for something, and how many of them did not know all of it the last time. */
+export interface MissedAmong {
+  asked: number
+  missed: number
+}
+
+/** Among people, by what each was asked last; `isOf`: whether a question is about it. */
+export function missedAmong(people: readonly Rehearsed[][], isOf: (asked: Rehearsed) => boolean): MissedAmong {
+  const theirs = people.map((facts) => facts.filter(isOf)).filter((facts) => facts.length)
+  const missed = theirs.filter((facts) => facts.some(({ known }) => known === 'again'))
+  return { asked: theirs.length, missed: missed.length }
+}
+
 /** Null where nothing was asked. What is known is what was known the last time. */
 export function recallOf(facts: readonly Rehearsed[]): Recall | null {
-  const newest = new Map(facts.toSorted((a, b) => a.at - b.at).map((fact) => [askedKey(fact), fact]))
-  if (!newest.size) return null
-  const missed = [...newest.values()].filter(({ known }) => known === 'again')
+  const newest = lastAsked(facts)
+  if (!newest.length) return null
+  const missed = newest.filter(({ known }) => known === 'again')
   const last = Math.max(...facts.map(({ at }) => at))
-  return { asked: newest.size, known: newest.size - missed.length, missed, last }
+  return { asked: newest.length, known: newest.length - missed.length, missed, last }
 }

@@ -3,14 +3,15 @@ import { present } from '../../core/sure'
 import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
 import { useReading } from '../../stores/reading'
-import { importFile, useImport } from '../parts/files/importing'
+import { importFile } from '../parts/files/importing'
+import { useReport } from '../parts/files/report'
 import { t } from '../../words'
 
 /** A file dropped anywhere is imported; while a large one is read, it can be stopped. */
 const ImportReport = defineAsyncComponent(() => import('../parts/files/ImportReport.vue'))
 const ReadingNote = defineAsyncComponent(() => import('./ReadingNote.vue'))
 const isOver = ref(false)
-const { report } = useImport()
+const { report } = useReport()
 const reading = useReading()
 let depth = 0
 

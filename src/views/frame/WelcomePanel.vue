@@ -26,7 +26,7 @@ async function begin() {
     <p class="actions">
       <el-button type="primary" @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <el-button @click="begin">{{ t('frame.startAnEmptyChart') }}</el-button>
-      <FileButton text :label="t('files.chartFile')" @file="importFile">{{ t('frame.importAChart') }}</FileButton>
+      <FileButton text :label="t('common.chartFile')" @file="importFile">{{ t('frame.importAChart') }}</FileButton>
     </p>
     <p class="muted small">
       {{ t('frame.everythingStaysInThisBrowserIt') }}

@@ -49,6 +49,13 @@ export function setBodyRule(club: Club, rule: string, factor: number): void {
   club.bodyRules = { ...club.bodyRules, [rule]: factor }
 }
 
+/** Forgets what is of somebody alone. */
+function forgetOwn(club: Club, id: string): void {
+  if (club.rehearsed) club.rehearsed = club.rehearsed.filter(({ us }) => us !== id)
+  if (club.homework) club.homework = club.homework.filter(({ us }) => us !== id)
+  if (club.bouts) club.bouts = club.bouts.filter(({ athlete }) => athlete !== id)
+}
+
 /** Takes somebody out everywhere: classes no longer have them, and the log says "someone". */
 export function removePerson(club: Club, id: string): void {
   const { name } = personIn(club, id)
@@ -65,9 +72,7 @@ export function removePerson(club: Club, id: string): void {
     if (fact.us === id) delete fact.us
     if (fact.them === id) delete fact.them
   }
-  if (club.rehearsed) club.rehearsed = club.rehearsed.filter(({ us }) => us !== id)
-  if (club.homework) club.homework = club.homework.filter(({ us }) => us !== id)
-  if (club.bouts) club.bouts = club.bouts.filter(({ athlete }) => athlete !== id)
+  forgetOwn(club, id)
   for (const bout of club.bouts ?? []) if (bout.opponent === name) delete bout.opponent
   const { live } = club
   if (!live) return

@@ -58,7 +58,7 @@ async function remove(id: string, title: string) {
     </header>
     <p class="actions">
       <el-button type="primary" @click="begin">{{ t('charts.newChart') }}</el-button>
-      <FileButton :label="t('files.chartFile')" @file="importFile">{{ t('charts.importAFile') }}</FileButton>
+      <FileButton :label="t('common.chartFile')" @file="importFile">{{ t('charts.importAFile') }}</FileButton>
       <el-button @click="openDemo()">{{ t('common.openTheDemoPlan') }}</el-button>
       <el-button @click="openDemo('wayOut')">{{ t('common.openTheDefendersDemo') }}</el-button>
       <span class="muted small">{{ t('charts.orDropAFileAnywhere') }}</span>

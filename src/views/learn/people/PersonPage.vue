@@ -49,6 +49,17 @@ const recall = computed(() => {
   const missed = found.missed.map((one) => ({ key: one.id, text: sayAsked(chart, one) }))
   return { ...found, missed, day: dayText(dayjs(found.last).format('YYYY-MM-DD')) }
 })
+const homework = computed(() =>
+  (present(clubs.club).homework ?? [])
+    .filter(({ us }) => us === props.person.id)
+    .map(({ id, title, given, back }) => ({
+      id,
+      text:
+        back === undefined
+          ? t('learn.homeworkGiven', { title, day: dayText(given) })
+          : t('learn.homeworkBack', { title, day: dayText(given), back: dayText(back) }),
+    })),
+)
 const dayOrNot = (day: string | null) => (day === null ? '–' : dayText(day))
 function landedText(tries: LiveTries, landed: string | null): string {
   if (!tries.of) return '–'
@@ -96,12 +107,15 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
           </tbody>
         </table>
       </section>
-      <section v-if="recall" :aria-label="t('learn.rehearsed')">
+      <section v-if="recall || homework.length" :aria-label="t('learn.rehearsed')">
         <h2>{{ t('learn.rehearsed') }}</h2>
-        <p>{{ t('learn.answersKnown', { known: recall.known, asked: recall.asked, day: recall.day }) }}</p>
-        <ul v-if="recall.missed.length" :aria-label="t('learn.toLookAtAgain')">
-          <li v-for="one in recall.missed" :key="one.key">{{ one.text }}</li>
-        </ul>
+        <p v-for="one in homework" :key="one.id">{{ one.text }}</p>
+        <template v-if="recall">
+          <p>{{ t('learn.answersKnown', { known: recall.known, asked: recall.asked, day: recall.day }) }}</p>
+          <ul v-if="recall.missed.length" :aria-label="t('learn.toLookAtAgain')">
+            <li v-for="one in recall.missed" :key="one.key">{{ one.text }}</li>
+          </ul>
+        </template>
       </section>
       <section v-if="fits.length" :aria-label="t('learn.forYourBuild')">
         <h2>{{ t('learn.forYourBuild') }}</h2>

@@ -2,11 +2,11 @@
 import { present } from '../../../core/sure'
 import ProblemList from '../../../components/ProblemList.vue'
 import { useCharts } from '../../../stores/charts'
-import { useImport } from './importing'
-import { t } from '../../../words'
+import { useReport } from './report'
+import { t } from '../../../words/files'
 
 /** Why a file was refused, record by record; or which of two charts to keep. */
-const { report, close } = useImport()
+const { report, close } = useReport()
 const charts = useCharts()
 
 async function beside() {

@@ -10,6 +10,7 @@ import type { Known } from '../../../core/club/rehearsed'
 import { useCharts } from '../../../stores/charts'
 import DeckStart from './DeckStart.vue'
 import OneCard from './OneCard.vue'
+import SendBack from './SendBack.vue'
 import SittingOver from './SittingOver.vue'
 import { useDeck, useHow } from './deck'
 import { t } from '../../../words/rehearse'
@@ -17,7 +18,7 @@ import { t } from '../../../words/rehearse'
 /** A sitting of ten questions: what is seen or what they do, and what we do then. */
 const charts = useCharts()
 const { who, chair, isPicked, hasBothSides } = useHow()
-const { people, cards, facts, standing, keep, unkeptBecause } = useDeck(
+const { pack, people, cards, facts, standing, keep, unkeptBecause } = useDeck(
   () => who.value,
   () => chair.value,
 )
@@ -67,7 +68,9 @@ function answered(known: Known) {
     @next="at += 1"
     @stop="at = queue.length"
   />
-  <SittingOver v-else-if="went.length" :went="went" :standing="standing" @more="begin" @over="went = []" />
+  <SittingOver v-else-if="went.length" :went="went" :standing="standing" @more="begin" @over="went = []">
+    <SendBack v-if="pack" :pack="pack" />
+  </SittingOver>
   <DeckStart
     v-else
     v-model:who="who"
@@ -78,5 +81,7 @@ function answered(known: Known) {
     :standing="standing"
     :unkept-because="unkeptBecause"
     @begin="begin"
-  />
+  >
+    <SendBack v-if="pack" :pack="pack" />
+  </DeckStart>
 </template>

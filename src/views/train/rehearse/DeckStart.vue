@@ -32,6 +32,7 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
   <div class="start">
     <h1>{{ t('rehearse.seeAndDo') }}</h1>
     <p>{{ t('rehearse.whatItIs') }}</p>
+    <slot />
     <StandingLine v-if="standing" :standing="standing" />
     <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
       <WhoRehearses v-model="who" :people="people" :unkept-because="unkeptBecause" />

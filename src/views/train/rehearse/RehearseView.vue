@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { defineAsyncComponent, type Component } from 'vue'
+import { computed, defineAsyncComponent, type Component } from 'vue'
 import TabLinks from '../../../components/TabLinks.vue'
+import { useHomework } from '../../../stores/homework'
 import { useShown } from '../../parts/layout/asked'
 import CardsView from './CardsView.vue'
 import { t as ofFrame } from '../../../words'
@@ -11,18 +12,24 @@ const VIEWS: Record<string, Component> = {
   cards: CardsView,
   spar: defineAsyncComponent(() => import('./SparView.vue')),
   say: defineAsyncComponent(() => import('./SayBackView.vue')),
+  homework: defineAsyncComponent(() => import('./HomeworkView.vue')),
 }
 const TABS = [
   { key: 'cards', to: '/rehearse', name: t('rehearse.seeAndDo') },
   { key: 'spar', to: '/rehearse/spar', name: t('rehearse.spar') },
   { key: 'say', to: '/rehearse/say', name: t('rehearse.sayItBack') },
+  { key: 'homework', to: '/rehearse/homework', name: t('rehearse.setHomework') },
 ]
+const homework = useHomework()
+void homework.start()
+/** Who has homework sets none. */
+const tabs = computed(() => (homework.pack ? TABS.filter(({ key }) => key !== 'homework') : TABS))
 const at = useShown(VIEWS, 'cards')
 </script>
 
 <template>
   <section class="rehearse" :aria-label="ofFrame('frame.rehearse')">
-    <TabLinks :label="ofFrame('frame.rehearse')" :tabs="TABS" :at="at" />
+    <TabLinks :label="ofFrame('frame.rehearse')" :tabs="tabs" :at="at" />
     <component :is="VIEWS[at]" />
   </section>
 </template>

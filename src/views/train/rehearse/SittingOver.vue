@@ -42,6 +42,7 @@ const hasMore = computed(() => (props.standing ? props.standing.due + props.stan
         </li>
       </ul>
     </template>
+    <slot />
     <footer>
       <el-button v-if="hasMore" type="primary" class="press" @click="emit('more')">{{
         t('rehearse.tenMore')

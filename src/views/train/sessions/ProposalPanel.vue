@@ -20,6 +20,10 @@ const { found, progress, why } = useProposing(() => props.session)
 const left = ref(new Set<string>())
 const keyOf = ({ move, reply = '' }: Thing) => `${move} ${reply}`
 const nameOf = (thing: Thing) => lookUp(charts.chart?.moves ?? [], thing.move)?.name ?? ''
+function notKnown(thing: Thing) {
+  const { asked = 0, missed = 0 } = why(thing)?.notKnown ?? {}
+  return t('train.askedNotKnown', { missed, asked })
+}
 const shown = computed(() => (found.value ?? []).map((one) => ({ ...one, gain: changeText(one.worth) })))
 
 function leave(thing: Thing, isTaken: boolean) {
@@ -58,7 +62,8 @@ function take(proposal: Proposal) {
             t('train.thingForMinutes', { thing: nameOf(thing), minutes: thing.minutes })
           }}</el-checkbox>
           <span class="muted small"
-            >{{ why(thing) }}<template v-if="thing.isDue">{{ t('train.shownNotDrilled') }}</template></span
+            >{{ why(thing)?.says }}<template v-if="thing.isDue">{{ t('train.shownNotDrilled') }}</template
+            ><template v-if="why(thing)?.notKnown.missed">{{ notKnown(thing) }}</template></span
           >
         </li>
       </ul>
