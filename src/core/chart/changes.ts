@@ -14,7 +14,7 @@ type Listed<T> = T extends readonly (infer R)[] ? (R | number)[] : T
 export type Changed = { [F in keyof Chart]?: Listed<NonNullable<Chart[F]>> | undefined }
 
 /** Fields that say nothing of positions and moves: what they are worth depends on them through the scenario at most. */
-const NON_PLAN_FIELDS = ['title', 'notes', 'settings', 'runs', 'cards']
+const NON_PLAN_FIELDS = ['title', 'notes', 'settings', 'runs', 'cards', 'shared']
 
 /** What of `chart` is another than in `before`; all of it where there is none. */
 export function changedSince(before: Chart | null, chart: Chart): Changed {

@@ -14,6 +14,7 @@ import { Reaction } from './reaction'
 import { RuleSet } from './rules/ruleSet'
 import { GROUPS, type Group } from './rules/ruleSets'
 import { Run } from './run'
+import { Shared } from './shared'
 import type { ByAhead, Kind } from './words'
 
 export const CHART_FORMAT = 'ataque-chart'
@@ -95,6 +96,8 @@ export class Chart {
   @Records(() => Answer) answers!: Answer[]
   @Optional() @Records(() => Run) runs?: Run[]
   @Optional() @Records(() => PositionalRound) cards?: PositionalRound[]
+  /** How it was exchanged with others. */
+  @Optional() @OneRecord(() => Shared) shared?: Shared
 }
 
 /** A chart with nothing in it. */

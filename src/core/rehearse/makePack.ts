@@ -107,7 +107,7 @@ const asCounted = <R extends Goes>(record: R): R =>
 function settingsOf(chart: Chart, figures: Figures, positions: readonly string[], person: ClubPerson): Settings {
   const { settings = {} } = chart
   const { breakUp, repeat, slips, ends, probe, words } = settings
-  const { start, objective, rules, seconds } = scenarioOf(chart)
+  const { start, objective, rules, seconds, sharpness } = scenarioOf(chart)
   const visitsOf = new Map<string, number>(entriesOf(figures.positions).map(([id, { visits }]) => [id, visits]))
   const visits = (id: string) => visitsOf.get(id) ?? 0
   const most = positions.reduce((best, one) => (visits(one) > visits(best) ? one : best), positions[0] ?? '')
@@ -119,7 +119,7 @@ function settingsOf(chart: Chart, figures: Figures, positions: readonly string[]
       Object.entries({ breakUp, repeat, slips, ends, probe, words, group }).filter(([, value]) => value !== undefined),
     ),
     ...(own.length ? { ruleSets: own } : {}),
-    scenario: { start: from, seconds, objective: objective === 'win' ? 'careful' : objective, rules },
+    scenario: { start: from, seconds, sharpness, objective: objective === 'win' ? 'careful' : objective, rules },
   }
 }
 

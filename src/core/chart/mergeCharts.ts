@@ -1,0 +1,20 @@
+import { merge, type Conflict, type Merged, type Side } from '../document/merge'
+import { fieldsOf } from '../document/fields'
+import type { Chart } from './chart'
+import { CHART_KIND } from './chartKind'
+import { bareChart, mergedLineage } from './shared'
+
+/** Of the answers only the order of those to the same reaction means something: it is the coach's preference. */
+const groupOf = (list: string, record: object): string => (list === 'answers' ? String(fieldsOf(record).reaction) : '')
+
+/** A chart with what came back of it merged in, and what of it has to be chosen. */
+export function mergeCharts(
+  base: Chart | null,
+  mine: Chart,
+  theirs: Chart,
+  choose: (conflict: Conflict) => Side,
+): Merged<Chart> {
+  const [m, t] = [bareChart(mine), { ...bareChart(theirs), id: mine.id }]
+  const merged = merge({ kind: CHART_KIND, groupOf }, base && bareChart(base), m, t, choose)
+  return { ...merged, document: { ...merged.document, shared: mergedLineage(mine, theirs) } }
+}
