@@ -7,6 +7,7 @@ import { checkDocument, checkEdit } from '../core/document/read'
 import { sharing } from '../core/document/sharing'
 import { failure, success, type Result } from '../core/problem'
 import { stepsOf, type Database, type StoredDocument } from './database'
+import { statesOf } from './exchanged'
 import { inTransaction } from './transaction'
 
 /* Documents as a whole, of any kind: listing, adding, reading, and the bin. What happens inside one is the editor's. */
@@ -87,12 +88,15 @@ export async function setRemoved(db: Database, kind: Kind, id: string, removedAt
   })
 }
 
-/** Forgets a document, its steps and how it was looked at, for good. */
+/** Forgets a document, its steps, how it was looked at and how it was exchanged, for good. */
 export async function forgetDocument(db: Database, kind: Kind, id: string): Promise<void> {
   await inTransaction(db, ['documents', 'steps', 'views'], (tx, write) => {
     write(tx.objectStore('documents').delete([kind.name, id]))
     write(tx.objectStore('steps').delete(stepsOf(kind.name, id)))
-    if (kind.name === 'chart') write(tx.objectStore('views').delete(id))
+    if (kind.name !== 'chart') return
+    write(tx.objectStore('views').delete(id))
+    for (const direction of ['given', 'taken'] as const)
+      write(tx.objectStore('documents').delete(statesOf(direction, id)))
   })
 }
 

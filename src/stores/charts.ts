@@ -71,7 +71,10 @@ export const useCharts = defineStore('charts', () => {
 
   const openId = () => chart.value?.id
   const forget = telling(opening.forget, 'forgotten')
-  const importing = useImporting({ list, add, open, forget, edit: current.edit, openId })
+  const importing = useImporting({
+    ...{ store, list, add, open, forget, edit: current.edit, openId },
+    chart: () => current.document.value,
+  })
   const whole = {
     ...{ open, openLast, add, create, forget, keepAsNew: opening.keepAsNew, letGo: opening.letGo },
     peek: opening.peek,
@@ -83,7 +86,8 @@ export const useCharts = defineStore('charts', () => {
   const { saving, steps, refused, unsaved, redo, exportText } = current
   const { isExpected } = opening
   return {
-    ...{ entries, kept, bin, chart, saving, steps, refused, unsaved, isFlipped, news, isReady, trouble, unreadable },
+    ...{ entries, kept, bin, chart, keptChart: current.document, saving, steps, refused, unsaved, isFlipped },
+    ...{ news, isReady, trouble, unreadable },
     ...{ start, edit, undo: settling('undo', current.undo), redo, tell, exportText, retry, isExpected },
     everythingKept: () => everythingKept(),
     ...whole,

@@ -91,15 +91,21 @@ export async function worth(page: Page): Promise<string> {
   return title!.replace(/^.*: /, '')
 }
 
-/** The open chart as the file that Export gives. */
+/** The plan of the open chart as the file that Export gives, without how it was exchanged. */
 export async function exported(page: Page): Promise<unknown> {
+  const { shared: _, ...plan } = JSON.parse(await exportedText(page)) as Record<string, unknown>
+  return plan
+}
+
+/** The text of the file that Export gives of the open chart. */
+export async function exportedText(page: Page): Promise<string> {
   await page.getByRole('link', { name: 'Charts' }).click()
   const row = page.getByRole('listitem').filter({ hasText: 'open now' })
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     row.getByRole('button', { name: 'Export' }).click(),
   ])
-  return JSON.parse(readFileSync(await download.path(), 'utf8'))
+  return readFileSync(await download.path(), 'utf8')
 }
 
 export async function importText(page: Page, text: string, name = 'plan.ataque.json'): Promise<void> {

@@ -3,6 +3,8 @@ import { nextTick } from 'vue'
 import { makeChart } from '../../src/core/files/chartFile'
 import type { Chart } from '../../src/core/chart/chart'
 import { setField } from '../../src/core/chart/edits/fields'
+import { mergeCharts } from '../../src/core/chart/mergeCharts'
+import { bareChart, markOf } from '../../src/core/chart/shared'
 import { toMoveId } from '../../src/core/chart/ids'
 import { removeMove } from '../../src/core/chart/edits/records'
 import { Refusal } from '../../src/core/problem'
@@ -176,7 +178,9 @@ describe('an import', () => {
     const charts = await openTab()
     const text = makeChart(sound())
     expect(await charts.importText(text)).toEqual({ state: 'added', id: 'sound' })
-    expect(charts.exportText()).toBe(text)
+    const { shared, ...plan } = JSON.parse(await charts.fileText())
+    expect(`${JSON.stringify(plan, null, 2)}\n`).toBe(text)
+    expect(shared).toEqual({ lineage: [markOf(sound())] })
   })
 
   it('of a chart that is here already asks first', async () => {
@@ -193,6 +197,31 @@ describe('an import', () => {
     charts.undo()
     await nextTick()
     expect(charts.chart).toEqual(sound())
+  })
+
+  it('of a chart that was given away is merged against what was given, in one step', async () => {
+    const charts = await openTab()
+    await charts.add(sound())
+    const given = JSON.parse(await charts.fileText()) as Chart
+    charts.edit('Rename', (draft) => void (draft.title = 'Mine'))
+    const back = { ...given, notes: 'Theirs' }
+    const asked = await charts.importText(makeChart(back))
+    expect(asked).toMatchObject({ state: 'taken' })
+    const base = await charts.openToMerge(back)
+    expect(base).toEqual(sound())
+    const never = () => {
+      throw new Error('nothing collides')
+    }
+    const merged = mergeCharts(base!, charts.keptChart!, back, never).document
+    expect(await charts.takeMerged(back, merged)).toBe(true)
+    expect(charts.chart).toMatchObject({ title: 'Mine', notes: 'Theirs' })
+    // What came is known from now on: the same file brings nothing more.
+    expect(await charts.openToMerge(back)).toEqual(bareChart(back))
+    charts.undo()
+    await nextTick()
+    expect(charts.chart).toEqual({ ...sound(), title: 'Mine' })
+    expect(await charts.openToMerge(back)).toEqual(sound())
+    expect(await charts.openToMerge({ ...back, id: 'not-here' })).toBeUndefined()
   })
 
   it('of a chart in the bin takes its place', async () => {
@@ -258,7 +287,7 @@ describe('the chart seen from the other side', () => {
     const file = { ...sided(), title: 'From a file' }
     await charts.importOver(file)
     expect(charts.chart!.positions[0].name).toBe('Right side control')
-    expect(JSON.parse(charts.exportText())).toEqual(JSON.parse(makeChart(file)))
+    expect(bareChart(JSON.parse(charts.exportText()))).toEqual(JSON.parse(makeChart(file)))
     const before = charts.steps.undo
     expect(charts.edit('Nothing', () => undefined)).toBe(false)
     expect(charts.steps.undo).toBe(before)

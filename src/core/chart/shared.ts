@@ -1,21 +1,12 @@
-import { IsArray, IsObject } from 'class-validator'
-import { IsWord, Optional } from '../document/constraints'
 import { makeDocument } from '../document/read'
 import { seedOf } from '../seed'
 import type { Chart } from './chart'
+import type { Shared } from './lineage'
 
 /*
  * Charts that go to and fro between two coaches. Each file says by marks which states of the chart it has in it, and
  * brings one of them along, so that whoever has changed the chart in the meantime can merge the two.
  */
-
-/** What a chart knows of how it was exchanged. */
-export class Shared {
-  /** Marks of the states that were exchanged and are in this one, the oldest first. */
-  @IsArray() @IsWord({ each: true }) lineage!: string[]
-  /** In a file only: the newest state that its maker knows to be elsewhere too. */
-  @Optional() @IsObject() ancestor?: object
-}
 
 /** So many marks are kept. */
 const MOST_MARKS = 200

@@ -42,7 +42,7 @@ const ACTIONS: Record<Action, () => void> = {
   shortcuts: () => emit('shortcuts'),
   dark: () => (isDark.value = !isDark.value),
   print: () => void nextTick(() => window.print()),
-  export: () => charts.chart && downloadChart(charts.exportText(), charts.chart.id),
+  export: async () => charts.chart && downloadChart(await charts.fileText(), charts.chart.id),
   'how sure': () => void router.push('/desk').then(() => range.ask()),
 }
 

@@ -42,7 +42,7 @@ async function rename(id: string, title: string) {
 }
 
 async function exportChart(id: string) {
-  if (await charts.open(id)) downloadChart(charts.exportText(), id)
+  if (await charts.open(id)) downloadChart(await charts.fileText(), id)
 }
 
 async function remove(id: string, title: string) {

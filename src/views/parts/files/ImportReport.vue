@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { defineAsyncComponent, shallowRef } from 'vue'
+import type { Chart } from '../../../core/chart/chart'
 import { present } from '../../../core/sure'
 import ProblemList from '../../../components/ProblemList.vue'
 import { useCharts } from '../../../stores/charts'
@@ -6,8 +8,19 @@ import { useReport } from './report'
 import { t } from '../../../words/files'
 
 /** Why a file was refused, record by record; or which of two charts to keep. */
+const MergePanel = defineAsyncComponent(() => import('./MergePanel.vue'))
 const { report, close } = useReport()
 const charts = useCharts()
+
+/** While two charts are merged: the file's, and what both began as. */
+const merging = shallowRef<{ file: Chart; base: Chart | null } | null>(null)
+
+async function merge() {
+  const file = present(present(report.value).taken).chart
+  const base = await charts.openToMerge(file)
+  if (base === undefined) return close()
+  merging.value = { file, base }
+}
 
 async function beside() {
   const chart = present(present(report.value).taken).chart
@@ -31,10 +44,12 @@ async function over() {
     width="640"
     @close="close"
   >
-    <template v-if="report.taken">
+    <MergePanel v-if="merging" :file="merging.file" :base="merging.base" @done="close" />
+    <template v-else-if="report.taken">
       <p>{{ t('files.takenHasTheSameIdAs', { taken: report.taken.title, file: report.file }) }}</p>
       <p class="choices">
-        <el-button type="primary" @click="beside">{{ t('files.keepBoth') }}</el-button>
+        <el-button type="primary" @click="merge">{{ t('files.merge') }}</el-button>
+        <el-button @click="beside">{{ t('files.keepBoth') }}</el-button>
         <el-button @click="over">{{ t('files.putItInPlaceOfMine') }}</el-button>
         <el-button text @click="close">{{ t('files.doNotImport') }}</el-button>
       </p>
