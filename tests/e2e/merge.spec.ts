@@ -11,6 +11,7 @@ test('a chart comes back changed: what only they changed is taken, the rest chos
 }) => {
   await openDemo(page)
   const given = JSON.parse(await exportedText(page)) as File
+  await page.getByRole('button', { name: /Title of the chart/ }).click()
   const title = page.getByRole('textbox', { name: 'Title of the chart' })
   await title.fill('Tern Street, mine')
   await title.press('Enter')
@@ -46,7 +47,7 @@ test('where nobody knows what two charts began as, every difference is asked for
   await importText(page, JSON.stringify({ ...mine, title: 'Theirs', moves: [{ ...first, seconds: 9 }, ...others] }))
   const dialog = page.getByRole('dialog', { name: 'This chart is here already' })
   await dialog.getByRole('button', { name: 'Merge the two' }).click()
-  await expect(dialog).toContainText('every difference is asked for. 2 things were changed by both:')
+  await expect(dialog).toContainText('every difference is asked for. 2 differences:')
   await dialog.getByRole('button', { name: 'Mine for the rest' }).click()
   await dialog.getByRole('button', { name: 'Take the merged chart' }).click()
   await expect(dialog).toBeHidden()

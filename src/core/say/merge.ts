@@ -28,7 +28,8 @@ export function sayConflict(conflict: Conflict, mine: Chart, theirs: Chart): Sai
   const says = (side: 'mine' | 'theirs') => {
     const value = conflict[side]
     if (value === undefined) return ABSENT
-    return upperFirst(sayValue(value, new Map([...names.mine, ...names.theirs, ...names[side]])))
+    const known = new Map([...names.mine, ...names.theirs, ...names[side]])
+    return upperFirst(sayValue(conflict.field === undefined ? inShort(value) : value, known))
   }
   return {
     about: aboutOf(conflict, new Map([...names.theirs, ...names.mine])),
@@ -46,6 +47,15 @@ function aboutOf({ list, key, field }: Conflict, names: ReadonlyMap<string, stri
     .map((id) => names.get(id) ?? id)
     .join(' > ')
   return field === undefined ? `${name} (${kind})` : `${name} (${kind}): ${words(field)}`
+}
+
+/** Where a whole record stands, without all that is charted of it. */
+function inShort(record: unknown): unknown {
+  if (!isRecord(record)) return record
+  const said = ['from', 'to', 'endsIn', 'family', 'limbs', 'position', 'start', 'reaction', 'move'].filter(
+    (field) => field in record,
+  )
+  return said.length ? Object.fromEntries(said.map((field) => [field, record[field]])) : true
 }
 
 /** A field's name as words: "endsIn" is "ends in". */

@@ -41,7 +41,7 @@ async function over() {
     v-if="report"
     :model-value="true"
     :title="report.taken ? t('files.thisChartIsHereAlready') : t('files.fileWasNotImported', { file: report.file })"
-    width="640"
+    width="min(640px, 94vw)"
     @close="close"
   >
     <MergePanel v-if="merging" :file="merging.file" :base="merging.base" @done="close" />

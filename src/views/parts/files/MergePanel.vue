@@ -27,6 +27,11 @@ const rows = computed(() => {
   if (!mine || !merged.value) return []
   return merged.value.conflicts.map((conflict) => ({ id: conflict.id, ...sayConflict(conflict, mine, props.file) }))
 })
+const toChoose = computed(() => {
+  const n = rows.value.length
+  if (!n) return t('files.nothingToChoose')
+  return props.base ? t('files.toChoose', n) : t('files.differences', n)
+})
 const left = computed(() => rows.value.filter(({ id }) => !chosen.value.has(id)).length)
 const SIDES: { side: Side; name: string }[] = [
   { side: 'mine', name: t('files.yours') },
@@ -50,7 +55,7 @@ async function take() {
   <div v-if="merged" class="merge">
     <p>
       {{ base ? t('files.takenOfTheirs', merged.taken) : t('files.noCommonState') }}
-      {{ rows.length ? t('files.toChoose', rows.length) : t('files.nothingToChoose') }}
+      {{ toChoose }}
     </p>
     <p v-if="rows.length > 1" class="row">
       <el-button @click="chooseAll('mine')">{{ t('files.restMine') }}</el-button>
@@ -107,10 +112,19 @@ ul {
 }
 
 .sides button {
+  display: block;
   padding: var(--space-8) var(--space-12);
   border: 1px solid var(--strong-line);
   border-radius: var(--corner);
   overflow-wrap: anywhere;
+  text-align: left;
+  align-content: start;
+}
+
+@media (width < 600px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 .sides .chosen {
