@@ -3,7 +3,13 @@ import { mergeCharts } from '../../src/core/chart/mergeCharts'
 import { sayConflict } from '../../src/core/say/merge'
 import { demoPlan } from '../fixtures/demoPlan'
 
-const base = demoPlan()
+/** The demo with three answers to one reaction. */
+const base = produce(demoPlan(), (draft) => {
+  const two = draft.answers.find((one, i) => draft.answers[i + 1]?.reaction === one.reaction)!
+  const had = draft.answers.filter(({ reaction }) => reaction === two.reaction).map(({ move }) => move)
+  const fresh = draft.moves.find(({ id, tries }) => tries && !had.includes(id))!
+  draft.answers.push({ reaction: two.reaction, move: fresh.id })
+})
 const all = (mine: typeof base, theirs: typeof base, side: 'mine' | 'theirs' = 'mine') =>
   mergeCharts(base, mine, theirs, () => side)
 const answersTo = (id: string) => base.answers.filter(({ reaction }) => reaction === id)
