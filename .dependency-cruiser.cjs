@@ -46,7 +46,10 @@ module.exports = {
     only('slope-draws-figures', '^src/core/slope', core('slope', 'insight', 'game', 'chart')),
     only('climb-draws-figures', '^src/core/climb', core('climb', 'slope', 'solve', 'insight', 'game', 'chart')),
     only('bodies-show-holds', '^src/core/body', core('body', 'limbScore', 'sides', 'chart')),
-    only('files-know-every-kind', '^src/core/files', core('files', 'chart', 'shelf', 'club', 'rehearse')),
+    only('files-know-every-kind', '^src/core/files', [
+      ...core('files', 'chart', 'shelf', 'club', 'rehearse', 'notation'),
+      ...npm('papaparse', 'fast-xml-builder', 'fast-xml-parser', 'fast-xml-validator', 'fflate', '@noble/hashes'),
+    ]),
     only('shelf-joins-charts', '^src/core/shelf', [
       ...core('shelf', 'sides', 'chart'),
       ...RECORDS,

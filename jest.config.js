@@ -24,7 +24,7 @@ export const shared = {
 
 /** Folders whose tests draw on a page, and those whose tests do not. */
 export const DRAWN = ['views', 'components']
-export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server', 'faults']
+export const PLAIN = ['core', 'properties', 'cli', 'storage', 'stores', 'workers', 'server', 'faults', 'foreign']
 
 const ON_A_PAGE = { setupFilesAfterEnv: ['<rootDir>/tests/drawn.setup.ts'] }
 

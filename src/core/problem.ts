@@ -3,6 +3,7 @@ export type ProblemCode =
   // A file as a whole.
   | 'not-utf8'
   | 'not-json'
+  | 'not-xml'
   | `not-a-${string}`
   | 'unsupported-version'
   | 'too-large'

@@ -55,7 +55,7 @@ type Modules = typeof answers &
 type NoEdit =
   | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'dropRace' | 'loseReaction' | 'losePosition')
   | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
-  | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'applyStill' | 'nameHead')
+  | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'applyStill' | 'nameHead' | 'sayParts')
 
 const shelf = smallShelf()
 const LIMBS = ['left-hand', 'right-hand', 'left-knee', 'head'] as const

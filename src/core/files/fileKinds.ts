@@ -22,6 +22,11 @@ export const OUTPUTS = {
   markdown: { extension: '.md', type: 'text/markdown' },
   svg: { extension: '.svg', type: 'image/svg+xml' },
   png: { extension: '.png', type: 'image/png' },
+  zip: { extension: '.zip', type: 'application/zip' },
+  graphml: { extension: '.graphml', type: 'application/graphml+xml' },
+  dot: { extension: '.dot', type: 'text/vnd.graphviz' },
+  lines: { extension: '.txt', type: 'text/plain' },
+  calendar: { extension: '.ics', type: 'text/calendar' },
 } as const
 
 /** The name of a file for the document of an id, perhaps of a part of it: `tern-street-chain.md`. */

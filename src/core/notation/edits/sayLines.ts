@@ -19,19 +19,32 @@ export interface SaidLines {
   isSeenSaid: boolean
 }
 
+/** Lines that are about one position. */
+export interface Part {
+  position: PositionId
+  text: string
+  /** Index of its first line in the whole text, from 0. */
+  from: number
+}
+
 /**
  * Applies several lines to one position: forks, and what is seen there; blank lines are skipped. What is seen comes
  * first, and the moves that lines begin with are all created before any answer is looked up, so the order of lines does
  * not matter. If any line has an error, the chart is not changed and the errors are returned.
  */
-export function sayLines(chart: Chart, position: PositionId, text: string): SayResult {
-  const { forks, seen, errors } = readLines(text)
+export const sayLines = (chart: Chart, position: PositionId, text: string): SayResult =>
+  sayParts(chart, [{ position, text, from: 0 }])
+
+/** The same for lines of several positions; the order of the positions does not matter either. */
+export function sayParts(chart: Chart, parts: readonly Part[]): SayResult {
+  const { forks, seen, errors } = readParts(parts)
   if (errors.length) return { ok: false, errors }
   const copy = copyOf(chart)
   const value: SaidLines = { moves: [], created: [], isSeenSaid: seen.length > 0 }
-  for (const { line, said } of seen) take(applySeen(copy, position, said), line, ({ created }) => add(created))
-  for (const { said } of forks) nameHead(copy, position, said, value.created)
-  for (const { line, said } of forks) {
+  for (const { position, line, said } of seen)
+    take(applySeen(copy, position, said), line, ({ created }) => add(created))
+  for (const { position, said } of forks) nameHead(copy, position, said, value.created)
+  for (const { position, line, said } of forks) {
     take(applyFork(copy, position, said), line, ({ move, created }) => {
       value.moves.push(move)
       add(created)
@@ -51,18 +64,26 @@ export function sayLines(chart: Chart, position: PositionId, text: string): SayR
   }
 }
 
-/** What lines say, each with its index; with what is wrong with those that cannot be read. */
-function readLines(text: string) {
-  const forks: { line: number; said: Fork }[] = []
-  const seen: { line: number; said: SeenLine }[] = []
+interface At {
+  position: PositionId
+  line: number
+}
+
+/** What lines say, each with its position and its index; with what is wrong with those that cannot be read. */
+function readParts(parts: readonly Part[]) {
+  const forks: (At & { said: Fork })[] = []
+  const seen: (At & { said: SeenLine })[] = []
   const errors: LineError[] = []
-  text.split(/\r?\n/).forEach((words, line) => {
-    if (!words.trim()) return
-    const read = saysSeen(words) ? readSeen(words) : readFork(words)
-    if (!read.ok) errors.push(...read.errors.map((error) => ({ ...error, line })))
-    else if ('cues' in read.value) seen.push({ line, said: read.value })
-    else forks.push({ line, said: read.value })
-  })
+  for (const { position, text, from } of parts) {
+    text.split(/\r?\n/).forEach((words, i) => {
+      const line = from + i
+      if (!words.trim()) return
+      const read = saysSeen(words) ? readSeen(words) : readFork(words)
+      if (!read.ok) errors.push(...read.errors.map((error) => ({ ...error, line })))
+      else if ('cues' in read.value) seen.push({ position, line, said: read.value })
+      else forks.push({ position, line, said: read.value })
+    })
+  }
   return { forks, seen, errors }
 }
 
