@@ -22,7 +22,7 @@ function chosen(event: Event) {
   <input
     ref="field"
     type="file"
-    accept=".json,application/json"
+    accept=".json,.csv,.tsv,.txt,.md,.graphml,.xml,.zip,application/json"
     class="readers-only"
     tabindex="-1"
     :aria-label="label"

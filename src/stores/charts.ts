@@ -1,11 +1,6 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
-import type { Chart } from '../core/chart/chart'
+import { ref } from 'vue'
 import { CHART_KIND } from '../core/chart/chartKind'
-import type { Edit } from '../core/document/history'
-import { mirroredEdit } from '../core/sides/edits/mirroredEdit'
-import { mirrorChart } from '../core/sides/mirror'
 import { everythingKept } from '../storage/everything'
 import { useChartViews } from './chartViews'
 import { useDocumentList } from './documentList'
@@ -14,6 +9,7 @@ import { useKeeping } from './keeping'
 import { useNews } from './news'
 import { useOpenDocument } from './openDocument'
 import { useOpeningCharts } from './openingCharts'
+import { useSeenSide } from './seenSide'
 import { t } from '../words'
 
 /** The charts that are kept, and the one that is open. */
@@ -34,16 +30,7 @@ export const useCharts = defineStore('charts', () => {
   const current = useOpenDocument(CHART_KIND, { tell, announce, saved: list.touch })
   const { unreadable, openLast, add, create, ...opening } = useOpeningCharts(store, list, current)
   const open = telling(opening.open, 'opened')
-  const isFlipped = useStorage('ataque-flipped', false)
-  /** As it is seen: from the side that it was charted for, or (flipped) from the other. */
-  const chart = computed(() => {
-    const kept = current.document.value
-    return kept && isFlipped.value ? mirrorChart(kept) : kept
-  })
-
-  /** Does an edit of the chart as it is seen, as one step that can be undone. Returns whether anything changed. */
-  const edit = (label: string, change: Edit<Chart>, join?: string): boolean =>
-    current.edit(label, isFlipped.value ? mirroredEdit(change) : change, join)
+  const { isFlipped, chart, edit } = useSeenSide(current)
 
   let starting: Promise<void> | null = null
   /** Opens the store of charts and the chart that was open last. */
@@ -88,7 +75,17 @@ export const useCharts = defineStore('charts', () => {
   return {
     ...{ entries, kept, bin, chart, keptChart: current.document, saving, steps, refused, unsaved, isFlipped },
     ...{ news, isReady, trouble, unreadable },
-    ...{ start, edit, undo: settling('undo', current.undo), redo, tell, exportText, retry, isExpected },
+    ...{
+      start,
+      edit,
+      editKept: current.edit,
+      undo: settling('undo', current.undo),
+      redo,
+      tell,
+      exportText,
+      retry,
+      isExpected,
+    },
     everythingKept: () => everythingKept(),
     ...whole,
     ...importing,

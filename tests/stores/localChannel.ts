@@ -11,6 +11,10 @@ export class LocalChannel {
     this.hear.push(hear)
   }
 
+  close(): void {
+    LocalChannel.all = LocalChannel.all.filter((one) => one !== this)
+  }
+
   postMessage(data: unknown): void {
     for (const other of LocalChannel.all) {
       if (other === this || other.name !== this.name) continue

@@ -19,12 +19,16 @@ export interface Documents {
 }
 export type KindName = keyof Documents
 
-const KINDS: { [N in KindName]: DocumentKind<Documents[N]> } = {
+const KINDS_OF: { [N in KindName]: DocumentKind<Documents[N]> } = {
   ...{ chart: CHART_KIND, shelf: SHELF_KIND, club: CLUB_KIND, pack: PACK_KIND, answers: ANSWERS_KIND },
 }
+/** The same, for work that is the same whatever the kind. */
+export const KINDS = KINDS_OF as unknown as Record<KindName, DocumentKind<AnyDocument>>
+
+export const isKindName = (name: unknown): name is KindName => typeof name === 'string' && Object.hasOwn(KINDS_OF, name)
 
 /** The document of a kind in a file's text, or every problem with its place; in steps. */
 export function* parsingJobOf<N extends KindName>(name: N, text: string): Job<Result<Documents[N]>> {
-  const kind: DocumentKind<Documents[N]> = KINDS[name]
+  const kind: DocumentKind<Documents[N]> = KINDS_OF[name]
   return yield* parsingJob<Documents[N] & AnyDocument>(kind, text)
 }

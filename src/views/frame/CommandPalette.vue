@@ -36,13 +36,16 @@ function find(text: string): Choice[] {
   return found.slice(0, MAX_COMMANDS).map(({ key, name, where }) => ({ key, value: name, id: key, hint: where }))
 }
 
+async function exportChart() {
+  if (charts.chart) downloadChart(await charts.fileText(), charts.chart.id)
+}
 const ACTIONS: Record<Action, () => void> = {
   undo: () => charts.undo(),
   redo: () => charts.redo(),
   shortcuts: () => emit('shortcuts'),
   dark: () => (isDark.value = !isDark.value),
   print: () => void nextTick(() => window.print()),
-  export: async () => charts.chart && downloadChart(await charts.fileText(), charts.chart.id),
+  export: () => void exportChart(),
   'how sure': () => void router.push('/desk').then(() => range.ask()),
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
 import { problemText } from '../../core/problem'
 import { useFigures } from '../../stores/figures'
 import RenewedNote from './RenewedNote.vue'
@@ -7,11 +8,14 @@ import { t } from '../../words'
 
 /** What stays until it is mended: a newer build, a failed write, a chart that cannot be computed. */
 const figures = useFigures()
+/** Looked after once there is something to lose, and nobody waits for it. */
+const BackupNote = defineAsyncComponent(() => import('./BackupNote.vue'))
 </script>
 
 <template>
   <RenewedNote />
   <UnsavedNotes />
+  <BackupNote v-if="figures.figures" />
   <div v-if="figures.stale" class="news warning" role="alert">
     <span>
       {{ figures.figures ? t('frame.whatYouSeeIsFromBefore') : t('frame.noFigures') }}: {{ figures.stale }}.

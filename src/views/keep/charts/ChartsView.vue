@@ -8,6 +8,7 @@ import { setTitle } from '../../../core/chart/edits/fields'
 import { useCharts } from '../../../stores/charts'
 import { openDemo } from '../../parts/files/demo'
 import GroupField from './GroupField.vue'
+import SaveAs from './SaveAs.vue'
 import FileButton from '../../../components/FileButton.vue'
 import { importFile } from '../../parts/files/importing'
 import { downloadChart } from '../../parts/files/importing'
@@ -86,6 +87,7 @@ async function remove(id: string, title: string) {
             {{ t('charts.duplicate') }}
           </el-button>
           <el-button text @click="exportChart(entry.id)">{{ t('common.export') }}</el-button>
+          <SaveAs v-if="entry.id === charts.chart?.id" />
           <el-button text @click="remove(entry.id, entry.title)">
             {{ t('charts.delete') }}
           </el-button>

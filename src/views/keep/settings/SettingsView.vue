@@ -11,6 +11,7 @@ import { language, LANGUAGES, speak } from '../../../words'
 import { t } from '../../../words/settings'
 import { THEME_KEY } from '../../../stores/theme'
 import SideWords from '../../parts/body/SideWords.vue'
+import BackupPanel from './BackupPanel.vue'
 import ConnectionLacks from './ConnectionLacks.vue'
 
 /** How one likes to read and to press, in this browser; and how the open chart says its sides. */
@@ -111,6 +112,7 @@ const languages = entriesOf(LANGUAGES).map(([value, label]) => ({ value, label }
         </div>
       </details>
     </section>
+    <BackupPanel />
     <ConnectionLacks />
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import type { Chart } from '../../../core/chart/chart'
 import { present } from '../../../core/sure'
 import ProblemList from '../../../components/ProblemList.vue'
@@ -8,10 +8,19 @@ import { useReport } from './report'
 import { t } from '../../../words/files'
 
 /** Why a file was refused, record by record; or which of two charts to keep. */
+const TakeInPanel = defineAsyncComponent(() => import('./TakeInPanel.vue'))
+const RestorePanel = defineAsyncComponent(() => import('./RestorePanel.vue'))
+const CellErrors = defineAsyncComponent(() => import('./CellErrors.vue'))
 const MergePanel = defineAsyncComponent(() => import('./MergePanel.vue'))
 const { report, close } = useReport()
 const charts = useCharts()
 
+const heading = computed(() => {
+  const { file = '', taken, incoming, backup } = report.value ?? {}
+  if (backup) return t('files.aBackup')
+  if (taken) return t('files.thisChartIsHereAlready')
+  return incoming ? t('files.fromAFile', { file }) : t('files.fileWasNotImported', { file })
+})
 /** While two charts are merged: the file's, and what both began as. */
 const merging = shallowRef<{ file: Chart; base: Chart | null } | null>(null)
 
@@ -37,14 +46,11 @@ async function over() {
 </script>
 
 <template>
-  <el-dialog
-    v-if="report"
-    :model-value="true"
-    :title="report.taken ? t('files.thisChartIsHereAlready') : t('files.fileWasNotImported', { file: report.file })"
-    width="min(640px, 94vw)"
-    @close="close"
-  >
-    <MergePanel v-if="merging" :file="merging.file" :base="merging.base" @done="close" />
+  <el-dialog v-if="report" :model-value="true" :title="heading" width="min(640px, 94vw)" @close="close">
+    <TakeInPanel v-if="report.incoming" :file="report.file" :incoming="report.incoming" @done="close" />
+    <RestorePanel v-else-if="report.backup" :backup="report.backup" @done="close" />
+    <CellErrors v-else-if="report.errors" :errors="report.errors" />
+    <MergePanel v-else-if="merging" :file="merging.file" :base="merging.base" @done="close" />
     <template v-else-if="report.taken">
       <p>{{ t('files.takenHasTheSameIdAs', { taken: report.taken.title, file: report.file }) }}</p>
       <p class="choices">

@@ -1,4 +1,7 @@
 import { shallowRef } from 'vue'
+import type { Backup } from '../../../core/files/backup'
+import type { Incoming } from '../../../core/files/in/incoming'
+import type { CellError } from '../../../core/files/in/readTable'
 import type { Problem } from '../../../core/problem'
 import type { Imported } from '../../../stores/importing'
 
@@ -7,6 +10,10 @@ export interface Report {
   file: string
   problems?: Problem[]
   taken?: Extract<Imported, { state: 'taken' }>
+  /** What it brings, or what is wrong in it, where it is no document of ours. */
+  incoming?: Incoming
+  errors?: CellError[]
+  backup?: Backup
 }
 
 const report = shallowRef<Report | null>(null)

@@ -1,3 +1,4 @@
+import { isDocument } from '../../../core/files/in/document'
 import { kindNameOf } from '../../../core/files/fileKinds'
 import { MAX_BYTES } from '../../../core/document/guard'
 import { decodeText } from '../../../core/document/text'
@@ -10,6 +11,7 @@ const { report } = useReport()
 /** Imports a file as the kind of document that it states; the open chart stays where the file is not valid. */
 export async function takeIn(file: File): Promise<void> {
   report.value = null
+  if (/\.zip$/i.test(file.name)) return takeInBackup(file)
   if (file.size > MAX_BYTES) {
     const message = t('files.theFileIsLargerThanMax', { maxBytes: MAX_BYTES / 1024 / 1024 })
     report.value = { file: file.name, problems: [{ code: 'too-large', path: [], message }] }
@@ -17,6 +19,7 @@ export async function takeIn(file: File): Promise<void> {
   }
   const text = decodeText(new Uint8Array(await file.arrayBuffer()))
   if (!text.ok) return void (report.value = { file: file.name, problems: text.problems })
+  if (!isDocument(text.value)) return takeInOther(file.name, text.value)
   const kind = kindNameIn(text.value)
   if (kind === 'shelf') return importShelf(file.name, text.value)
   if (kind === 'club') return importClub(file.name, text.value)
@@ -27,6 +30,22 @@ export async function takeIn(file: File): Promise<void> {
   if (imported.state === 'refused') report.value = { file: file.name, problems: imported.problems }
   else if (imported.state === 'taken') report.value = { file: file.name, taken: imported }
   else if (imported.state === 'added') charts.tell(t('files.importedChart', { chart: charts.chart?.title }))
+}
+
+/** A backup: what it would change is shown before anything is. */
+async function takeInBackup(file: File): Promise<void> {
+  await useCharts().start()
+  const { readBackup } = await import('../../../core/files/backup')
+  const read = readBackup(new Uint8Array(await file.arrayBuffer()))
+  report.value = { file: file.name, ...(read.ok ? { backup: read.value } : { problems: read.problems }) }
+}
+
+/** Rows, a graph or lines: shown before anything is taken. */
+async function takeInOther(file: string, text: string): Promise<void> {
+  await useCharts().start()
+  const { incomingOf } = await import('../../../core/files/in/incoming')
+  const read = incomingOf(file, text)
+  report.value = read.ok ? { file, incoming: read.value } : { file, errors: read.errors }
 }
 
 async function importShelf(file: string, text: string): Promise<void> {
