@@ -40,6 +40,19 @@ export default defineConfig({
         background_color: '#edf0eb',
         display: 'standalone',
         start_url: '/',
+        // What another application shares, or opens with this one, is taken in (public/share.js, views/frame/arrivals).
+        share_target: {
+          action: '/share',
+          method: 'POST',
+          enctype: 'multipart/form-data',
+          params: {
+            text: 'text',
+            files: [{ name: 'file', accept: ['application/json', '.json', 'text/*', '.csv', '.graphml', '.zip'] }],
+          },
+        },
+        file_handlers: [
+          { action: '/', accept: { 'application/json': ['.json'], 'text/csv': ['.csv'], 'application/zip': ['.zip'] } },
+        ],
         icons: [
           { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
           { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
@@ -48,6 +61,7 @@ export default defineConfig({
         ],
       },
       workbox: {
+        importScripts: ['share.js'],
         globPatterns: ['**/*.{js,css,html,woff2,svg,png,json,wasm}'],
         maximumFileSizeToCacheInBytes: 4_000_000,
       },

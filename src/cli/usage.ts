@@ -8,21 +8,37 @@ import { messageOf, type Result } from '../core/problem'
 /** The command was not called as it should be: exit 2. */
 export class UsageError extends Error {}
 
-/** One FILE and the options that the command knows. */
-export function fileAndOptions<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
+type Options = NonNullable<ParseArgsConfig['options']>
+
+/** FILEs, so many as are wanted (undefined: any), and the options that the command knows. */
+export function filesAndOptions<O extends Options>(args: string[], options: O, wanted?: number) {
   try {
     const { values, positionals } = parseArgs({ args, options, allowPositionals: true })
-    const [file, ...others] = positionals
-    if (file === undefined || others.length) throw new UsageError(file ? 'one FILE at a time' : 'which FILE?')
-    return { file, values }
+    if (wanted !== undefined && positionals.length !== wanted)
+      throw new UsageError(`${wanted} FILEs are wanted, not ${positionals.length}`)
+    return { files: positionals, values }
   } catch (error) {
     if (error instanceof UsageError) throw error
     throw new UsageError(messageOf(error))
   }
 }
 
+/** One FILE and the options that the command knows. */
+export function fileAndOptions<O extends Options>(args: string[], options: O) {
+  const { files, values } = filesAndOptions(args, options)
+  const [file, ...others] = files
+  if (file === undefined || others.length) throw new UsageError(file ? 'one FILE at a time' : 'which FILE?')
+  return { file, values }
+}
+
 /** Reads a chart from a file; a file that is not there is wrong usage. */
 export function readChartFile(file: string): Result<Chart> {
+  const text = readText(file)
+  return text.ok ? parseChart(text.value) : text
+}
+
+/** Reads a text from a file; a file that is not there is wrong usage. */
+export function readText(file: string): Result<string> {
   let bytes: Uint8Array
   try {
     bytes = readFileSync(file)
@@ -31,6 +47,5 @@ export function readChartFile(file: string): Result<Chart> {
       `cannot read ${file}: ${error instanceof Error && 'code' in error ? String(error.code) : messageOf(error)}`,
     )
   }
-  const text = decodeText(bytes)
-  return text.ok ? parseChart(text.value) : text
+  return decodeText(bytes)
 }

@@ -5,7 +5,7 @@ import { makeDocument } from '../core/document/read'
 import { messageOf, success, type Result } from '../core/problem'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import type { Principle } from '../core/shelf/principles'
-import { publish } from '../core/shelf/publish'
+import { publish, type ShelfAbout } from '../core/shelf/publish'
 import { indexShelf, type ShelfIndex } from '../core/shelf/search'
 import { joinRegions, type Shelf, type ShelfRegion } from '../core/shelf/shelf'
 import { ownShelf, SHELF_KIND, type OwnShelf } from '../core/shelf/shelfKind'
@@ -89,8 +89,12 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** Publishes positions of a chart, with what is tried from them, as a shelf of the coach's own; returns its id. */
-  const publishFrom = (chart: Chart, positions: readonly string[], title: string): Promise<string> =>
-    keep(publish(chart, positions, title, taken()))
+  const publishFrom = (
+    chart: Chart,
+    positions: readonly string[],
+    title: string,
+    about: ShelfAbout = {},
+  ): Promise<string> => keep(publish(chart, positions, title, taken(), about))
 
   /** Takes in a shelf's file, under other ids where some are taken; null where the coach has stopped the reading. */
   async function importText(text: string): Promise<Result<string> | null> {

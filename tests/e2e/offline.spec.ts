@@ -78,3 +78,36 @@ test('a newer build waits until it is let in, and is then there', async ({ page 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tern Street')
   server.close()
 })
+
+test('what another application shares is taken in once the page has opened; what is pasted, too', async ({ page }) => {
+  await openDemo(page)
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+  await page.reload()
+  await settled(page)
+  await page.evaluate(() => {
+    const form = document.createElement('form')
+    Object.assign(form, { method: 'POST', action: '/share', enctype: 'multipart/form-data' })
+    const text = document.createElement('textarea')
+    Object.assign(text, { name: 'text', value: '# A place of its own\nArmbar (finish): 3 of 10' })
+    form.append(text)
+    document.body.append(form)
+    form.submit()
+  })
+  const shared = page.getByRole('dialog', { name: 'From shared.txt' })
+  await expect(shared).toContainText('New positions: A place of its own.')
+  await shared.getByRole('button', { name: 'Do not import' }).click()
+  // It is there once, and not again after a reload.
+  await page.reload()
+  await settled(page)
+  await expect(shared).toHaveCount(0)
+  const paste = (text: string) =>
+    page.evaluate((pasted) => {
+      const data = new DataTransfer()
+      data.setData('text/plain', pasted)
+      document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))
+    }, text)
+  await paste('Only a remark, of no use here.')
+  await paste('move\tfrom\tto\nHip bump of old\tGuard of old\tMount')
+  const pasted = page.getByRole('dialog', { name: 'From pasted.txt' })
+  await expect(pasted).toContainText('1 new, 0 changed, 0 as they are.')
+})

@@ -54,7 +54,16 @@ type Modules = typeof answers &
 /** Exports that edit nothing, or that are only a part of edits. */
 type NoEdit =
   | ('GUESS_WEIGHT' | 'answersTo' | 'partsOf' | 'partCount' | 'withPart' | 'dropRace' | 'loseReaction' | 'losePosition')
-  | ('holdIn' | 'roundIn' | 'runIn' | 'answerOfRound' | 'wantedOfRegion' | 'changedOnShelf' | 'markOf')
+  | (
+      | 'holdIn'
+      | 'roundIn'
+      | 'runIn'
+      | 'answerOfRound'
+      | 'wantedOfRegion'
+      | 'changedOnShelf'
+      | 'differencesOf'
+      | 'markOf'
+    )
   | ('unbreak' | 'dropRounds' | 'cutRuns' | 'applyFork' | 'applyStill' | 'nameHead' | 'sayParts')
 
 const shelf = smallShelf()

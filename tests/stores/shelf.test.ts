@@ -73,11 +73,13 @@ describe('the Shelf', () => {
 
   it('goes out as a file and comes in again under other ids; a broken file changes nothing', async () => {
     const store = await openTab()
-    const id = await store.publishFrom(demo, PLACES, 'Top')
+    const about = { author: 'A coach of two evenings a week', licence: 'Use it, and say where it is from', edition: 2 }
+    const id = await store.publishFrom(demo, PLACES, 'Top', about)
     const text = store.exportText(id)
-    expect(JSON.parse(text)).toMatchObject({ format: 'ataque-shelf', id, title: 'Top' })
+    expect(JSON.parse(text)).toMatchObject({ format: 'ataque-shelf', id, title: 'Top', ...about })
     expect(store.exportText('nothing')).toBe('')
     expect(taken((await store.importText(text))!)).toBe('top-2')
+    expect(store.own.find((one) => one.id === 'top-2')).toMatchObject(about)
     const broken = await store.importText(text.replace('"ataque-shelf"', '"recipe"'))
     expect(broken).toMatchObject({ ok: false, problems: [{ code: 'not-a-shelf' }] })
     expect(ids(store.own).sort()).toEqual(['top', 'top-2'])

@@ -26,6 +26,9 @@ export interface ShelfRegion {
   variants: Variant[]
   cautions: Caution[]
   flows?: FlowDrill[]
+  author?: string
+  licence?: string
+  edition?: number
 }
 
 export interface Shelf {

@@ -1,4 +1,4 @@
-import { Equals, IsString } from 'class-validator'
+import { Equals, IsInt, IsString, Min } from 'class-validator'
 import { CHAIN_LISTS, CHAIN_NORMALISERS, chainKey, MAX_CHAIN } from '../chart/chainRecords'
 import { Cue } from '../chart/cue'
 import { Hold } from '../chart/hold'
@@ -38,6 +38,10 @@ class Shelf {
   @Records(() => Caution) cautions!: Caution[]
   @Optional() @Records(() => FlowDrill) flows?: FlowDrill[]
   @Optional() @IsString() notes?: string
+  /** Who made it, in their own words; under what others may use it; and which edition it is. */
+  @Optional() @IsWord() author?: string
+  @Optional() @IsWord() licence?: string
+  @Optional() @IsInt() @Min(1) edition?: number
 }
 
 export interface OwnShelf extends ShelfRegion {

@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
 import { useReading } from '../../stores/reading'
 import { importFile } from '../parts/files/importing'
+import { useArrivals } from './arrivals'
 import { useReport } from '../parts/files/report'
 import { t } from '../../words'
 
@@ -14,6 +15,7 @@ const isOver = ref(false)
 const { report } = useReport()
 const reading = useReading()
 let depth = 0
+useArrivals()
 
 const hasFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false
 

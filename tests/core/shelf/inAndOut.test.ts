@@ -8,8 +8,9 @@ import { pathText } from '../../../src/core/problem'
 import { couldAdd, couldAnswer, holdsOnShelf } from '../../../src/core/shelf/additions'
 import { bare } from '../../../src/core/shelf/bare'
 import { pullIn, type Wanted } from '../../../src/core/shelf/edits/pull'
-import { changedOnShelf, takeUpdate } from '../../../src/core/shelf/edits/updates'
+import { changedOnShelf, differencesOf, takeUpdate } from '../../../src/core/shelf/edits/updates'
 import { idsOnShelf, withFreshIds } from '../../../src/core/shelf/freshIds'
+import { sayField } from '../../../src/core/say/update'
 import { publish } from '../../../src/core/shelf/publish'
 import { joinRegions, shelfAsChart } from '../../../src/core/shelf/shelf'
 import { ownShelf, SHELF_KIND } from '../../../src/core/shelf/shelfKind'
@@ -132,7 +133,13 @@ describe('bringing in', () => {
   it('an update changes what the Shelf says of a move, and not the coach’s own plan', () => {
     const own = produce(pulled({ moves: ['climb'] }).after, (draft) => {
       Object.assign(draft.moves[0], { name: 'Mine', notes: 'old', tries: { lands: 9, stalls: 1 } })
-      takeUpdate(draft, { ...move('climb'), notes: 'New.' })
+      const changed = { ...move('climb'), notes: 'New.' }
+      expect(differencesOf(draft, changed).map(({ field, says }) => [field, sayField(says, field)])).toContainEqual([
+        'notes',
+        [expect.stringMatching(/^New\./)],
+      ])
+      takeUpdate(draft, changed)
+      expect(differencesOf(draft, changed)).toEqual([])
     })
     expect(own.moves[0]).toMatchObject({ name: 'Mine', tries: { lands: 9, stalls: 1 } })
     expect(own.moves[0].notes).toContain('New. When:')

@@ -1,3 +1,4 @@
+import { isDocument } from './document'
 import { readGraphml, type ReadGraph } from './readGraphml'
 import { readTable, type CellError, type ReadTable } from './readTable'
 
@@ -9,6 +10,10 @@ export type IncomingRead = { ok: true; value: Incoming } | { ok: false; errors: 
 const isTable = (name: string) => /\.(csv|tsv)$/i.test(name)
 /** A line in the middle of which a sign divides cells that the first line names. */
 const namesColumns = (text: string) => readTable(text.split(/\r?\n/, 1)[0] ?? '').ok && !/^#\s/.test(text)
+
+/** Whether a text without a name looks like a document of ours, a graph, lines under a heading or a table. */
+export const isForUs = (text: string): boolean =>
+  isDocument(text) || /^\uFEFF?\s*(<\?xml|<graphml|#\s)/.test(text) || (text.includes('\n') && namesColumns(text))
 
 /** What a text brings, by its name and what it begins with. */
 export function incomingOf(name: string, text: string): IncomingRead {

@@ -31,6 +31,19 @@ export function changedOnShelf(chart: Chart, shelf: Shelf): ShelfMove[] {
   })
 }
 
+/** What differs between a move of a chart and what the Shelf says of it now, field by field. */
+export function differencesOf(
+  chart: Chart,
+  move: ShelfMove,
+): { field: (typeof SAID)[number]; had: Move; says: Move }[] {
+  const own = lookUp(chart.moves, move.id)
+  if (!own) return []
+  const says = { ...own, ...saidOf(move) }
+  return SAID.filter((field) => JSON.stringify(own[field]) !== JSON.stringify(says[field])).map((field) => ({
+    ...{ field, had: own, says },
+  }))
+}
+
 /** Updates a move of a chart (a draft) from the Shelf; never its name, tries, holds or places. */
 export function takeUpdate(chart: Chart, move: ShelfMove): void {
   const own = lookUp(chart.moves, move.id)

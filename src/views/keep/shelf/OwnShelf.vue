@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { fileName } from '../../../core/files/fileKinds'
 import { SHELF_KIND } from '../../../core/shelf/shelfKind'
 import type { ShelfRegion } from '../../../core/shelf/shelf'
@@ -13,6 +14,17 @@ const emit = defineEmits<{ gone: [] }>()
 const store = useShelf()
 const charts = useCharts()
 
+const about = computed(() => {
+  const { author, licence, edition } = props.region
+  return [
+    author === undefined ? '' : t('shelf.madeBy', { author }),
+    edition === undefined ? '' : t('shelf.editionN', { edition }),
+    licence ?? '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+
 async function remove() {
   const { id, title } = props.region
   await store.remove(id, true)
@@ -24,6 +36,7 @@ async function remove() {
 <template>
   <p class="own">
     {{ t('shelf.aShelfOfYourOwn') }}
+    <span v-if="about" data-test="about-shelf">{{ about }}</span>
     <el-button text @click="downloadJson(store.exportText(region.id), fileName(SHELF_KIND, region.id))">
       {{ t('common.export') }}
     </el-button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { decodeText } from '../../../core/document/text'
 import FileButton from '../../../components/FileButton.vue'
+import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { problemText } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
@@ -19,6 +20,10 @@ const isOpen = ref(false)
 const title = ref('')
 const positions = ref<string[]>([])
 const wrong = ref('')
+/** Who made it is remembered for the next one. */
+const author = useStorage('ataque-author', '')
+const licence = useStorage('ataque-licence', '')
+const edition = ref(1)
 const options = computed(() => (charts.chart?.positions ?? []).map(({ id, name }) => ({ value: id, label: name })))
 
 async function publish() {
@@ -27,7 +32,9 @@ async function publish() {
     wrong.value = t('shelf.sayANameAndAtLeast')
     return
   }
-  const id = await store.publishFrom(chart, positions.value, title.value.trim())
+  const [by, under] = [author.value.trim(), licence.value.trim()]
+  const about = { ...(by ? { author: by } : {}), ...(under ? { licence: under } : {}), edition: edition.value }
+  const id = await store.publishFrom(chart, positions.value, title.value.trim(), about)
   charts.tell(t('shelf.titleIsOnTheShelf', { title: title.value.trim() }))
   title.value = wrong.value = ''
   positions.value = []
@@ -71,6 +78,24 @@ async function take(file: File) {
         :placeholder="t('shelf.whichPositions')"
         :aria-label="t('shelf.positionsToPublish')"
       />
+      <el-input
+        v-model="author"
+        maxlength="200"
+        :aria-label="t('shelf.whoMadeIt')"
+        :placeholder="t('shelf.whoMadeIt')"
+        @keydown.stop
+      />
+      <el-input
+        v-model="licence"
+        maxlength="200"
+        :aria-label="t('shelf.licence')"
+        :placeholder="t('shelf.licence')"
+        @keydown.stop
+      />
+      <label class="edition">
+        <span class="label">{{ t('shelf.edition') }}</span>
+        <el-input-number v-model="edition" :min="1" :step="1" step-strictly size="small" />
+      </label>
       <p class="muted small">{{ t('shelf.withWhatIsTriedFromThem') }}</p>
       <el-button native-type="submit" type="primary">{{ t('shelf.publish') }}</el-button>
       <el-button text @click="isOpen = false">{{ t('shelf.notNow') }}</el-button>
@@ -96,6 +121,12 @@ form {
   margin-top: var(--space-16);
   padding-top: var(--space-12);
   border-top: 1px solid var(--line);
+}
+
+.edition {
+  display: flex;
+  gap: var(--space-8);
+  align-items: center;
 }
 
 .wrong {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Shelf } from '../../../core/shelf/shelf'
+import { fieldName, sayField } from '../../../core/say/update'
 import type { ShelfMove } from '../../../core/shelf/shelfRecords'
-import { changedOnShelf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
+import { changedOnShelf, differencesOf, leaveUpdate, takeUpdate } from '../../../core/shelf/edits/updates'
 import { useCharts } from '../../../stores/charts'
 import { t } from '../../../words/shelf'
 
@@ -13,6 +14,16 @@ import { t } from '../../../words/shelf'
 const props = defineProps<{ shelf: Shelf }>()
 const charts = useCharts()
 const changed = computed(() => (charts.chart ? changedOnShelf(charts.chart, props.shelf) : []))
+/** Lines that are only here, and lines that only the Shelf has now. */
+const differences = (move: ShelfMove) =>
+  (charts.chart ? differencesOf(charts.chart, move) : []).map(({ field, had, says }) => {
+    const [mine, theirs] = [sayField(had, field), sayField(says, field)]
+    return {
+      name: fieldName(field),
+      had: mine.filter((line) => !theirs.includes(line)),
+      says: theirs.filter((line) => !mine.includes(line)),
+    }
+  })
 const take = (move: ShelfMove) =>
   charts.edit(t('shelf.moveAsOnTheShelf', { move: move.name }), (draft) => takeUpdate(draft, move))
 const leave = (move: ShelfMove) =>
@@ -24,7 +35,16 @@ const leave = (move: ShelfMove) =>
     <summary>{{ t('shelf.theShelfSaysSomethingNewOf', { moves: t('count.move', changed.length) }) }}</summary>
     <ul>
       <li v-for="move in changed" :key="move.id">
-        <span>{{ move.name }}</span>
+        <details class="difference">
+          <summary>{{ move.name }}</summary>
+          <dl v-for="one in differences(move)" :key="one.name" :aria-label="one.name">
+            <dt class="label">{{ one.name }}</dt>
+            <dd>
+              <del v-for="line in one.had" :key="line">{{ line }}</del>
+              <ins v-for="line in one.says" :key="line">{{ line }}</ins>
+            </dd>
+          </dl>
+        </details>
         <el-button text :aria-label="t('shelf.takeMove', { move: move.name })" @click="take(move)">
           {{ t('shelf.take') }}
         </el-button>
@@ -51,7 +71,25 @@ li {
   align-items: center;
 }
 
-li span {
+.difference {
   flex: 1;
+}
+
+li {
+  align-items: start;
+}
+
+dd {
+  display: grid;
+  margin: 0 0 var(--space-8);
+}
+
+del {
+  color: var(--leak);
+}
+
+ins {
+  text-decoration: none;
+  color: var(--ours);
 }
 </style>

@@ -32,6 +32,12 @@ export async function takeIn(file: File): Promise<void> {
   else if (imported.state === 'added') charts.tell(t('files.importedChart', { chart: charts.chart?.title }))
 }
 
+/** What is pasted, if it looks like something that can be taken in: any other text is none of ours. */
+export async function takeInPasted(text: string): Promise<void> {
+  const { isForUs } = await import('../../../core/files/in/incoming')
+  if (isForUs(text)) await takeIn(new File([text], t('files.pasted')))
+}
+
 /** A backup: what it would change is shown before anything is. */
 async function takeInBackup(file: File): Promise<void> {
   await useCharts().start()

@@ -1,18 +1,18 @@
-import type { Chart } from '../../src/core/chart/chart'
-import { holder } from '../../src/core/chart/hold'
-import { toPositionId, type PositionId } from '../../src/core/chart/ids'
-import { lookUp } from '../../src/core/chart/lookUp'
-import type { Move } from '../../src/core/chart/move'
-import type { Position } from '../../src/core/chart/position'
-import { totalOf, wholeOf } from '../../src/core/chart/tries'
-import { scenarioOf, type Scenario } from '../../src/core/game/scenario'
-import { figuresOf, worthsOf, type Figures } from '../../src/core/insight/figures'
-import { rulesHere } from '../../src/core/shelf/decisions'
-import { wantedOfRegion, pullIn } from '../../src/core/shelf/edits/pull'
-import { REASONS } from '../../src/core/shelf/reasons'
-import { shelfAsChart, type Shelf } from '../../src/core/shelf/shelf'
-import { emptyChart } from '../../src/core/chart/chart'
-import { present } from '../../src/core/sure'
+import type { Chart } from '../../core/chart/chart'
+import { holder } from '../../core/chart/hold'
+import { toPositionId, type PositionId } from '../../core/chart/ids'
+import { lookUp } from '../../core/chart/lookUp'
+import type { Move } from '../../core/chart/move'
+import type { Position } from '../../core/chart/position'
+import { totalOf, wholeOf } from '../../core/chart/tries'
+import { scenarioOf, type Scenario } from '../../core/game/scenario'
+import { figuresOf, worthsOf, type Figures } from '../../core/insight/figures'
+import { rulesHere } from '../../core/shelf/decisions'
+import { wantedOfRegion, pullIn } from '../../core/shelf/edits/pull'
+import { REASONS } from '../../core/shelf/reasons'
+import { shelfAsChart, type Shelf } from '../../core/shelf/shelf'
+import { emptyChart } from '../../core/chart/chart'
+import { present } from '../../core/sure'
 import type { Row } from './structure'
 import { WARNINGS, type Warning } from './warnings'
 
@@ -151,8 +151,9 @@ export const GAME: readonly Row[] = [
       return chart.moves.filter((move) => !move.reply && !canBeTried(chart, move, figures)).map(({ id }) => id)
     },
   },
-  { what: 'warnings that the figures do not give', find: (shelf) => unheeded(shelfAsChart(shelf)) },
+  { what: 'warnings that the figures do not give', isOfOurs: true, find: (shelf) => unheeded(shelfAsChart(shelf)) },
   ...([0, 1] as const).map((end): Row => ({
+    isOfOurs: true,
     what: `warnings that do not hold with all tries at the ${end ? 'upper' : 'lower'} end, where more than ${WARNINGS.length - ROBUST} do not`,
     find: (shelf) => {
       const found = unheeded(atEnd(shelf, end))

@@ -1,14 +1,16 @@
-import { comesToSomething, reactionsMet, totalOf, wholeOf } from '../../src/core/chart/tries'
-import { lookUp } from '../../src/core/chart/lookUp'
-import { flowHolds } from '../../src/core/shelf/flows'
-import { REASONS } from '../../src/core/shelf/reasons'
-import type { Shelf } from '../../src/core/shelf/shelf'
-import type { ShelfAnswer, ShelfMove } from '../../src/core/shelf/shelfRecords'
+import { comesToSomething, reactionsMet, totalOf, wholeOf } from '../../core/chart/tries'
+import { lookUp } from '../../core/chart/lookUp'
+import { flowHolds } from '../../core/shelf/flows'
+import { REASONS } from '../../core/shelf/reasons'
+import type { Shelf } from '../../core/shelf/shelf'
+import type { ShelfAnswer, ShelfMove } from '../../core/shelf/shelfRecords'
 
 /** A kind of fault of the Shelf, and the records that have it. */
 export interface Row {
   what: string
   find: (shelf: Shelf) => string[]
+  /** It names records of our Shelf, and asks nothing of any other. */
+  isOfOurs?: true
 }
 
 const tried = (move: ShelfMove) => [move.from, ...(move.alsoFrom ?? [])]
