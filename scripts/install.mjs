@@ -42,6 +42,20 @@ function installBrowser() {
   process.exit(1)
 }
 
+/** Programs that read in tests what we write: Graphviz, xmllint, networkx. Without one its test is skipped by name. */
+function installReaders() {
+  const isThere = (command, args) => spawnSync(command, args, { stdio: 'ignore' }).status === 0
+  const missing = [
+    [['dot', ['-V']], 'graphviz'],
+    [['xmllint', ['--version']], 'libxml2-utils'],
+    [['/usr/bin/python3', ['-c', 'import networkx']], 'python3-networkx'],
+  ].flatMap(([[command, args], name]) => (isThere(command, args) ? [] : [name]))
+  if (!missing.length || !isDebian() || process.getuid?.() !== 0) return
+  console.log(`Installing ${missing.join(', ')} …`)
+  run('apt-get', ['update', '-qq'])
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing])
+}
+
 const major = Number(process.versions.node.split('.')[0])
 if (major < 20) {
   console.error(`Ataque needs Node 20.19 or later; this is ${process.versions.node}.`)
@@ -51,4 +65,5 @@ installPackages()
 if (process.argv.includes('--browser')) {
   installBrowser()
   execFileSync(chromiumPath(), ['--version'], { stdio: 'inherit' })
+  installReaders()
 }

@@ -45,6 +45,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'rehearse', path: '/rehearse' },
   { name: 'spar', path: '/rehearse/spar' },
   { name: 'say-back', path: '/rehearse/say' },
+  { name: 'homework', path: '/rehearse/homework' },
   { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
   { name: 'shelf-list', path: '/shelf?part=list' },
   { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },
