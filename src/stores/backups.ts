@@ -19,8 +19,8 @@ const PUT_OFF = 3 * A_DAY
 /** Backups of everything that is kept here: when the last was, whether one is due, where they go, and the way back. */
 export const useBackups = defineStore('backups', () => {
   const store = new Connection()
-  /** When the last was made, how often anything had been written then, and until when nobody is to be reminded. */
-  const last = useStorage('ataque-backup', { at: 0, writes: 0, putOffUntil: 0 })
+  /** When the last was made (or, where none was, when it was first looked for), how often anything had been written then, and until when nobody is to be reminded. */
+  const last = useStorage('ataque-backup', { at: 0, writes: 0, putOffUntil: 0, isMade: false })
   const writes = ref(0)
   const now = ref(Date.now())
   const folder = shallowRef<Folder | null>(null)
@@ -38,7 +38,7 @@ export const useBackups = defineStore('backups', () => {
     if (!kept) return
     now.value = Date.now()
     writes.value = kept.writes
-    if (!last.value.at) last.value = { at: now.value, writes: kept.writes, putOffUntil: 0 }
+    if (!last.value.at) last.value = { at: now.value, writes: kept.writes, putOffUntil: 0, isMade: false }
     folder.value = (await store.run(chosenFolder).catch(() => undefined)) ?? null
   }
 
@@ -59,7 +59,7 @@ export const useBackups = defineStore('backups', () => {
   /** The backup that was made has been put somewhere. */
   function keep(): void {
     const { at, writes: written, name, clubs } = made.value
-    last.value = { at, writes: written, putOffUntil: 0 }
+    last.value = { at, writes: written, putOffUntil: 0, isMade: true }
     writes.value = written
     // Who is deleted from a club later is still in what was made before.
     for (const club of clubs) giveAway(club, name)

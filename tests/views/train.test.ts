@@ -1,3 +1,4 @@
+import ICAL from 'ical.js'
 import { TextEncoder } from 'node:util'
 import { calendarOf } from '../../src/views/parts/club/calendar'
 import { blockTitle, roundsText, startingText, strikesText } from '../../src/views/parts/club/blocks'
@@ -25,7 +26,7 @@ const linesOf = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n')
 
 describe('a class in words', () => {
   it('goes to the calendar with its hour and its blocks, and names nobody', () => {
-    const text = calendarOf('Tern Street', session, plan)
+    const text = calendarOf('Tern Street', [session], plan)
     const lines = linesOf(text)
     expect([lines[0], lines.filter(Boolean).at(-1)]).toEqual(['BEGIN:VCALENDAR', 'END:VCALENDAR'])
     const fields = new Map(lines.map((line) => [line.split(/[:;]/)[0], line.slice(line.indexOf(':') + 1)]))
@@ -36,7 +37,25 @@ describe('a class in words', () => {
     expect(fields.get('SUMMARY')).toBe('Turtle')
     expect(fields.get('DESCRIPTION')).toBe('0 min: Warm-up\\n10 min: Now you Kimura')
     expect(text).not.toContain('ana')
-    expect(calendarOf('Tern Street', { ...session, theme: undefined } as never, null)).toContain('SUMMARY:Tern Street')
+    expect(calendarOf('Tern Street', [{ ...session, theme: undefined } as never], null)).toContain(
+      'SUMMARY:Tern Street',
+    )
+  })
+
+  it('is read by a reader of calendars that others wrote, class by class', () => {
+    const later = { ...session, id: 'later', when: '2026-12-01', theme: 'Back; and, the "rest"\nof it' }
+    const read = new ICAL.Component(ICAL.parse(calendarOf('Tern Street', [session, later], plan)) as [])
+    const events = read.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one))
+    expect(events.map(({ summary, uid }) => [summary, uid])).toEqual([
+      ['Turtle', 'tuesday@ataque'],
+      ['Back; and, the "rest"\nof it', 'later@ataque'],
+    ])
+    expect(events.map(({ startDate }) => startDate.toJSDate().getTime())).toEqual([
+      new Date(2026, 10, 24, 18, 30).getTime(),
+      new Date(2026, 11, 1, 18, 30).getTime(),
+    ])
+    expect(events.map(({ duration }) => duration.toSeconds())).toEqual([3600, 3600])
+    expect(events[0]!.description).toBe('0 min: Warm-up\n10 min: Now you Kimura')
   })
 
   it('says blocks and their rounds', () => {

@@ -7,6 +7,12 @@ import { bareChart, mergedLineage } from './shared'
 /** Of the answers only the order of those to the same reaction means something: it is the coach's preference. */
 const groupOf = (list: string, record: object): string => (list === 'answers' ? String(fieldsOf(record).reaction) : '')
 
+/** Two coaches may make different things of one name, such as an armbar from two positions. */
+function areOthers(list: string, mine: object, theirs: object): boolean {
+  const [m, t] = [fieldsOf(mine), fieldsOf(theirs)]
+  return list !== 'answers' && ['name', 'from', 'endsIn', 'position'].some((field) => m[field] !== t[field])
+}
+
 /** A chart with what came back of it merged in, and what of it has to be chosen. */
 export function mergeCharts(
   base: Chart | null,
@@ -15,6 +21,6 @@ export function mergeCharts(
   choose: (conflict: Conflict) => Side,
 ): Merged<Chart> {
   const [m, t] = [bareChart(mine), { ...bareChart(theirs), id: mine.id }]
-  const merged = merge({ kind: CHART_KIND, groupOf }, base && bareChart(base), m, t, choose)
+  const merged = merge({ kind: CHART_KIND, groupOf, areOthers }, base && bareChart(base), m, t, choose)
   return { ...merged, document: { ...merged.document, shared: mergedLineage(mine, theirs) } }
 }

@@ -37,6 +37,8 @@ interface MergeKind<D extends AnyDocument> {
   kind: DocumentKind<D>
   /** Lists of which only the order within groups means something: the group of a record. */
   groupOf?: (list: string, record: object) => string
+  /** Whether two records of one key, each added on its side, are about different things: then one of them is chosen. */
+  areOthers?: (list: string, mine: object, theirs: object) => boolean
 }
 
 /**
@@ -160,7 +162,8 @@ class Merging<D extends AnyDocument> {
 
   private record(list: string, key: string, values: Record<keyof Values, object | undefined>): object | undefined {
     const { base, mine, theirs } = values
-    if (mine && theirs) {
+    const areOthers = !base && this.base && mine && theirs && this.of.areOthers?.(list, mine, theirs)
+    if (mine && theirs && !areOthers) {
       if (isSame(mine, theirs)) return mine
       const known = { base: fieldsOf(base ?? {}), mine: fieldsOf(mine), theirs: fieldsOf(theirs) }
       return this.fields({ list, key }, known)

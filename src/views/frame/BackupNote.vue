@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useBackups } from '../../stores/backups'
 import { useCharts } from '../../stores/charts'
 import { backUp } from '../parts/files/backingUp'
@@ -14,6 +14,10 @@ onMounted(async () => {
   if (backups.isDue && (await backups.intoFolder(false)))
     charts.tell(t('files.backedUpInto', { folder: backups.folder?.name ?? '' }))
 })
+const says = computed(() => {
+  const { days, changes, last } = backups
+  return last.isMade ? t('files.backupIsDue', { days, changes }) : t('files.firstBackupIsDue', { changes })
+})
 async function save() {
   await backUp()
   charts.tell(t('files.backedUp'))
@@ -22,7 +26,7 @@ async function save() {
 
 <template>
   <div v-if="backups.isDue" class="news" role="status">
-    <span>{{ t('files.backupIsDue', { days: backups.days, changes: backups.changes }) }}</span>
+    <span>{{ says }}</span>
     <el-button type="primary" @click="save">{{ t('files.saveABackup') }}</el-button>
     <el-button text @click="backups.putOff()">{{ t('files.later') }}</el-button>
   </div>

@@ -12,7 +12,8 @@ const backups = useBackups()
 const charts = useCharts()
 onMounted(() => backups.look())
 const since = computed(() => {
-  const { changes, days } = backups
+  const { changes, days, last } = backups
+  if (!last.isMade) return t('settings.neverBackedUp')
   return changes
     ? t('settings.changesSince', { days: t('settings.daysAgo', days) }, changes)
     : t('settings.allIsInTheBackup')

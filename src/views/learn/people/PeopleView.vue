@@ -49,6 +49,12 @@ function give() {
   downloadJson(clubs.exportText(), name)
   giveAway(id, name)
 }
+/** The log for a spreadsheet: it names people, as the club's own file does. */
+async function saveTables() {
+  const { saveLog } = await import('../../parts/files/saveAs')
+  const club = present(clubs.club)
+  giveAway(club.id, saveLog(club, charts.chart))
+}
 const about = (one: ClubPerson) =>
   [
     isMinor(one) ? t('train.minor') : '',
@@ -86,6 +92,7 @@ const about = (one: ClubPerson) =>
         </ClubRow>
         <template #foot>
           <el-button text @click="give">{{ l('learn.giveAway') }}</el-button>
+          <el-button text @click="saveTables">{{ l('learn.logAsTables') }}</el-button>
         </template>
       </ClubList>
     </template>

@@ -5,6 +5,7 @@ import type { Backup, Restoring } from '../../../core/files/backup'
 import type { Problem } from '../../../core/problem'
 import { useCharts } from '../../../stores/charts'
 import { useRestoring } from '../../../stores/restoring'
+import { dayText } from '../club/days'
 import { t } from '../../../words/files'
 
 /** What restoring a backup would change, document by document; nothing is written before it is pressed. */
@@ -52,7 +53,7 @@ async function restore() {
 
 <template>
   <div v-if="found" class="restore">
-    <p>{{ t('files.madeOn', { made: new Date(backup.made).toLocaleString() }) }}</p>
+    <p>{{ t('files.madeOn', { made: dayText(backup.made.slice(0, 10)) }) }}</p>
     <ul :aria-label="t('files.whatWouldChange')">
       <li v-for="one in rows" :key="one.key">
         <el-checkbox

@@ -83,6 +83,10 @@ async function take() {
   gap: var(--space-8);
 }
 
+.el-radio-group {
+  gap: var(--space-4) var(--space-24);
+}
+
 .row {
   display: flex;
   flex-wrap: wrap;

@@ -34,9 +34,9 @@ export function saveChartAs(chart: Chart, form: Form): void {
 const graphOfText = (chart: Chart) => graphmlOf(graphOf(chart))
 const dotOfText = (chart: Chart) => dotOf(graphOf(chart))
 
-/** Saves the log of a club as tables. */
-export const saveLog = (club: Club, chart: Chart | null): void =>
-  download(
-    new Blob([zipped(logTables(club, chart))], { type: OUTPUTS.zip.type }),
-    fileName(OUTPUTS.zip, club.id, 'log'),
-  )
+/** Saves the log of a club as tables; returns the name of the file. */
+export function saveLog(club: Club, chart: Chart | null): string {
+  const name = fileName(OUTPUTS.zip, club.id, 'log')
+  download(new Blob([zipped(logTables(club, chart))], { type: OUTPUTS.zip.type }), name)
+  return name
+}

@@ -9,22 +9,34 @@ import { addLesson, addSession } from '../../../core/club/edits/sessions'
 import { headCount } from '../../../core/club/classPlan'
 import { membersOf } from '../../../core/club/whoIsThere'
 import type { Session } from '../../../core/club/session'
+import { fileName, OUTPUTS } from '../../../core/files/fileKinds'
+import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import ClubList from '../../parts/club/ClubList.vue'
 import ClubRow from '../../parts/club/ClubRow.vue'
 import { dayText } from '../../parts/club/days'
+import { download } from '../../parts/files/download'
 import { SESSION_TABS } from './tabs'
 import { t } from '../../../words/train'
 
 /** The classes of the club, the newest first. */
-defineProps<{ sessions: readonly Session[]; here?: string | undefined }>()
+const props = defineProps<{ sessions: readonly Session[]; here?: string | undefined }>()
 const emit = defineEmits<{ show: [id: string] }>()
 const clubs = useClubs()
+const charts = useCharts()
 
 function add() {
   let id = ''
   clubs.edit(t('train.newClass'), (draft) => void (id = addSession(draft, dayjs().format('YYYY-MM-DD'))))
   emit('show', id)
+}
+/** The classes as a file that calendars read. */
+async function saveAll() {
+  const { calendarOf } = await import('../../parts/club/calendar')
+  const { title = '', id = 'club' } = clubs.club ?? {}
+  const { type } = OUTPUTS.calendar
+  const text = calendarOf(title, props.sessions, charts.chart)
+  download(new Blob([text], { type }), fileName(OUTPUTS.calendar, id, 'classes'))
 }
 const people = computed(() => membersOf(clubs.club ?? { people: [] }))
 /** How many come, or with whom a lesson is. */
@@ -60,6 +72,9 @@ function addFor(person: string) {
         t('train.peopleAndMinutes', { people: whoOf(one), minutes: one.minutes })
       }}</span>
     </ClubRow>
+    <template #foot>
+      <el-button v-if="sessions.length" text @click="saveAll">{{ t('train.allAsACalendar') }}</el-button>
+    </template>
   </ClubList>
 </template>
 

@@ -58,7 +58,7 @@ function remove() {
 /** The calendar's words are fetched when somebody wants them. */
 async function save() {
   const { calendarOf } = await import('../../parts/club/calendar')
-  const text = calendarOf(clubs.club?.title ?? '', props.session, charts.chart)
+  const text = calendarOf(clubs.club?.title ?? '', [props.session], charts.chart)
   download(new Blob([text], { type: 'text/calendar' }), `${props.session.id}.ics`)
 }
 const begin = () => router.push({ path: '/mat', query: { class: props.session.id } })
