@@ -125,4 +125,5 @@ export default [
   },
   { files: ['tests/**'], rules: { 'max-lines-per-function': 'off', complexity: 'off' } },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: { ...globals.node } } },
+  { files: ['public/*.js'], languageOptions: { globals: { ...globals.serviceworker } } },
 ]

@@ -19,7 +19,10 @@ const PUT_OFF = 3 * A_DAY
 /** Backups of everything that is kept here: when the last was, whether one is due, where they go, and the way back. */
 export const useBackups = defineStore('backups', () => {
   const store = new Connection()
-  /** When the last was made (or, where none was, when it was first looked for), how often anything had been written then, and until when nobody is to be reminded. */
+  /**
+   * When the last was made (where none was: when it was first looked for), how often anything had been written then,
+   * and until when nobody is to be reminded.
+   */
   const last = useStorage('ataque-backup', { at: 0, writes: 0, putOffUntil: 0, isMade: false })
   const writes = ref(0)
   const now = ref(Date.now())
