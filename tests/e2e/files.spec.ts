@@ -101,3 +101,44 @@ test('everything is backed up, and comes back in another browser after it was sh
   await expect(other.getByRole('dialog', { name: 'broken.zip was not imported' })).toBeVisible()
   await context.close()
 })
+
+test('backups go into a chosen folder, and when one is due it is made there without asking', async ({ page }) => {
+  // The browser's own private folder stands in for one that a coach picks: no dialog can be answered here.
+  await page.addInitScript(() => Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() }))
+  await openDemo(page)
+  await page.goto('/#/settings')
+  const panel = page.getByRole('region', { name: 'Backup' })
+  await panel.getByRole('button', { name: 'Choose a folder…' }).click()
+  await expect(panel).toContainText('Backups go into the folder')
+  const inFolder = () =>
+    page.evaluate(async () => {
+      const folder = await navigator.storage.getDirectory()
+      const sizes: [string, number][] = []
+      for await (const [name, handle] of folder as unknown as AsyncIterable<[string, FileSystemFileHandle]>)
+        sizes.push([name, (await handle.getFile()).size])
+      return sizes
+    })
+  await panel.getByRole('button', { name: 'Save a backup' }).click()
+  await expect(panel.getByTestId('since')).toHaveText('All is in the last backup.')
+  const [first] = await inFolder()
+  expect(first![0]).toMatch(/^ataque-.*\.zip$/)
+  expect(first![1]).toBeGreaterThan(10_000)
+
+  // Three weeks and a change later it is due, and made as the page opens.
+  await page.evaluate(() => {
+    const last = JSON.parse(localStorage.getItem('ataque-backup')!) as { at: number; writes: number }
+    localStorage.setItem('ataque-backup', JSON.stringify({ ...last, at: last.at - 21 * 86_400_000, writes: 0 }))
+  })
+  await page.reload()
+  await expect(page.getByTestId('message')).toContainText('A backup was put into')
+  // Without a folder one is asked.
+  await panel.getByRole('button', { name: 'No longer into the folder' }).click()
+  await page.evaluate(() => {
+    const last = JSON.parse(localStorage.getItem('ataque-backup')!) as { at: number; writes: number }
+    localStorage.setItem('ataque-backup', JSON.stringify({ ...last, at: last.at - 21 * 86_400_000, writes: 0 }))
+  })
+  await page.reload()
+  const note = page.getByRole('status').filter({ hasText: 'The last backup was 21 days' })
+  await note.getByRole('button', { name: 'Later' }).click()
+  await expect(note).toHaveCount(0)
+})

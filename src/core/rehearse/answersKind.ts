@@ -1,23 +1,14 @@
 import { Equals } from 'class-validator'
 import { Rehearsed } from '../club/rehearsed'
-import { IsDay, IsRecordId, IsWord, Records } from '../document/constraints'
 import type { DocumentKind } from '../document/kind'
 import { idsUsedTwice } from '../document/twice'
 import { ANSWERS_FILE } from './packFiles'
-import type { Pack } from './packKind'
+import { OfHomework, type Pack } from './packKind'
 
 /** How the questions of some homework went: what comes back to the coach. */
-export class Answers {
+export class Answers extends OfHomework {
   @Equals(ANSWERS_FILE.format) format!: typeof ANSWERS_FILE.format
   @Equals(ANSWERS_FILE.version) version!: typeof ANSWERS_FILE.version
-  /** Id and title of the homework. */
-  @IsRecordId() id!: string
-  @IsWord() title!: string
-  @IsRecordId() club!: string
-  @IsRecordId() us!: string
-  @IsRecordId() of!: string
-  @IsDay() given!: string
-  @Records(() => Rehearsed) rehearsed!: Rehearsed[]
 }
 
 /** Answers as documents. */

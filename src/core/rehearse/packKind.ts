@@ -29,13 +29,8 @@ export class PackCard implements Omit<Card, 'key'> {
   @IsNumber() @Min(0) cost!: number
 }
 
-/**
- * Homework for one person: a part of a chart, the questions about it, and how they went. Nobody is named in it; who it
- * is for, the coach's club knows by the id.
- */
-export class Pack {
-  @Equals(PACK_FILE.format) format!: typeof PACK_FILE.format
-  @Equals(PACK_FILE.version) version!: typeof PACK_FILE.version
+/** Which homework it is, and whose. */
+export class OfHomework {
   @IsRecordId() id!: string
   @IsWord() title!: string
   /** Ids of the club and of the person there. */
@@ -45,12 +40,22 @@ export class Pack {
   @IsRecordId() of!: string
   /** The day on which it was given. */
   @IsDay() given!: string
+  /** How its questions went. */
+  @Records(() => Rehearsed) rehearsed!: Rehearsed[]
+}
+
+/**
+ * Homework for one person: a part of a chart, the questions about it, and how they went. Nobody is named in it; who it
+ * is for, the coach's club knows by the id.
+ */
+export class Pack extends OfHomework {
+  @Equals(PACK_FILE.format) format!: typeof PACK_FILE.format
+  @Equals(PACK_FILE.version) version!: typeof PACK_FILE.version
   /** What the coach says to it. */
   @Optional() @IsString() says?: string
   /** The part, under the id of the pack. */
   @OneRecord(() => Chart) chart!: Chart
   @Records(() => PackCard) cards!: PackCard[]
-  @Records(() => Rehearsed) rehearsed!: Rehearsed[]
 }
 
 /** The chart in it is brought to today's form as any other is. */
