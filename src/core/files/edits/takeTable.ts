@@ -14,6 +14,7 @@ import { fieldsOf } from '../../document/fields'
 import { idFromName, isId } from '../../document/ids'
 import { checkDocument } from '../../document/read'
 import { copyOf } from '../../typed'
+import { key, need, number, oneOf, Wrong } from '../in/cells'
 import { listIn, type CellError, type ReadTable, type Row } from '../in/readTable'
 
 /** What taking rows into a chart came to. */
@@ -27,7 +28,7 @@ export interface TakenRows {
 export type TableTaken = { ok: true; value: TakenRows } | { ok: false; errors: CellError[] }
 
 /**
- * Takes rows into a chart: who is there by id or by name gets what the row says, all others come new; a position that a
+ * Takes rows into a chart: what is there by id or by name gets what the row says, all others come new; a position that a
  * move names is made. If any row is wrong, the chart is not changed, and all that is wrong is returned.
  */
 export function takeTable(chart: Chart, read: ReadTable): TableTaken {
@@ -40,21 +41,10 @@ export function takeTable(chart: Chart, read: ReadTable): TableTaken {
   return taken
 }
 
-/** Thrown within a row. */
-class Wrong extends Error {
-  constructor(
-    readonly column: string,
-    message: string,
-  ) {
-    super(message)
-  }
-}
-
 const ONE_OF: Record<string, string> = { positions: 'position', moves: 'move', reactions: 'reaction' }
 
 type Named = { id: string; name: string }
 
-const key = (name: string) => name.trim().toLowerCase().replace(/\s+/g, ' ')
 const LISTS = ['holds', 'aliases', 'uses', 'needs', 'adds', 'drops', 'keeps', 'strips', 'tags']
 
 class Taking {
@@ -295,24 +285,6 @@ class Taking {
 function added<R>(records: R[], record: R): R {
   records.push(record)
   return record
-}
-
-function need({ cells }: Row, column: string): string {
-  const cell = cells[column]
-  if (cell === undefined) throw new Wrong(column, 'is empty')
-  return cell
-}
-
-function number(column: string, cell: string): number {
-  const value = Number(cell.replace(',', '.'))
-  if (!Number.isFinite(value)) throw new Wrong(column, `"${cell}" is no number`)
-  return value
-}
-
-function oneOf<T extends string>(words: readonly T[], column: string, cell: string): T {
-  const found = words.find((word) => word === key(cell))
-  if (!found) throw new Wrong(column, `"${cell}" is not one of ${words.join(', ')}`)
-  return found
 }
 
 /** Tries with counts of their own: how many land of how many, the rest coming to nothing. */
