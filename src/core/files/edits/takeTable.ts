@@ -14,7 +14,8 @@ import { fieldsOf } from '../../document/fields'
 import { idFromName, isId } from '../../document/ids'
 import { checkDocument } from '../../document/read'
 import { copyOf } from '../../typed'
-import { key, need, number, oneOf, Wrong } from '../in/cells'
+import { nameKey } from '../../notation/fork'
+import { need, number, oneOf, Wrong } from '../in/cells'
 import { listIn, type CellError, type ReadTable, type Row } from '../in/readTable'
 
 /** What taking rows into a chart came to. */
@@ -28,8 +29,8 @@ export interface TakenRows {
 export type TableTaken = { ok: true; value: TakenRows } | { ok: false; errors: CellError[] }
 
 /**
- * Takes rows into a chart: what is there by id or by name gets what the row says, all others come new; a position that a
- * move names is made. If any row is wrong, the chart is not changed, and all that is wrong is returned.
+ * Takes rows into a chart: what is there by id or by name gets what the row says, all others come new; a position that
+ * a move names is made. If any row is wrong, the chart is not changed, and all that is wrong is returned.
  */
 export function takeTable(chart: Chart, read: ReadTable): TableTaken {
   const copy = copyOf(chart)
@@ -211,7 +212,7 @@ class Taking {
     name: string,
     isHere: (one: R) => boolean = () => true,
   ): R | undefined {
-    return lookUp(records, row.cells.id) ?? records.find((one) => key(one.name) === key(name) && isHere(one))
+    return lookUp(records, row.cells.id) ?? records.find((one) => nameKey(one.name) === nameKey(name) && isHere(one))
   }
 
   /** Does what a row says to a record, with the fields that are lists or notes, and counts what it came to. */
@@ -252,27 +253,28 @@ class Taking {
   }
 
   private position(text: string): PositionId {
-    const known = lookUp(this.chart.positions, text) ?? this.chart.positions.find(({ name }) => key(name) === key(text))
+    const known =
+      lookUp(this.chart.positions, text) ?? this.chart.positions.find(({ name }) => nameKey(name) === nameKey(text))
     if (known) return known.id
     this.taken.places.push(text)
     return this.newPosition({ line: 0, cells: {} }, text).id
   }
 
   private landing(text: string): Move['to'] {
-    if (['caught', 'over'].includes(key(text)))
+    if (['caught', 'over'].includes(nameKey(text)))
       throw new Wrong('to', 'a move of ours lands in a position or in a finish')
-    return key(text) === 'finish' ? 'finish' : this.position(text)
+    return nameKey(text) === 'finish' ? 'finish' : this.position(text)
   }
 
   private end(text: string) {
-    const word = key(text)
+    const word = nameKey(text)
     return word === 'caught' || word === 'over' ? word : this.position(text)
   }
 
   private named<L extends 'positions' | 'moves' | 'reactions'>(list: L, row: Row, column: string): Chart[L][number] {
     const text = need(row, column)
     const records: readonly Chart[L][number][] = this.chart[list]
-    const known = records.find(({ id }) => id === text) ?? records.find(({ name }) => key(name) === key(text))
+    const known = records.find(({ id }) => id === text) ?? records.find(({ name }) => nameKey(name) === nameKey(text))
     if (!known) throw new Wrong(column, `there is no ${ONE_OF[list] ?? list} "${text}"`)
     return known
   }

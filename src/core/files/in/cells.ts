@@ -1,3 +1,4 @@
+import { nameKey } from '../../notation/fork'
 import type { Row } from './readTable'
 
 /* Cells of rows as values. What a cell cannot be is thrown, with its column. */
@@ -11,9 +12,6 @@ export class Wrong extends Error {
     super(message)
   }
 }
-
-/** A text as it is compared with others: case and spaces do not matter. */
-export const key = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ')
 
 /** The cell of a column that may not be empty. */
 export function need({ cells }: Row, column: string): string {
@@ -31,7 +29,7 @@ export function number(column: string, cell: string): number {
 
 /** One of some words. */
 export function oneOf<T extends string>(words: readonly T[], column: string, cell: string): T {
-  const found = words.find((word) => word === key(cell))
+  const found = words.find((word) => word === nameKey(cell))
   if (!found) throw new Wrong(column, `"${cell}" is not one of ${words.join(', ')}`)
   return found
 }
