@@ -116,3 +116,7 @@ async function takeOut(db: IDBPDatabase, tx: Upgrade): Promise<{ documents: Stor
 /** The keys of a document's steps, from a number on. */
 export const stepsOf = (kind: string, id: string, from = 0): IDBKeyRange =>
   IDBKeyRange.bound([kind, id, from], [kind, id, Infinity])
+
+/** The keys of the states of a chart that were given away, or taken in. */
+export const statesOf = (direction: 'given' | 'taken', chart: string): IDBKeyRange =>
+  IDBKeyRange.bound([direction, `${chart} `], [direction, `${chart} \uffff`])

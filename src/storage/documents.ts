@@ -6,8 +6,7 @@ import { modernisePast } from '../core/document/modernise'
 import { checkDocument, checkEdit } from '../core/document/read'
 import { sharing } from '../core/document/sharing'
 import { failure, success, type Result } from '../core/problem'
-import { stepsOf, type Database, type StoredDocument } from './database'
-import { statesOf } from './exchanged'
+import { statesOf, stepsOf, type Database, type StoredDocument } from './database'
 import { inTransaction } from './transaction'
 
 /* Documents as a whole, of any kind: listing, adding, reading, and the bin. What happens inside one is the editor's. */

@@ -1,6 +1,6 @@
 import type { Chart } from '../core/chart/chart'
 import { markOf, type Exchanged } from '../core/chart/shared'
-import type { Database, StoredDocument } from './database'
+import { statesOf, type Database, type StoredDocument } from './database'
 import { inTransaction } from './transaction'
 
 /*
@@ -14,9 +14,6 @@ type Direction = keyof Exchanged
 const MOST = 5
 
 const idOf = (chart: string, mark: string) => `${chart} ${mark}`
-/** The keys of a chart's states. */
-export const statesOf = (direction: Direction, chart: string): IDBKeyRange =>
-  IDBKeyRange.bound([direction, `${chart} `], [direction, `${chart} \uffff`])
 
 const oldestFirst = (rows: readonly StoredDocument[]) => rows.toSorted((a, b) => a.savedAt - b.savedAt)
 

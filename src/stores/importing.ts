@@ -4,7 +4,6 @@ import type { Edit } from '../core/document/history'
 import type { Problem } from '../core/problem'
 import type { useDocumentList } from './documentList'
 import type { Store } from '../storage/connection'
-import { useExchanging } from './exchanging'
 import { useReading } from './reading'
 import { t } from '../words'
 
@@ -30,7 +29,8 @@ interface ImportingOptions {
 
 /** Takes charts in from files; nothing that is kept changes unless the coach says so. */
 export function useImporting({ list, openId, chart, add, open, forget, edit, store }: ImportingOptions) {
-  const exchanging = useExchanging(store)
+  /** Fetched with the first file that comes or goes: nobody waits for it before. */
+  const exchanging = async () => (await import('./exchanging')).useExchanging(store)
   /** Reads a chart file's text, and adds it where its id is free. */
   async function importText(text: string): Promise<Imported> {
     const read = await useReading().read('chart', text)
@@ -39,19 +39,19 @@ export function useImporting({ list, openId, chart, add, open, forget, edit, sto
     const entry = list.entries.value.find(({ id }) => id === read.value.id)
     if (entry && entry.removedAt === undefined) return { state: 'taken', chart: read.value, title: entry.title }
     if (entry) await forget(entry.id)
-    return { state: 'added', id: await add(await exchanging.takenIn(read.value, read.value.id)) }
+    return { state: 'added', id: await add(await (await exchanging()).takenIn(read.value, read.value.id)) }
   }
 
   /** Beside the chart that has its id, under another. */
   async function importBeside(imported: Chart): Promise<void> {
     const id = list.freshId(imported.id)
-    await add(await exchanging.takenIn(imported, id))
+    await add(await (await exchanging()).takenIn(imported, id))
   }
 
   /** In place of the chart that has its id, as one step of that chart that can be undone. */
   async function importOver(imported: Chart): Promise<void> {
     if (openId() !== imported.id && !(await open(imported.id))) return
-    const chart = await exchanging.takenIn(imported, imported.id)
+    const chart = await (await exchanging()).takenIn(imported, imported.id)
     edit(t('keeping.import'), (draft) => replaceWith(draft, chart))
   }
 
@@ -59,19 +59,19 @@ export function useImporting({ list, openId, chart, add, open, forget, edit, sto
   async function openToMerge(file: Chart): Promise<Chart | null | undefined> {
     if (openId() !== file.id && !(await open(file.id))) return undefined
     const mine = chart()
-    return mine ? exchanging.baseOf(mine, file) : undefined
+    return mine ? (await exchanging()).baseOf(mine, file) : undefined
   }
 
   /** Puts what was merged in the place of the open chart, as one step that can be undone. */
   async function takeMerged(file: Chart, merged: Chart): Promise<boolean> {
-    await exchanging.takenIn(file, merged.id)
+    await (await exchanging()).takenIn(file, merged.id)
     return edit(t('keeping.merge'), (draft) => replaceWith(draft, merged))
   }
 
   /** The open chart as a file that others can take in, and that can be merged when it comes back. */
   async function fileText(): Promise<string> {
     const open = chart()
-    return open ? exchanging.fileOf(open) : ''
+    return open ? (await exchanging()).fileOf(open) : ''
   }
 
   return { importText, importBeside, importOver, openToMerge, takeMerged, fileText }

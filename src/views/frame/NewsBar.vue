@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { defineAsyncComponent } from 'vue'
+import { whenever } from '@vueuse/core'
+import { defineAsyncComponent, ref } from 'vue'
 import { problemText } from '../../core/problem'
 import { useFigures } from '../../stores/figures'
 import RenewedNote from './RenewedNote.vue'
@@ -8,14 +9,21 @@ import { t } from '../../words'
 
 /** What stays until it is mended: a newer build, a failed write, a chart that cannot be computed. */
 const figures = useFigures()
-/** Looked after once there is something to lose, and nobody waits for it. */
+/** Looked after once there is something to lose and all else is there. */
+const isQuiet = ref(false)
+const QUIET_AFTER = 4000
+whenever(
+  () => figures.figures !== null,
+  () => void setTimeout(() => (isQuiet.value = true), QUIET_AFTER),
+  { immediate: true, once: true },
+)
 const BackupNote = defineAsyncComponent(() => import('./BackupNote.vue'))
 </script>
 
 <template>
   <RenewedNote />
   <UnsavedNotes />
-  <BackupNote v-if="figures.figures" />
+  <BackupNote v-if="isQuiet" />
   <div v-if="figures.stale" class="news warning" role="alert">
     <span>
       {{ figures.figures ? t('frame.whatYouSeeIsFromBefore') : t('frame.noFigures') }}: {{ figures.stale }}.
