@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { readChart } from '../core/files/chartFile'
 import { makeDocument } from '../core/document/read'
 import { problemText, success, type Result } from '../core/problem'
@@ -18,7 +18,6 @@ import { useReading } from './reading'
 /** Homework that somebody was given: its part of a chart is a chart of this browser, how it goes is kept beside it. */
 export const useHomework = defineStore('homework', () => {
   const charts = useCharts()
-  const isReady = ref(false)
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ataque-homework')
   const announce = (id: string) => channel?.postMessage({ id })
 
@@ -42,11 +41,11 @@ export const useHomework = defineStore('homework', () => {
     await charts.start()
     await load()
     await forgetLeft()
-    isReady.value = true
   }
 
-  /** What is of a chart that was forgotten for good goes with it. */
+  /** What is of a chart that was forgotten for good goes with it; charts that cannot be read are not gone. */
   async function forgetLeft() {
+    if (charts.trouble) return
     const known = new Set(charts.entries.map(({ id }) => id))
     for (const { id } of list.entries.value) if (!known.has(id)) await list.forget(id).catch(() => undefined)
   }
@@ -76,8 +75,9 @@ export const useHomework = defineStore('homework', () => {
     // The chart passes its own door, which also counts its records.
     const chart = readChart(read.value.chart)
     if (!chart.ok) return chart
-    if (!isHere) await list.add(read.value)
+    // The chart first: homework without one counts as left behind, in another tab too.
     await charts.add(chart.value)
+    if (!isHere) await list.add(read.value)
     await follow()
     return success(read.value)
   }
@@ -94,5 +94,5 @@ export const useHomework = defineStore('homework', () => {
   /** From now on Undo and what is kept are about the homework; returns what is to be called when that ends. */
   const shows = () => showsDocument(acting)
 
-  return { pack, isReady, shows, start, importText, keep, answersText }
+  return { pack, shows, start, importText, keep, answersText }
 })

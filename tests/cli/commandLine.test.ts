@@ -3,8 +3,8 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { main } from '../../src/cli/ataque'
 import { BROKEN, soundChart } from '../fixtures/brokenCharts'
+import { ataque } from './ataque'
 
 const path = (relative: string) => fileURLToPath(new URL(relative, import.meta.url))
 const cases = path('../fixtures/cases/')
@@ -16,19 +16,6 @@ function program(...args: string[]) {
     env: { ...process.env, ATAQUE_UNBUILT: '1' },
   })
   return { status, out: stdout, err: stderr }
-}
-
-/** The same without the time that it takes to start. */
-function ataque(...args: string[]) {
-  const said = { out: '', err: '' }
-  const { log, error } = console
-  console.log = (text: string) => void (said.out += `${text}\n`)
-  console.error = (text: string) => void (said.err += `${text}\n`)
-  try {
-    return { status: main(args), ...said }
-  } finally {
-    Object.assign(console, { log, error })
-  }
 }
 
 it('starts as a program, with the exit code of the command', () => {

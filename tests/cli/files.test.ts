@@ -2,7 +2,6 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { produce } from 'immer'
-import { main } from '../../src/cli/ataque'
 import type { Chart } from '../../src/core/chart/chart'
 import { forFile } from '../../src/core/chart/shared'
 import { makeChart, parseChart } from '../../src/core/files/chartFile'
@@ -11,22 +10,12 @@ import { ownShelf } from '../../src/core/shelf/shelfKind'
 import { demoPlan } from '../fixtures/demoPlan'
 import { smallRegion } from '../fixtures/smallShelf'
 import { taken } from '../reference/taken'
+import { ataque } from './ataque'
 
 /* The command line for batch work: whatever the interface does with files. */
 
 const folder = mkdtempSync(join(tmpdir(), 'ataque-'))
 const demo = demoPlan()
-function ataque(...args: string[]) {
-  const said = { out: '', err: '' }
-  const { log, error } = console
-  console.log = (text: string) => void (said.out += `${text}\n`)
-  console.error = (text: string) => void (said.err += `${text}\n`)
-  try {
-    return { status: main(args), ...said }
-  } finally {
-    Object.assign(console, { log, error })
-  }
-}
 function file(name: string, text: string): string {
   writeFileSync(join(folder, name), text)
   return join(folder, name)
