@@ -34,12 +34,12 @@ const routes: RouteRecordRaw[] = [
   },
   {
     path: '/worksheet-paper',
-    meta: ofChart('worksheet.severalPositionsOnPaper'),
+    meta: ofChart('frame.severalPositionsOnPaper'),
     component: () => import('../views/plan/worksheet/WorksheetPaper.vue'),
   },
   {
     path: '/see-and-do',
-    meta: ofChart('worksheet.seeAndDoCards'),
+    meta: ofChart('frame.seeAndDoCards'),
     component: () => import('../views/plan/worksheet/SeeCards.vue'),
   },
   {

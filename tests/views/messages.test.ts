@@ -2,41 +2,50 @@ import { readdirSync, readFileSync } from 'node:fs'
 import ts from 'typescript'
 import de from '../../src/words/de.json' with { type: 'json' }
 import english from '../../src/words/en.json' with { type: 'json' }
+import add from '../../src/words/add.json' with { type: 'json' }
 import charts from '../../src/words/charts.json' with { type: 'json' }
 import files from '../../src/words/files.json' with { type: 'json' }
 import finding from '../../src/words/finding.json' with { type: 'json' }
 import holds from '../../src/words/holds.json' with { type: 'json' }
 import learn from '../../src/words/learn.json' with { type: 'json' }
 import inspector from '../../src/words/inspector.json' with { type: 'json' }
+import keys from '../../src/words/keys.json' with { type: 'json' }
 import match from '../../src/words/match.json' with { type: 'json' }
 import rehearse from '../../src/words/rehearse.json' with { type: 'json' }
 import rules from '../../src/words/rules.json' with { type: 'json' }
 import runs from '../../src/words/runs.json' with { type: 'json' }
 import score from '../../src/words/score.json' with { type: 'json' }
+import scenario from '../../src/words/scenario.json' with { type: 'json' }
 import settings from '../../src/words/settings.json' with { type: 'json' }
 import shelf from '../../src/words/shelf.json' with { type: 'json' }
 import slope from '../../src/words/slope.json' with { type: 'json' }
 import train from '../../src/words/train.json' with { type: 'json' }
+import worksheet from '../../src/words/worksheet.json' with { type: 'json' }
 import { t } from '../../src/words'
+import { t as addWords } from '../../src/words/add'
 import { t as inspectorWords } from '../../src/words/inspector'
 
 const en = {
   ...english,
+  add,
   charts,
   files,
   finding,
   holds,
   inspector,
+  keys,
   learn,
   match,
   rehearse,
   rules,
   runs,
+  scenario,
   score,
   settings,
   shelf,
   slope,
   train,
+  worksheet,
 }
 const ROOT = new URL('../../src/', import.meta.url)
 const LAYERS = ['views', 'components', 'stores', 'app']
@@ -95,6 +104,8 @@ describe('the words of the interface', () => {
       expect([key, placesOf(text).sort()]).toEqual([key, placesOf(messages.get(key) ?? '').sort()])
     }
     expect(Object.keys(de.frame).sort()).toEqual(Object.keys(en.frame).sort())
+    expect(Object.keys(de.keys).sort()).toEqual(Object.keys(en.keys).sort())
+    expect(Object.keys(de.scenario).sort()).toEqual(Object.keys(en.scenario).sort())
     expect(Object.keys(de.settings).sort()).toEqual(Object.keys(en.settings).sort())
   })
 
@@ -112,6 +123,6 @@ describe('the words of the interface', () => {
     expect([t('count.move', 1), t('count.move', 3), t('count.move', 0)]).toEqual(['1 move', '3 moves', '0 moves'])
     expect(inspectorWords('inspector.landHere', { names: 'Armbar' }, 1)).toBe('Armbar lands here.')
     expect(inspectorWords('inspector.landHere', { names: 'Armbar, Kimura' }, 2)).toBe('Armbar, Kimura land here.')
-    expect(t('add.theMoveAndWhereItLeads')).toContain('(where it ends) > our answer')
+    expect(addWords('add.theMoveAndWhereItLeads')).toContain('(where it ends) > our answer')
   })
 })

@@ -6,7 +6,7 @@ import { present } from '../../core/sure'
 import { forgetScenario, goBackToScenario, keepScenario } from '../../core/game/edits/scenario'
 import { keptNow } from '../../core/game/keptScenarios'
 import { useCharts } from '../../stores/charts'
-import { t } from '../../words'
+import { t } from '../../words/scenario'
 
 /** Scenarios under a name, to come back to: press one, or keep the one that is set. */
 const charts = useCharts()
@@ -16,24 +16,24 @@ const now = computed(() => keptNow(chart.value)?.id)
 const name = ref('')
 
 const goBack = (id: string, called: string) =>
-  charts.edit(t('frame.scenarioNamed', { name: called }), (draft) => goBackToScenario(draft, id))
+  charts.edit(t('scenario.scenarioNamed', { name: called }), (draft) => goBackToScenario(draft, id))
 
 function keep() {
   const called = name.value.trim()
   if (!called) return
-  if (charts.edit(t('frame.keepTheScenario', { name: called }), (draft) => void keepScenario(draft, called)))
+  if (charts.edit(t('scenario.keepTheScenario', { name: called }), (draft) => void keepScenario(draft, called)))
     name.value = ''
 }
 
 function forget(id: string, called: string) {
-  const label = t('frame.forgetTheScenario', { name: called })
+  const label = t('scenario.forgetTheScenario', { name: called })
   if (charts.edit(label, (draft) => forgetScenario(draft, id)))
-    charts.tell(t('frame.scenarioForgotten', { name: called }), 'info', 'undo')
+    charts.tell(t('scenario.scenarioForgotten', { name: called }), 'info', 'undo')
 }
 </script>
 
 <template>
-  <section :aria-label="t('frame.keptScenarios')">
+  <section :aria-label="t('scenario.keptScenarios')">
     <ul v-if="kept.length">
       <li v-for="one in kept" :key="one.id">
         <el-button
@@ -45,13 +45,13 @@ function forget(id: string, called: string) {
         >
         <IconButton
           :icon="Close"
-          :name="t('frame.forgetTheScenario', { name: one.name })"
+          :name="t('scenario.forgetTheScenario', { name: one.name })"
           @click="forget(one.id, one.name)"
         />
       </li>
     </ul>
     <form v-if="!now" @submit.prevent="keep">
-      <el-input v-model="name" :aria-label="t('frame.nameOfTheScenario')" :placeholder="t('frame.keepThisAs')" />
+      <el-input v-model="name" :aria-label="t('scenario.nameOfTheScenario')" :placeholder="t('scenario.keepThisAs')" />
       <el-button native-type="submit" :disabled="!name.trim()">{{ t('frame.keep') }}</el-button>
     </form>
   </section>

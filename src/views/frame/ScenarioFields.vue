@@ -11,7 +11,7 @@ import { timeText } from '../../stores/settings'
 import { present } from '../../core/sure'
 import { useCharts } from '../../stores/charts'
 import { useFigures } from '../../stores/figures'
-import { t } from '../../words'
+import { t } from '../../words/scenario'
 
 /** What every number depends on. Change one and every figure on every screen follows. */
 const charts = useCharts()
@@ -28,9 +28,9 @@ const ruleSets = computed(() => [
 ])
 const ruleNotes = computed(() => ruleSetOf(scenario.value.rules, settings.value?.ruleSets)?.notes ?? '')
 const OBJECTIVES = [
-  { value: 'careful', label: t('frame.finishAndPosition') },
-  { value: 'finish', label: t('frame.finishesOnly') },
-  { value: 'win', label: t('frame.winTheMatch') },
+  { value: 'careful', label: t('scenario.finishAndPosition') },
+  { value: 'finish', label: t('scenario.finishesOnly') },
+  { value: 'win', label: t('scenario.winTheMatch') },
 ]
 /** Most scenarios are of an exchange. */
 const MatchFields = defineAsyncComponent(() => import('./MatchFields.vue'))
@@ -47,7 +47,7 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
   const value = readClock(input.value)
   const isEndless = value === null && !(field === 'seconds' && isMatch.value)
   const isFine = isEndless || (typeof value === 'number' && value >= 1 && value <= MAX_SECONDS)
-  const such = field === 'seconds' ? t('frame.400240OrNone') : t('frame.60130OrNever')
+  const such = field === 'seconds' ? t('scenario.400240OrNone') : t('scenario.60130OrNever')
   wrong.value = isFine ? null : { field, says: clockRefusal(input.value, such) }
   if (isFine) store.setScenario({ [field]: value })
 }
@@ -55,31 +55,31 @@ function setTime(field: 'seconds' | 'breakUp', event: Event) {
 const textOf = (field: 'seconds' | 'breakUp') => {
   const value = scenario.value[field]
   if (field === 'seconds') return timeText(value)
-  return value === null ? t('common.never') : t('frame.secondsShort', { seconds: value })
+  return value === null ? t('common.never') : t('scenario.secondsShort', { seconds: value })
 }
 const TIMES = [
-  { field: 'seconds', says: t('frame.clock'), hint: t('frame.minutesAndSecondsOrNone') },
-  { field: 'breakUp', says: t('frame.somethingBreaksItUpAfterAbout'), hint: t('frame.aTimeOrNever') },
+  { field: 'seconds', says: t('scenario.clock'), hint: t('scenario.minutesAndSecondsOrNone') },
+  { field: 'breakUp', says: t('scenario.somethingBreaksItUpAfterAbout'), hint: t('scenario.aTimeOrNever') },
 ] as const
 
 /** Shares of tries, in per cent. */
 const SHARES = [
-  { field: 'repeat', says: t('frame.aFailedMoveTriedAgainAt'), hint: t('frame.percentAsWell') },
-  { field: 'slips', says: t('frame.triesThatComeToNothingAndLose'), hint: t('frame.ofAHundredTriesThatCome') },
+  { field: 'repeat', says: t('scenario.aFailedMoveTriedAgainAt'), hint: t('scenario.percentAsWell') },
+  { field: 'slips', says: t('scenario.triesThatComeToNothingAndLose'), hint: t('scenario.ofAHundredTriesThatCome') },
 ] as const
 
 function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
   const text = valueOf(event).replace('%', '').trim()
   const share = Number(text)
   const isFine = text !== '' && share >= 0 && share <= 100
-  wrong.value = isFine ? null : { field, says: t('frame.sayANumberFrom0To') }
+  wrong.value = isFine ? null : { field, says: t('scenario.sayANumberFrom0To') }
   if (isFine) store.setScenario({ [field]: share / 100 })
 }
 </script>
 
 <template>
   <section>
-    <h3>{{ t('frame.theExchange') }}</h3>
+    <h3>{{ t('scenario.theExchange') }}</h3>
     <label
       ><span class="label">{{ t('common.start') }}</span>
       <el-select-v2
@@ -90,7 +90,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
         @update:model-value="(start: PositionId) => store.setScenario({ start })"
     /></label>
     <label v-if="!isMatch"
-      ><span class="label">{{ t('frame.goal') }}</span>
+      ><span class="label">{{ t('scenario.goal') }}</span>
       <el-select-v2
         :options="options"
         :model-value="scenario.goal"
@@ -99,24 +99,24 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
         clearable
         collapse-tags
         collapse-tags-tooltip
-        :placeholder="t('frame.anyFinish')"
-        :aria-label="t('frame.goal')"
+        :placeholder="t('scenario.anyFinish')"
+        :aria-label="t('scenario.goal')"
         @update:model-value="(goal: PositionId[]) => store.setScenario({ goal })"
     /></label>
     <div>
-      <span class="label">{{ t('frame.whatCounts') }}</span>
+      <span class="label">{{ t('scenario.whatCounts') }}</span>
       <el-segmented
         direction="vertical"
         :options="OBJECTIVES"
         :model-value="scenario.objective"
-        :aria-label="t('frame.whatCounts')"
+        :aria-label="t('scenario.whatCounts')"
         @change="setObjective"
       />
     </div>
     <MatchFields v-if="isMatch" />
   </section>
   <section>
-    <h3>{{ t('frame.theTime') }}</h3>
+    <h3>{{ t('scenario.theTime') }}</h3>
     <label v-for="one in TIMES" :key="one.field" class="beside"
       ><span class="label">{{ one.says }}</span>
       <SteadyInput
@@ -129,7 +129,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
     >
   </section>
   <section>
-    <h3>{{ t('frame.thePartner') }}</h3>
+    <h3>{{ t('scenario.thePartner') }}</h3>
     <div>
       <span class="label">{{
         t('common.theySeeItComingSharpness', { sharpness: Math.round(scenario.sharpness * 100) })
@@ -139,14 +139,14 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
         :max="MAX_SHARPNESS * 100"
         :step="5"
         :show-tooltip="false"
-        :aria-label="t('frame.howOftenTheySeeItComing')"
+        :aria-label="t('scenario.howOftenTheySeeItComing')"
         @input="(percent: number) => store.setScenario({ sharpness: percent / 100 }, 'sharpness')"
       />
     </div>
     <label v-for="one in SHARES" :key="one.field" class="beside"
       ><span class="label">{{ one.says }}</span>
       <SteadyInput
-        :value="t('frame.percent', { percent: Math.round(scenario[one.field] * 100) })"
+        :value="t('scenario.percent', { percent: Math.round(scenario[one.field] * 100) })"
         :aria-label="one.says"
         :data-tip="one.hint"
         @change="setShare(one.field, $event)"
@@ -155,7 +155,7 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
     >
   </section>
   <section>
-    <h3>{{ t('frame.theEvent') }}</h3>
+    <h3>{{ t('scenario.theEvent') }}</h3>
     <label
       ><span class="label">{{ t('common.rules') }}</span>
       <el-select-v2
@@ -168,8 +168,10 @@ function setShare(field: (typeof SHARES)[number]['field'], event: Event) {
       <small v-if="ruleNotes" class="muted small">{{ ruleNotes }}</small></label
     >
     <div class="beside">
-      <span class="label" :data-tip="t('frame.everyLeftAndRightAsSeen')">{{ t('frame.mirroredLeftIsRight') }}</span>
-      <el-switch v-model="charts.isFlipped" :aria-label="t('frame.mirroredLeftIsRight')" />
+      <span class="label" :data-tip="t('scenario.everyLeftAndRightAsSeen')">{{
+        t('scenario.mirroredLeftIsRight')
+      }}</span>
+      <el-switch v-model="charts.isFlipped" :aria-label="t('scenario.mirroredLeftIsRight')" />
     </div>
   </section>
 </template>

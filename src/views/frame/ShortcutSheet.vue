@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SHORTCUTS } from './shortcuts'
+import { SHORTCUTS } from './shortcutList'
 import { t } from '../../words'
 
 const emit = defineEmits<{ close: [] }>()

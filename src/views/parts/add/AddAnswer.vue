@@ -10,7 +10,7 @@ import type { Reaction } from '../../../core/chart/reaction'
 import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import { useWorksheet } from '../inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** Picks the answer to a reaction: first what can be done from where it ends, best first. */
 const props = defineProps<{ reaction: Reaction }>()

@@ -7,7 +7,7 @@ import { addReaction, meetReaction } from '../../../core/chart/edits/records'
 import type { Move } from '../../../core/chart/move'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** Has a move meet a reaction: one that is charted already, or a new one. */
 const props = defineProps<{ move: Move; open?: boolean }>()

@@ -8,7 +8,7 @@ import NearMiss from './NearMiss.vue'
 import { useNearMiss } from './nearMiss'
 import { previewStill } from './preview'
 import { useHalfTyped, useSaying } from './saying'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** What they do while we hold still, said in a line with our answer: no move of ours is needed for it. */
 const { chart, position } = useWorksheet()

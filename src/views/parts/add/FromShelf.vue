@@ -14,7 +14,7 @@ import { useShelf } from '../../../stores/shelf'
 import { useTrials } from '../../../stores/trials'
 import { usePulling } from '../shelf/pulling'
 import { useWorksheet } from '../inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /**
  * What the Shelf knows for this position and for what they do here, best first by what it would add; one press brings

@@ -2,7 +2,7 @@
 import { I18nT } from 'vue-i18n'
 import { onMounted, ref } from 'vue'
 import type { NearMiss } from '../../../core/notation/near'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** Asks whether a name that is nearly a charted one means that one. */
 defineProps<{ miss: NearMiss }>()

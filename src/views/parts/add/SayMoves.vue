@@ -12,7 +12,7 @@ import { useNearMiss } from './nearMiss'
 import { previewOf, usePreview } from './preview'
 import SayPreview from './SayPreview.vue'
 import { useHalfTyped, useSaying } from './saying'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** New moves said in lines; a whole position may be pasted. What would come of a line is drawn while it is typed. */
 const emit = defineEmits<{ said: []; cancel: [] }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import TenTries from '../../../components/TenTries.vue'
 import type { Preview } from './preview'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** What a text that is being typed would make: the tries drawn, and what is new to the chart. */
 const props = defineProps<{ preview: Preview }>()

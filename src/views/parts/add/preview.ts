@@ -12,7 +12,7 @@ import { writeSeen } from '../../../core/notation/writeSeen'
 import { placeName } from '../../../core/chart/placeNames'
 import { lowerFirst } from '../../../core/say/speech'
 import { useWorksheet, stripIn } from '../inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** What saying a text would do to the chart: nothing is changed yet. */
 export interface Preview {

@@ -9,7 +9,7 @@ import { sayLines, sayStill } from '../../../core/notation/edits/sayLines'
 import { present, sure } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/add'
 
 /** Applies lines of notation to the open position; keeps the first error to point at, and what positions came of it. */
 export function useSaying() {

@@ -19,7 +19,7 @@ import { useCharts } from '../../../stores/charts'
 import { logged } from '../../../stores/estimates'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 import { useNewRace } from './newRace'
 
 /** Seldom there. */

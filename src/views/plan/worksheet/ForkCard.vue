@@ -24,7 +24,7 @@ import ReactionRow from './ReactionRow.vue'
 import { useNewRace } from './newRace'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** Seldom there. */
 /** Only where something was logged. */

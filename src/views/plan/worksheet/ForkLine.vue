@@ -6,7 +6,7 @@ import { completeFork } from '../../../core/notation/complete'
 import { writeFork } from '../../../core/notation/writeFork'
 import { useSaying } from '../../parts/add/saying'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** A move's fork as one line, to read and to change. */
 const props = defineProps<{ move: Move }>()

@@ -15,7 +15,7 @@ import FromHere from '../../parts/add/FromHere.vue'
 import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import ReactionRow from './ReactionRow.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** What they do while we hold still, how often, and that a good partner gets out. */
 const { position } = useWorksheet()

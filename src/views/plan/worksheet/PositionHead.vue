@@ -11,7 +11,7 @@ import PositionFigure from '../../parts/body/PositionFigure.vue'
 import WhoIsAhead from '../../parts/inspectors/WhoIsAhead.vue'
 import { useParts } from '../../parts/layout/parts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 const emit = defineEmits<{ say: []; theirs: []; see: [] }>()
 const { chart, position, moves, letters, select } = useWorksheet()

@@ -8,7 +8,7 @@ import { signed } from '../../../core/say/figureText'
 import { sayBrake } from '../../../core/say/race'
 import { useQuestion } from '../../../stores/questions'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** The holds that slow them in a race, and what each is worth here: solved with it on and with it off. */
 const props = defineProps<{ move: Move; race: Race; position: Position }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { RaceState } from '../../../core/holds/race'
 import { sayRace, sayTimes } from '../../../core/say/race'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** When each of the two gets there, as two curves over the seconds: ours filled, theirs hatched with a broken edge. */
 const { state } = defineProps<{ state: RaceState }>()

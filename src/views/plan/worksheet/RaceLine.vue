@@ -15,7 +15,7 @@ import { sayRace, sayTimes } from '../../../core/say/race'
 import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 import RaceBrakes from './RaceBrakes.vue'
 import RaceCurves from './RaceCurves.vue'
 

@@ -16,7 +16,7 @@ import AddAnswer from '../../parts/add/AddAnswer.vue'
 import AnswerLine from './AnswerLine.vue'
 import { goToRow, useWorksheet } from '../../parts/inspectors/sheet'
 import { useRemoving } from '../../parts/removing'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** What they do about a move (or, without one, while we hold still), its net, our answers and what it is worth. */
 const props = defineProps<{ reactionId: ReactionId; move?: Move }>()

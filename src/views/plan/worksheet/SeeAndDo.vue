@@ -19,7 +19,7 @@ import AskedFigure from '../../parts/figures/AskedFigure.vue'
 import { useSaying } from '../../parts/add/saying'
 import { useWorksheet } from '../../parts/inspectors/sheet'
 import UsesField from '../../parts/inspectors/UsesField.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 import WaitingMoves from './WaitingMoves.vue'
 
 /** What one sees on coming to the position, how often, what is done then and what it is worth: the worst first. */

@@ -9,7 +9,7 @@ import { useCharts } from '../../../stores/charts'
 import { useFigures } from '../../../stores/figures'
 import PositionFigure from '../../parts/body/PositionFigure.vue'
 import PaperHead from './PaperHead.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** What one sees on coming to a position and does then, on cards of A6, four to a page. */
 const route = useRoute()
@@ -35,7 +35,7 @@ const count = (n: number) => String(Math.round(10 * n) / 10)
 <template>
   <div class="paper">
     <PaperHead
-      :title="t('worksheet.seeAndDoCards')"
+      :title="t('frame.seeAndDoCards')"
       :label="t('worksheet.whichPositionsHaveCards')"
       :options="options"
       :chosen="chosen"

@@ -13,7 +13,7 @@ import { useTrials } from '../../../stores/trials'
 import CheckMark from '../../parts/shelf/CheckMark.vue'
 import VariantCard from '../../parts/shelf/VariantCard.vue'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /**
  * What practitioners decide by in this position, held against the chart's own values; and where they do it differently.

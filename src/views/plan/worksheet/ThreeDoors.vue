@@ -14,7 +14,7 @@ import { useCharts } from '../../../stores/charts'
 import { useShelf } from '../../../stores/shelf'
 import BodyFigure from '../../parts/body/BodyFigure.vue'
 import { usePulling } from '../../parts/shelf/pulling'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** Where an empty chart begins: with a position, with a chain from the Shelf, or with one line that can be undone. */
 const charts = useCharts()

@@ -4,7 +4,7 @@ import { setWhen } from '../../../core/chart/edits/cues'
 import { toMoveId, type CueId } from '../../../core/chart/ids'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** A list to pick from is heavy, and seldom asked for. */
 const MovePick = defineAsyncComponent(() => import('./MovePick.vue'))

@@ -6,7 +6,7 @@ import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import PaperHead from './PaperHead.vue'
 import PaperPosition from './PaperPosition.vue'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** A chosen few positions, to be printed together: each begins a page. */
 const route = useRoute()
@@ -23,7 +23,7 @@ const chosen = computed(() =>
 <template>
   <div class="paper">
     <PaperHead
-      :title="t('worksheet.severalPositionsOnPaper')"
+      :title="t('frame.severalPositionsOnPaper')"
       :label="t('worksheet.whichPositionsToPrint')"
       :options="options"
       :chosen="chosen"

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { later } from '../../../components/later'
 import { mayCommand } from '../../frame/shortcuts'
 import PositionSheet from './PositionSheet.vue'
 import ListAndSheet from '../../parts/layout/ListAndSheet.vue'
 import PositionList from '../../parts/PositionList.vue'
 import SayMoves from '../../parts/add/SayMoves.vue'
-import ThreeDoors from './ThreeDoors.vue'
 import { provideWorksheet } from '../../parts/inspectors/sheet'
 import { t } from '../../../words'
 
+/** Only a chart without positions has need of it, and it comes with the Shelf. */
+const ThreeDoors = defineAsyncComponent(() => import('./ThreeDoors.vue'))
 /** What stands beside and below the sheet comes after it: the position can be read and worked by then. */
 const SelectedInspector = later(() => import('../../parts/inspectors/SelectedInspector.vue'))
 const ShelfSays = later(() => import('./ShelfSays.vue'))

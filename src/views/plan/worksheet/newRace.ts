@@ -3,7 +3,7 @@ import type { Move } from '../../../core/chart/move'
 import { reactionsMet } from '../../../core/chart/tries'
 import { useCharts } from '../../../stores/charts'
 import { useWorksheet } from '../../parts/inspectors/sheet'
-import { t } from '../../../words'
+import { t } from '../../../words/worksheet'
 
 /** A race as it begins, until the coach says it: an even one, in three more tries. */
 const EVEN = { ours: 2, theirs: 2, tries: 3 }
