@@ -8,7 +8,7 @@ const isSweep = process.env.ATAQUE_SWEEP === 'all'
 
 for (const { width, height } of [{ width: 1280, height: 800 }, ...(isSweep ? [{ width: 390, height: 844 }] : [])])
   test(`what comes late finds its room kept, at ${width} px`, async ({ page }) => {
-    test.setTimeout(300_000)
+    test.setTimeout(480_000)
     await page.setViewportSize({ width, height })
     await page.addInitScript(() => {
       const shifts: string[] = []

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { tick } from './coach'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 
@@ -36,6 +37,13 @@ test('an evening on the mats: a proposal taken, somebody late, hurt and gone, a 
   const proposal = page.getByRole('region', { name: 'Proposals' }).getByRole('article').first()
   await expect(proposal).toContainText('in a hundred', { timeout: 60_000 })
   const theme = await proposal.getByRole('heading').innerText()
+  // What is left out is no longer in what the class brings.
+  const gain = async () => Number(/\+([\d.]+) in a hundred/.exec(await proposal.locator('header').innerText())?.[1])
+  const [whole, first] = [await gain(), proposal.getByRole('checkbox').first()]
+  await tick(first, false)
+  await expect.poll(gain).toBeLessThan(whole)
+  await tick(first)
+  await expect.poll(gain).toBe(whole)
   await proposal.getByRole('button', { name: 'Take it' }).tap()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(theme)
   await expect(page.getByText('60 of 60 min planned')).toBeVisible()

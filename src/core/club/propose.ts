@@ -28,7 +28,8 @@ export interface Thing extends Drillable {
 export interface Proposal {
   theme: string
   things: Thing[]
-  worth: number
+  /** What the minutes bring, with what counts for more: best is where this is most. */
+  counts: number
   /** Minutes that nothing is better used for than rounds from where the theme begins. */
   rounds: number
 }
@@ -43,6 +44,9 @@ export const MOST_MINUTES = 20
 const HALF_AFTER = 10
 /** What is due again is on its way to being forgotten, and what was not known is not there yet: it counts for more. */
 const [DUE, MISSED] = [1.25, 1.25]
+
+/** What things bring the start, in worth, by the minutes on each; what is due counts no more here than what is not. */
+export const worthOf = (things: readonly Thing[]): number => things.reduce((sum, { worth }) => sum + worth, 0)
 
 /** What minutes on one thing are worth, of its gain: 1 − 2^(−m/10). */
 export const shareAfter = (minutes: number): number => 1 - 2 ** (-minutes / HALF_AFTER)
@@ -62,7 +66,7 @@ export function proposals(drillables: readonly Drillable[], minutes: number): Pr
       ),
     )
     .filter(({ things }) => things.length > 0)
-    .sort((a, b) => b.worth - a.worth)
+    .sort((a, b) => b.counts - a.counts)
 }
 
 /** Of so many things those that bring most are best, since minutes are worth the same share of each. */
@@ -70,10 +74,10 @@ function bestOf(theme: string, drillables: readonly Drillable[], minutes: number
   const sorted = drillables.toSorted((a, b) => weighed(b) - weighed(a))
   const most = Math.min(MOST_THINGS, sorted.length, Math.floor(minutes / LEAST_MINUTES))
   const some = Array.from({ length: most }, (_, i) => shared(sorted.slice(0, i + 1), minutes))
-  const worthOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * weightOf(one), 0)
-  const things = some.sort((a, b) => worthOf(b) - worthOf(a))[0] ?? []
+  const countOf = (things: readonly Thing[]) => things.reduce((sum, one) => sum + one.worth * weightOf(one), 0)
+  const things = some.sort((a, b) => countOf(b) - countOf(a))[0] ?? []
   const rounds = minutes - things.reduce((sum, one) => sum + one.minutes, 0)
-  return { theme, things, worth: worthOf(things), rounds }
+  return { theme, things, counts: countOf(things), rounds }
 }
 
 /** The minutes, one by one, each to the thing that it brings most and that has not had enough. */

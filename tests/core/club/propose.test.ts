@@ -11,6 +11,7 @@ import {
   proposals,
   shareAfter,
   themeMinutes,
+  worthOf,
   type Drillable,
 } from '../../../src/core/club/propose'
 import { bandsOf } from '../../../src/core/chart/bands'
@@ -55,7 +56,7 @@ describe('a class that is proposed', () => {
         (some, minutes) => {
           const things = some.map(({ gain, ...more }, i) => thing(`m${i}`, gain, more))
           const [best] = proposals(things, minutes)
-          expect(best?.worth ?? 0).toBeCloseTo(bestByTrying(things, minutes), 12)
+          expect(best?.counts ?? 0).toBeCloseTo(bestByTrying(things, minutes), 12)
           if (!best) return
           expect(best.things.reduce((sum, one) => sum + one.minutes, best.rounds)).toBe(minutes)
           expect(Math.max(...best.things.map((one) => one.minutes))).toBeLessThanOrEqual(MOST_MINUTES)
@@ -78,7 +79,17 @@ describe('a class that is proposed', () => {
     // One thing alone is not drilled for the whole hour: what is left is rounds.
     expect(proposals([thing('a', 0.02)], 35)[0]).toMatchObject({ rounds: 15, things: [{ minutes: 20 }] })
     // Half of what a drill brings is there after ten minutes.
-    expect(proposals([thing('a', 0.02)], 10)[0]?.worth).toBeCloseTo(0.01, 12)
+    expect(worthOf(proposals([thing('a', 0.02)], 10)[0].things)).toBeCloseTo(0.01, 12)
+  })
+
+  it('puts what is due, or was not known, before what brings a little more, and brings no more for it', () => {
+    const some = [thing('a', 0.024, { theme: 'back' }), thing('b', 0.02, { isDue: true })]
+    const [first, second] = proposals(some, 10)
+    expect([first, second].map(({ theme }) => theme)).toEqual(['side', 'back'])
+    expect(first.counts).toBeCloseTo(0.0125, 12)
+    expect([worthOf(first.things), worthOf(second.things)]).toEqual([0.01, 0.012])
+    const both = proposals([thing('b', 0.02, { isDue: true, isMissed: true })], 10)[0]
+    expect([both.counts, worthOf(both.things)]).toEqual([0.015625, 0.01])
   })
 
   it('goes into the class: watched, tried, and worked from where it begins, in the minutes that there are', () => {
@@ -122,7 +133,11 @@ describe('a class that is proposed', () => {
     const some = drills.map(({ target, gain }) =>
       thing(target.move, gain, { theme: themes.get(plan.moves.find(({ id }) => id === target.move)!.from)! }),
     )
-    const best = after(proposals(some, MINUTES)[0].things)
+    const { things } = proposals(some, MINUTES)[0]
+    const best = after(things)
+    // What it says it brings is what the whole chart says, solved anew: things help each other on by a little.
+    expect(worthOf(things) / (best - startWorth(plan, scenario)!)).toBeGreaterThan(0.9)
+    expect(worthOf(things) / (best - startWorth(plan, scenario)!)).toBeLessThan(1.1)
     const random = randomLcg(0.19)
     const own = plan.moves.filter(({ tries }) => tries)
     const others = Array.from({ length: 200 }, () => {

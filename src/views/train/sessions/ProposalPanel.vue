@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { lookUp } from '../../../core/chart/lookUp'
 import { takeProposal } from '../../../core/club/edits/takeProposal'
-import type { Proposal, Thing } from '../../../core/club/propose'
+import { worthOf, type Proposal, type Thing } from '../../../core/club/propose'
 import type { Session } from '../../../core/club/session'
 import { changeText } from '../../../core/say/figureText'
 import { useCharts } from '../../../stores/charts'
@@ -24,7 +24,8 @@ function notKnown(thing: Thing) {
   const { asked = 0, missed = 0 } = why(thing)?.notKnown ?? {}
   return t('train.askedNotKnown', { missed, asked })
 }
-const shown = computed(() => (found.value ?? []).map((one) => ({ ...one, gain: changeText(one.worth) })))
+const stays = ({ things }: Proposal) => things.filter((one) => !left.value.has(keyOf(one)))
+const shown = computed(() => (found.value ?? []).map((one) => ({ ...one, gain: changeText(worthOf(stays(one))) })))
 
 function leave(thing: Thing, isTaken: boolean) {
   const keys = new Set(left.value)
@@ -34,7 +35,7 @@ function leave(thing: Thing, isTaken: boolean) {
 }
 function take(proposal: Proposal) {
   const { chart } = charts
-  const things = proposal.things.filter((one) => !left.value.has(keyOf(one)))
+  const things = stays(proposal)
   if (!chart || !things.length) return
   clubs.edit(t('train.takeTheProposal', { theme: proposal.theme }), (draft) =>
     takeProposal(draft, props.session.id, chart, proposal.theme, things),
