@@ -1,6 +1,7 @@
 import { Equals, IsArray, IsIn, IsNumber, IsString, Min } from 'class-validator'
 import { Chart } from '../chart/chart'
 import { CHART_KIND } from '../chart/chartKind'
+import { NOTHING_SEEN } from '../chart/cue'
 import { Rehearsed, type Asked } from '../club/rehearsed'
 import { IsDay, IsRecordId, IsWord, OneRecord, Optional, Records } from '../document/constraints'
 import { isRecord } from '../document/fields'
@@ -81,7 +82,12 @@ export const PACK_KIND: DocumentKind<Pack> = {
 }
 
 function checkPack({ id, chart, cards, rehearsed }: Pack): Problem[] {
-  const known = new Set<string>([WAIT, CONCEDE, ...[chart.moves, chart.reactions].flat().map((one) => one.id)])
+  const known = new Set<string>([
+    WAIT,
+    CONCEDE,
+    NOTHING_SEEN,
+    ...[chart.moves, chart.reactions, chart.cues ?? []].flat().map((one) => one.id),
+  ])
   const places = new Set<string>(chart.positions.map((one) => one.id))
   const gone = (path: Problem['path'], of: string): Problem[] => [
     { code: 'unknown-reference', path, message: `there is no "${of}" in its chart` },
@@ -91,7 +97,7 @@ function checkPack({ id, chart, cards, rehearsed }: Pack): Problem[] {
     ...CHART_KIND.checkReferences(chart).map((one) => ({ ...one, path: ['chart', ...one.path] })),
     ...cards.flatMap(({ asked, answer, choices, then }, i) => [
       ...(places.has(asked.position) ? [] : gone(['cards', i, 'asked', 'position'], asked.position)),
-      ...[asked.move, asked.reaction, answer, then, ...choices].flatMap((one) =>
+      ...[asked.move, asked.reaction, asked.cue, answer, then, ...choices].flatMap((one) =>
         one === undefined || known.has(one) ? [] : gone(['cards', i], one),
       ),
     ]),

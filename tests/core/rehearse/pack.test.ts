@@ -120,6 +120,11 @@ describe('homework', () => {
       'chart.id: there is no "work-2" in its chart',
       'cards[0]: there is no "nothing-such" in its chart',
     ])
+    const [card] = one.cards
+    const asked = { ...card!.asked, cue: 'nothing-seen' }
+    expect(checkDocument(PACK_KIND, { ...one, cards: [{ ...card!, asked }] }).map(problemText)).toEqual([
+      'cards[0]: there is no "nothing-seen" in its chart',
+    ])
   })
 })
 
