@@ -156,7 +156,7 @@ test('a part of a chart is published, exported, put in the bin and taken in agai
   await own.getByRole('button', { name: 'Publish', exact: true }).click()
   await expect(own.getByRole('alert')).toHaveText('Say a name, and at least one position.')
   await own.getByLabel('Name of the shelf').fill('Tuesday')
-  await own.getByLabel('Positions to publish').fill('Knee on')
+  await own.getByRole('combobox', { name: 'Positions to publish' }).fill('Knee on')
   await page.getByRole('option', { name: 'Knee on belly' }).click()
   await page.keyboard.press('Escape')
   await own.getByRole('button', { name: 'Publish', exact: true }).click()
@@ -184,6 +184,55 @@ test('a part of a chart is published, exported, put in the bin and taken in agai
   await expect(list.getByRole('heading', { name: 'Tuesday' })).toBeVisible()
   await page.getByRole('button', { name: 'bring back' }).click()
   await expect(page.getByRole('button', { name: /^Tuesday/ })).toHaveCount(2)
+})
+
+test('another edition of a shelf is shown against the one before, takes its place, and is offered to the plan', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/#/shelf')
+  const own = page.getByRole('region', { name: 'Your own shelves' })
+  const list = page.getByRole('region', { name: 'On the Shelf' })
+  await own.getByRole('button', { name: 'Publish from this chart' }).click()
+  await own.getByLabel('Name of the shelf').fill('Tuesday')
+  await own.getByRole('combobox', { name: 'Positions to publish' }).fill('Knee on')
+  await page.getByRole('option', { name: 'Knee on belly' }).click()
+  await page.keyboard.press('Escape')
+  await own.getByRole('button', { name: 'Publish', exact: true }).click()
+  await expect(list.getByRole('heading', { name: 'Tuesday' })).toBeVisible()
+  await expect(list).toContainText('edition 1')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    list.getByRole('button', { name: 'Export', exact: true }).click(),
+  ])
+  // A plan takes all of it.
+  await page.goto('/#/charts')
+  await page.getByRole('button', { name: 'New chart' }).click()
+  await expect(page.getByRole('heading', { name: 'Where do you start from?' })).toBeVisible()
+  await page.goto('/#/shelf?region=tuesday')
+  await list.getByRole('button', { name: 'Bring all of it into the chart' }).click()
+  // Its maker works on it, and sends it again.
+  const shelf = JSON.parse(readFileSync(await file.path(), 'utf8'))
+  const [move] = shelf.moves
+  move.checkpoints = [{ id: 'new-point', text: 'Knee across before the hand moves' }]
+  const again = { name: 't.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(shelf)) }
+  await page.getByLabel('Shelf file').setInputFiles({ ...again, buffer: Buffer.from(readFileSync(await file.path())) })
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await page.getByLabel('Shelf file').setInputFiles({
+    ...again,
+    buffer: Buffer.from(JSON.stringify({ ...shelf, edition: 2 })),
+  })
+  const dialog = page.getByRole('dialog', { name: 'Another edition of “Tuesday”' })
+  await expect(dialog).toContainText('One thing in it differs:')
+  await expect(dialog.getByRole('listitem')).toContainText('Knee across before the hand moves')
+  await dialog.getByRole('button', { name: 'Take it in place of the one before' }).click()
+  await expect(list).toContainText('edition 2')
+  await expect(page.getByRole('button', { name: /^Tuesday/ })).toHaveCount(1)
+  await expect(own).toContainText('Tuesday is in the bin:')
+  // The plan has it as it was, and is offered the new.
+  await page.getByText('The Shelf says something new of 1 move in this chart').click()
+  await list.getByRole('button', { name: `Take ${move.name}` }).click()
+  await expect(page.getByText(/The Shelf says something new/)).toHaveCount(0)
 })
 
 test('moves are found by what must be on, and a finish can stop at control', async ({ page }) => {

@@ -188,7 +188,7 @@ describe('bringing in', () => {
 
 describe('a part of a chart, published', () => {
   it('has the moves from the positions chosen, what meets them, and no more than these refer to', () => {
-    const top = publish(all, ['pin'], 'Top', new Set())
+    const top = publish(all, ['pin'], 'Top')
     expect([ids(top.positions), ids(top.moves), ids(top.reactions)]).toEqual([
       ['pin', 'high', 'lost'],
       ['climb', 'ride'],
@@ -199,7 +199,7 @@ describe('a part of a chart, published', () => {
     expect(top.positions[0]).not.toHaveProperty('mirror')
     expect(top.reactions[0]).toMatchObject({ breaks: ['elbow-in'] })
     expect(top.reactions[0]).not.toHaveProperty('mirror')
-    const high = publish(all, ['high'], 'Upper', new Set())
+    const high = publish(all, ['high'], 'Upper')
     expect([ids(high.moves), ids(high.positions), ids(high.reactions)]).toEqual([['lock'], ['high', 'lost'], ['hide']])
     expect(ids(high.holds)).toEqual(['cross', 'wrist', 'frame'])
   })
@@ -210,14 +210,14 @@ describe('a part of a chart, published', () => {
       draft.positions[3].unprompted = { every: 9, reactions: { bridge: 1 } }
       draft.reactions[1].breaks = ['elbow-in']
     })
-    const high = publish(still, ['high'], 'Upper', new Set())
+    const high = publish(still, ['high'], 'Upper')
     expect(ids(high.reactions)).toEqual(['hide', 'spin'])
     expect(high.reactions[0].breaks).toEqual([])
     expect(high.positions.map(({ unprompted }) => Boolean(unprompted))).toEqual([true, false])
   })
 
   it('keeps a position’s other side where that is chosen too, and holds that only a checkpoint names', () => {
-    expect(publish(all, ['pin', 'under'], 'Both', new Set()).positions.map(({ mirror }) => mirror)).toEqual([
+    expect(publish(all, ['pin', 'under'], 'Both').positions.map(({ mirror }) => mirror)).toEqual([
       'under',
       undefined,
       'pin',
@@ -227,7 +227,7 @@ describe('a part of a chart, published', () => {
       for (const position of draft.positions) position.holds = []
       Object.assign(lookUp(draft.moves, 'climb')!, { needs: [], adds: [] })
     })
-    expect(ids(publish(gated, ['pin'], 'Top', new Set()).holds)).toEqual(['cross', 'wrist'])
+    expect(ids(publish(gated, ['pin'], 'Top').holds)).toEqual(['cross', 'wrist'])
   })
 
   it('takes no id that is anywhere on the Shelf', () => {
@@ -264,7 +264,7 @@ describe('a part of a chart, published', () => {
 })
 
 describe('a shelf of one’s own as a file', () => {
-  const own = publish(all, ['pin'], 'Top', new Set())
+  const own = publish(all, ['pin'], 'Top')
 
   it('comes back as it went out; lists that the first builds left out are there', () => {
     const file = JSON.parse(makeDocument(ownShelf(own)))

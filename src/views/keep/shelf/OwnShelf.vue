@@ -27,7 +27,7 @@ const about = computed(() => {
 
 async function remove() {
   const { id, title } = props.region
-  await store.remove(id, true)
+  await store.remove(id)
   charts.tell(t('shelf.titleIsInTheBinBelow', { title }))
   emit('gone')
 }

@@ -2,10 +2,13 @@
 import { decodeText } from '../../../core/document/text'
 import FileButton from '../../../components/FileButton.vue'
 import { useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { problemText } from '../../../core/problem'
+import { isEditionOf } from '../../../core/shelf/editions'
 import { useCharts } from '../../../stores/charts'
+import type { TakenShelf } from '../../../stores/ownShelves'
 import { useShelf } from '../../../stores/shelf'
+import { useReport } from '../../parts/files/report'
 import { useShelfPlace } from '../../parts/shelf/pulling'
 import { t } from '../../../words/shelf'
 
@@ -16,6 +19,7 @@ import { t } from '../../../words/shelf'
 const charts = useCharts()
 const store = useShelf()
 const { go } = useShelfPlace()
+const { report } = useReport()
 const isOpen = ref(false)
 const title = ref('')
 const positions = ref<string[]>([])
@@ -24,6 +28,12 @@ const wrong = ref('')
 const author = useStorage('ataque-author', '')
 const licence = useStorage('ataque-licence', '')
 const edition = ref(1)
+/** The name of one of the coach's own shelves makes another edition of it. */
+const before = computed(() => {
+  const [name, by] = [title.value.trim(), author.value.trim()]
+  return store.own.find((one) => isEditionOf(one, { title: name, ...(by ? { author: by } : {}) }))
+})
+watch(before, (one) => (edition.value = one ? (one.edition ?? 1) + 1 : 1))
 const options = computed(() => (charts.chart?.positions ?? []).map(({ id, name }) => ({ value: id, label: name })))
 
 async function publish() {
@@ -34,12 +44,19 @@ async function publish() {
   }
   const [by, under] = [author.value.trim(), licence.value.trim()]
   const about = { ...(by ? { author: by } : {}), ...(under ? { licence: under } : {}), edition: edition.value }
-  const id = await store.publishFrom(chart, positions.value, title.value.trim(), about)
-  charts.tell(t('shelf.titleIsOnTheShelf', { title: title.value.trim() }))
+  const name = title.value.trim()
+  const taken = await store.publishFrom(chart, positions.value, name, about)
+  show(name, taken)
+  if (taken.state === 'added') charts.tell(t('shelf.titleIsOnTheShelf', { title: name }))
   title.value = wrong.value = ''
   positions.value = []
   isOpen.value = false
-  go({ region: id, text: '', at: '' })
+}
+
+/** Goes to a shelf that is there now; another edition of one that is there is shown beside it first. */
+function show(file: string, taken: TakenShelf) {
+  if (taken.state === 'edition') report.value = { file, edition: taken }
+  else go({ region: taken.id, text: '', at: '' })
 }
 
 async function take(file: File) {
@@ -52,7 +69,7 @@ async function take(file: File) {
         file: file.name,
         problems: taken.problems.slice(0, 3).map(problemText).join('; '),
       })
-  if (taken.ok) go({ region: taken.value, text: '', at: '' })
+  if (taken.ok) show(file.name, taken.value)
 }
 </script>
 
@@ -96,7 +113,9 @@ async function take(file: File) {
         <span class="label">{{ t('shelf.edition') }}</span>
         <el-input-number v-model="edition" :min="1" :step="1" step-strictly size="small" />
       </label>
-      <p class="muted small">{{ t('shelf.withWhatIsTriedFromThem') }}</p>
+      <p class="muted small">
+        {{ before ? t('shelf.anotherEditionOf', { title: before.title }) : t('shelf.withWhatIsTriedFromThem') }}
+      </p>
       <el-button native-type="submit" type="primary">{{ t('shelf.publish') }}</el-button>
       <el-button text @click="isOpen = false">{{ t('shelf.notNow') }}</el-button>
     </form>
@@ -104,7 +123,7 @@ async function take(file: File) {
     <p v-if="wrong" class="small wrong" role="alert">{{ wrong }}</p>
     <p v-for="one in store.bin" :key="one.id" class="small">
       {{ t('shelf.oneIsInTheBin', { one: one.title }) }}
-      <el-button link @click="store.remove(one.id, false)">{{ t('shelf.bringBack') }}</el-button>,
+      <el-button link @click="store.bringBack(one.id)">{{ t('shelf.bringBack') }}</el-button>,
       <el-button link @click="store.forget(one.id)">{{ t('shelf.forget') }}</el-button>
     </p>
   </section>

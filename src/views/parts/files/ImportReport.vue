@@ -10,13 +10,15 @@ import { t } from '../../../words/files'
 /** Why a file was refused, record by record; or which of two charts to keep. */
 const TakeInPanel = defineAsyncComponent(() => import('./TakeInPanel.vue'))
 const RestorePanel = defineAsyncComponent(() => import('./RestorePanel.vue'))
+const EditionPanel = defineAsyncComponent(() => import('./EditionPanel.vue'))
 const CellErrors = defineAsyncComponent(() => import('./CellErrors.vue'))
 const MergePanel = defineAsyncComponent(() => import('./MergePanel.vue'))
 const { report, close } = useReport()
 const charts = useCharts()
 
 const heading = computed(() => {
-  const { file = '', taken, incoming, backup } = report.value ?? {}
+  const { file = '', taken, incoming, backup, edition } = report.value ?? {}
+  if (edition) return t('files.anotherEdition', { title: edition.fresh.title })
   if (backup) return t('files.aBackup')
   if (taken) return t('files.thisChartIsHereAlready')
   return incoming ? t('files.fromAFile', { file }) : t('files.fileWasNotImported', { file })
@@ -49,6 +51,7 @@ async function over() {
   <el-dialog v-if="report" :model-value="true" :title="heading" width="min(640px, 94vw)" @close="close">
     <TakeInPanel v-if="report.incoming" :file="report.file" :incoming="report.incoming" @done="close" />
     <RestorePanel v-else-if="report.backup" :backup="report.backup" @done="close" />
+    <EditionPanel v-else-if="report.edition" :offered="report.edition" @done="close" />
     <CellErrors v-else-if="report.errors" :errors="report.errors" />
     <MergePanel v-else-if="merging" :file="merging.file" :base="merging.base" @done="close" />
     <template v-else-if="report.taken">

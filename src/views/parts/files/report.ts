@@ -4,6 +4,7 @@ import type { Incoming } from '../../../core/files/in/incoming'
 import type { CellError } from '../../../core/files/in/readTable'
 import type { Problem } from '../../../core/problem'
 import type { Imported } from '../../../stores/importing'
+import type { TakenShelf } from '../../../stores/ownShelves'
 
 /** The last imported file, where the coach has to be told of it or to decide. */
 export interface Report {
@@ -14,6 +15,8 @@ export interface Report {
   incoming?: Incoming
   errors?: CellError[]
   backup?: Backup
+  /** A shelf of which another edition is there. */
+  edition?: Extract<TakenShelf, { state: 'edition' }>
 }
 
 const report = shallowRef<Report | null>(null)

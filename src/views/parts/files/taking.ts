@@ -61,8 +61,10 @@ async function importShelf(file: string, text: string): Promise<void> {
   await shelf.load()
   const imported = await shelf.importText(text)
   if (!imported) return
-  if (!imported.ok) report.value = { file, problems: imported.problems }
-  else useCharts().tell(t('files.theShelfStandsOnTheShelf'))
+  if (!imported.ok) return void (report.value = { file, problems: imported.problems })
+  const { value } = imported
+  if (value.state === 'edition') report.value = { file, edition: value }
+  else useCharts().tell(t(value.state === 'known' ? 'files.shelfIsHereAlready' : 'files.theShelfStandsOnTheShelf'))
 }
 
 async function importClub(file: string, text: string): Promise<void> {
