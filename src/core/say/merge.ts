@@ -49,13 +49,11 @@ function aboutOf({ list, key, field }: Conflict, names: ReadonlyMap<string, stri
   return field === undefined ? `${name} (${kind})` : `${name} (${kind}): ${words(field)}`
 }
 
-/** Where a whole record stands, without all that is charted of it. */
+/** Where a whole record stands, without all that is charted of it; that it is there, where its name says the rest. */
 function inShort(record: unknown): unknown {
   if (!isRecord(record)) return record
-  const said = ['from', 'to', 'endsIn', 'family', 'limbs', 'position', 'start', 'reaction', 'move'].filter(
-    (field) => field in record,
-  )
-  return said.length ? Object.fromEntries(said.map((field) => [field, record[field]])) : true
+  const said = ['from', 'to', 'endsIn', 'family', 'limbs', 'position', 'start'].filter((field) => field in record)
+  return said.length ? Object.fromEntries(said.map((field) => [field, record[field]])) : 'there'
 }
 
 /** A field's name as words: "endsIn" is "ends in". */
@@ -78,10 +76,10 @@ function sayValue(value: unknown, names: ReadonlyMap<string, string>): string {
   if (!isRecord(value)) return String(value)
   return Object.entries(value)
     .filter(([key]) => key !== 'id')
-    .map(
-      ([key, one]) =>
-        `${wordsOfKey(key, names, words)} ${isRecord(one) ? `(${sayValue(one, names)})` : sayValue(one, names)}`,
-    )
+    .map(([key, one]) => {
+      const says = isRecord(one) ? `(${sayValue(one, names)})` : sayValue(one, names)
+      return key === 'text' ? says : `${wordsOfKey(key, names, words)} ${says}`
+    })
     .join('; ')
 }
 

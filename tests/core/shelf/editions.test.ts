@@ -78,7 +78,13 @@ describe('another edition of a shelf', () => {
     expect(tries).toMatchObject({ about: `${own.name} (move): tries` })
     expect(tries!.mine).toMatch(new RegExp(`^Lands ${lands};`))
     expect(tries!.theirs).toMatch(new RegExp(`^Lands ${lands + 1};`))
-    expect(points!.theirs).toContain('Knee across before the hand moves')
+    expect(points!.theirs).toBe('Knee across before the hand moves')
+    const gone = produce(first, (draft) => void draft.answers.pop())
+    const [answer] = sayEdition(first, gone)
+    expect([answer!.about, answer!.mine, answer!.theirs]).toEqual([
+      expect.stringMatching(/ > .+ \(answer\)$/),
+      ...['There', 'Not there'],
+    ])
   })
 
   it('offers what is new to a plan that took something from the one before, and changes nothing by itself', () => {
