@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { digits, openDemo, openScenario, worth } from './coach'
+import { choose, digits, openDemo, openScenario, worth } from './coach'
 
 async function openSheet(page: Page): Promise<void> {
   await openDemo(page)
@@ -110,7 +110,7 @@ test('a pasted position becomes a fork table, and a boundary can be dragged', as
 test('the scenario bar moves every figure', async ({ page }) => {
   await openDemo(page)
   const before = await worth(page)
-  await openScenario(page)
+  const drawer = await openScenario(page)
   const reads = page.getByRole('slider', { name: 'How often they see it coming, in per cent' })
   await reads.focus()
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
@@ -126,6 +126,10 @@ test('the scenario bar moves every figure', async ({ page }) => {
   await page.getByLabel('Something breaks it up after about').fill('never')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'set a clock or a break-up' })).toBeVisible()
+  // Escape closes the drawer, though the list has the focus still.
+  await choose(page, drawer.getByRole('combobox', { name: 'Rules' }), 'Juniors: positions only')
+  await page.keyboard.press('Escape')
+  await expect(drawer).toBeHidden()
 })
 
 test('every screen has one main part and one first heading, with a chart and without', async ({ page }) => {

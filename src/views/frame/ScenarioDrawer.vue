@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent } from 'vue'
 import { wantEstimates } from '../../stores/wantEstimates'
 import ScenarioFields from './ScenarioFields.vue'
@@ -10,6 +11,17 @@ const emit = defineEmits<{ close: [] }>()
 /** Fetched where there is a club. */
 const WhoAgainst = defineAsyncComponent(() => import('../parts/club/WhoAgainst.vue'))
 const hasClub = wantEstimates() !== null
+
+// A list that has the focus keeps Escape to itself even when it is closed, and then the drawer would not hear it.
+useEventListener(
+  document,
+  'keydown',
+  ({ key }) => {
+    const drawer = document.activeElement?.closest('.scenario-drawer')
+    if (key === 'Escape' && drawer && !drawer.querySelector('[aria-expanded="true"]')) emit('close')
+  },
+  { capture: true },
+)
 </script>
 
 <template>
