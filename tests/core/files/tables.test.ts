@@ -120,7 +120,16 @@ describe('the tables that we write', () => {
       ])
       expect(chart).toEqual(demo)
     }
-    expect(take(demo, csvOf(tables[4]!)).chart).toEqual(demo)
+    const { chart, took } = take(demo, csvOf(tables[4]!))
+    expect(chart).toEqual(demo)
+    // Its rows are counts: several of them are about one record.
+    const { columns, rows } = tables[4]!
+    const at = (name: string) => columns.indexOf(name)
+    const records = rows.map((row) => ['move', 'reaction', 'position'].map((name) => row[at(name)]).join())
+    expect(took).toMatchObject({ value: { added: 0, changed: 0, same: new Set(records).size } })
+    const more = rows[0]!.map((cell, i) => (i === at('count') ? Number(cell) + 1 : cell))
+    const changed = csvOf({ ...tables[4]!, rows: [more, ...rows.slice(1)] })
+    expect(take(demo, changed).took).toMatchObject({ value: { changed: 1, same: new Set(records).size - 1 } })
     expect(tables.map(({ name }) => name)).toEqual(names)
   })
 

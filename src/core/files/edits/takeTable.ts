@@ -10,7 +10,7 @@ import type { Position } from '../../chart/position'
 import type { Race } from '../../chart/race'
 import { isOwn, type Tries } from '../../chart/tries'
 import { AHEAD, KINDS, type Kind } from '../../chart/words'
-import { fieldsOf } from '../../document/fields'
+import { fieldsOf, isRecord } from '../../document/fields'
 import { idFromName, isId } from '../../document/ids'
 import { checkDocument } from '../../document/read'
 import { copyOf } from '../../typed'
@@ -48,12 +48,20 @@ type Named = { id: string; name: string }
 
 const LISTS = ['holds', 'aliases', 'uses', 'needs', 'adds', 'drops', 'keeps', 'strips', 'tags']
 
+/** A record as text, the same in whatever order its fields were set. */
+const inOrder = (record: object): string =>
+  JSON.stringify(record, (_, value: unknown) =>
+    isRecord(value) ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1))) : value,
+  )
+
 class Taking {
   private readonly errors: CellError[] = []
   private readonly lines = new Map<object, number>()
   private readonly taken: TakenRows = { added: 0, changed: 0, same: 0, places: [] }
   /** Tries that rows set, as they were before, by the record: they are begun anew with its first row. */
   private readonly begun = new Map<Move | Answer, Tries>()
+  /** Records of which rows say how tries go, as they were. */
+  private readonly before = new Map<object, string>()
 
   constructor(
     private readonly chart: Chart,
@@ -70,6 +78,7 @@ class Taking {
       }
     }
     this.keepGuesses()
+    for (const [record, was] of this.before) this.taken[inOrder(record) === was ? 'same' : 'changed']++
     if (!this.errors.length)
       for (const { path, message } of checkDocument(CHART_KIND, this.chart)) this.locate(path, message)
     if (this.errors.length) return { ok: false, errors: this.errors.toSorted((a, b) => a.line - b.line) }
@@ -168,6 +177,10 @@ class Taking {
     else throw new Wrong('outcome', `"${outcome}" is not one of lands, stalls, reaction, elsewhere, race`)
   }
 
+  private touch(record: object): void {
+    if (!this.before.has(record)) this.before.set(record, inOrder(record))
+  }
+
   private race(row: Row, tries: number): Race {
     const { id: reaction } = this.named('reactions', row, 'to')
     const times = { ours: number('ours', need(row, 'ours')), theirs: number('theirs', need(row, 'theirs')) }
@@ -180,13 +193,13 @@ class Taking {
     const had = of.tries ?? {}
     if (this.begun.has(of)) return had
     this.begun.set(of, had)
-    this.taken.changed++
+    this.touch(of)
     return (of.tries = had.tallies ? { tallies: had.tallies } : {})
   }
 
   /** A guess of which no count was changed stays a guess. */
   private keepGuesses(): void {
-    const counts = ({ weight: _, ...tries }: Tries) => JSON.stringify(tries)
+    const counts = ({ weight: _, ...tries }: Tries) => inOrder(tries)
     for (const [of, had] of this.begun)
       if (had.weight !== undefined && of.tries && counts(of.tries) === counts(had)) of.tries = had
   }
@@ -195,6 +208,7 @@ class Taking {
   private ofPlace(row: Row, outcome: string, count: number): void {
     const position = this.named('positions', row, 'position')
     this.lines.set(position, row.line)
+    this.touch(position)
     if (outcome === 'reaction') {
       const { every = 10, reactions } = position.unprompted ?? {}
       position.unprompted = { every, reactions: { ...reactions, [this.named('reactions', row, 'to').id]: count } }
@@ -203,7 +217,6 @@ class Taking {
       if (!cue) throw new Wrong('to', `nothing like "${row.cells.to ?? ''}" is seen in this chart`)
       position.seen = { ...position.seen, [cue]: count }
     } else throw new Wrong('outcome', `"${outcome}" is not one of reaction, seen`)
-    this.taken.changed++
   }
 
   private find<R extends Named>(
