@@ -6,8 +6,14 @@ import { open, SCREENS } from './screens'
 const MOST = 0.02
 const isSweep = process.env.ATAQUE_SWEEP === 'all'
 
-for (const { width, height } of [{ width: 1280, height: 800 }, ...(isSweep ? [{ width: 390, height: 844 }] : [])])
-  test(`what comes late finds its room kept, at ${width} px`, async ({ page }) => {
+/** Every screen, in two halves that run side by side. */
+const SIZES = [{ width: 1280, height: 800 }, ...(isSweep ? [{ width: 390, height: 844 }] : [])]
+const HALVES = [0, 1].map((half) => SCREENS.filter((_, i) => i % 2 === half))
+
+for (const { width, height, half, screens } of SIZES.flatMap((size) =>
+  HALVES.map((screens, half) => ({ ...size, half: half + 1, screens })),
+))
+  test(`what comes late finds its room kept, at ${width} px, half ${half} of the screens`, async ({ page }) => {
     test.setTimeout(480_000)
     await page.setViewportSize({ width, height })
     await page.addInitScript(() => {
@@ -29,7 +35,7 @@ for (const { width, height } of [{ width: 1280, height: 800 }, ...(isSweep ? [{ 
     })
     await openDemoWithRound(page)
     const wrong: Record<string, unknown> = {}
-    for (const { name, path } of SCREENS) {
+    for (const { name, path } of screens) {
       await page.goto('about:blank')
       await open(page, path)
       await page.waitForTimeout(600)

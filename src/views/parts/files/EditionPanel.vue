@@ -37,7 +37,7 @@ async function beside() {
 </script>
 
 <template>
-  <div class="edition">
+  <div class="differences">
     <p>{{ t('files.editionDiffers', differences.length) }}</p>
     <ul v-if="differences.length" :aria-label="t('files.whatDiffers')">
       <li v-for="(one, i) in differences" :key="i">
@@ -59,19 +59,9 @@ async function beside() {
   </div>
 </template>
 
+<style scoped src="./differences.css"></style>
+
 <style scoped>
-.edition {
-  display: grid;
-  gap: var(--space-12);
-}
-
-ul {
-  display: grid;
-  gap: var(--space-12);
-  max-height: 50vh;
-  overflow: auto;
-}
-
 dl {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
@@ -82,11 +72,5 @@ dl {
 dd {
   margin: 0;
   overflow-wrap: anywhere;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-8);
 }
 </style>

@@ -52,7 +52,7 @@ async function take() {
 </script>
 
 <template>
-  <div v-if="merged" class="merge">
+  <div v-if="merged" class="differences">
     <p>
       {{ base ? t('files.takenOfTheirs', merged.taken) : t('files.noCommonState') }}
       {{ toChoose }}
@@ -91,19 +91,9 @@ async function take() {
   </div>
 </template>
 
+<style scoped src="./differences.css"></style>
+
 <style scoped>
-.merge {
-  display: grid;
-  gap: var(--space-12);
-}
-
-ul {
-  display: grid;
-  gap: var(--space-12);
-  max-height: 50vh;
-  overflow: auto;
-}
-
 .sides {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
@@ -134,11 +124,5 @@ ul {
 
 .label {
   display: block;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-8);
 }
 </style>
