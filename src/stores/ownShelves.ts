@@ -2,7 +2,6 @@ import { computed, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Chart } from '../core/chart/chart'
 import { makeDocument } from '../core/document/read'
 import { messageOf, success, type Result } from '../core/problem'
-import { asEditionOf, editionDifferences, isEditionOf } from '../core/shelf/editions'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import { publish, type ShelfAbout } from '../core/shelf/publish'
 import { joinRegions, type ShelfRegion } from '../core/shelf/shelf'
@@ -103,6 +102,7 @@ function useTaking(
 ) {
   /** Takes a shelf, unless an edition of it is there already: then nothing is done before the coach has chosen. */
   async function take(file: ShelfRegion): Promise<TakenShelf> {
+    const { asEditionOf, editionDifferences, isEditionOf } = await import('../core/shelf/editions')
     const old = own.value.find((one) => isEditionOf(one, file))
     if (!old) return { state: 'added', id: await keepBeside(file) }
     const fresh = asEditionOf(old, file, taken())

@@ -1,5 +1,5 @@
 import { present } from '../../../core/sure'
-import { computed, inject, provide, type ComputedRef, type InjectionKey } from 'vue'
+import { computed, inject, onMounted, provide, shallowRef, type ComputedRef, type InjectionKey } from 'vue'
 import { produce } from 'immer'
 import { useRoute, useRouter } from 'vue-router'
 import { putOnKnown, takeOff } from '../../../core/chart/edits/holds'
@@ -13,7 +13,8 @@ import { pinCheck, type PinCheck } from '../../../core/holds/pinCheck'
 import { useFigures } from '../../../stores/figures'
 import { holdsOnShelf } from '../../../core/shelf/additions'
 import { useTrials, type Trial } from '../../../stores/trials'
-import { useShelf } from '../../../stores/shelf'
+import type { useShelf } from '../../../stores/shelf'
+import { whenIdle } from '../../../components/later'
 import { provideSheet } from '../../parts/inspectors/sheet'
 
 interface Holds {
@@ -53,11 +54,18 @@ export function provideHolds(): Holds {
   const check = computed(() =>
     position.value ? pinCheck(chart.value, position.value.id) : { capabilities: [], escapes: [] },
   )
-  const shelf = useShelf()
-  void shelf.load()
-  const more = computed(() =>
-    shelf.shelf && position.value ? holdsOnShelf(chart.value, shelf.shelf, position.value) : [],
-  )
+  // What the Shelf would add comes after what is on.
+  const shelf = shallowRef<ReturnType<typeof useShelf>>()
+  onMounted(async () => {
+    await whenIdle()
+    const { useShelf } = await import('../../../stores/shelf')
+    shelf.value = useShelf()
+    await shelf.value.load()
+  })
+  const more = computed(() => {
+    const known = shelf.value?.shelf
+    return known && position.value ? holdsOnShelf(chart.value, known, position.value) : []
+  })
   const next = computed(() => (position.value ? nextHolds(chart.value, position.value.id, more.value) : []))
   const selected = computed(() => lookUp(chart.value.holds, word(route.query.hold)))
   const worths = useTrials(
