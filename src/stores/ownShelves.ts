@@ -4,7 +4,7 @@ import { makeDocument } from '../core/document/read'
 import { messageOf, success, type Result } from '../core/problem'
 import { idsOnShelf, withFreshIds } from '../core/shelf/freshIds'
 import { publish, type ShelfAbout } from '../core/shelf/publish'
-import { joinRegions, type ShelfRegion } from '../core/shelf/shelf'
+import type { ShelfRegion } from '../core/shelf/shelf'
 import { ownShelf, SHELF_KIND, type OwnShelf } from '../core/shelf/shelfKind'
 import { Connection } from '../storage/connection'
 import { readKept } from '../storage/documents'
@@ -49,7 +49,7 @@ export function useOwnShelves(builtIn: ShallowRef<readonly ShelfRegion[] | null>
   }
 
   /** Ids on any shelf, those in the bin too. */
-  const taken = () => idsOnShelf(joinRegions([...(builtIn.value ?? []), ...own.value, ...bin.value]))
+  const taken = () => idsOnShelf([...(builtIn.value ?? []), ...own.value, ...bin.value])
 
   async function keep(region: ShelfRegion): Promise<string> {
     const document = ownShelf(region)
@@ -73,8 +73,8 @@ export function useOwnShelves(builtIn: ShallowRef<readonly ShelfRegion[] | null>
   /** Takes a shelf out of the bin again: under other ids, where another edition of it has come to stand there. */
   async function bringBack(id: string): Promise<void> {
     const document = documents.value.get(id)
-    const standing = idsOnShelf(joinRegions([...(builtIn.value ?? []), ...own.value]))
-    const isReplaced = document && [...idsOnShelf(joinRegions([document]))].some((one) => standing.has(one))
+    const standing = idsOnShelf([...(builtIn.value ?? []), ...own.value])
+    const isReplaced = document && [...idsOnShelf([document])].some((one) => standing.has(one))
     if (!isReplaced) return list.setInBin(id, false)
     await keepBeside(document)
     await list.forget(id)

@@ -33,4 +33,11 @@ export const MAX_CHAIN = {
 export const chainKey = (list: string, record: object): string =>
   list === 'answers' ? answerKey(fieldsOf(record)) : String(fieldsOf(record).id)
 
+/**
+ * Within which part of a list the order is one thing to choose: of the answers, those to the same reaction are in the
+ * coach's order of preference; any other list is one part.
+ */
+export const orderedWithin = (list: string, record: object): string =>
+  list === 'answers' ? String(fieldsOf(record).reaction) : ''
+
 export const CHAIN_NORMALISERS: readonly Normaliser[] = [RENAME_OVER, ROUNDS_TO_TALLIES, FIT_TO_NOTES]

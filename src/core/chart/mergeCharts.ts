@@ -1,11 +1,9 @@
 import { merge, type Conflict, type Merged, type Side } from '../document/merge'
 import { fieldsOf } from '../document/fields'
 import type { Chart } from './chart'
+import { orderedWithin } from './chainRecords'
 import { CHART_KIND } from './chartKind'
 import { bareChart, mergedLineage } from './shared'
-
-/** Of the answers only the order of those to the same reaction means something: it is the coach's preference. */
-const groupOf = (list: string, record: object): string => (list === 'answers' ? String(fieldsOf(record).reaction) : '')
 
 /** Two coaches may make different things of one name, such as an armbar from two positions. */
 function areOthers(list: string, mine: object, theirs: object): boolean {
@@ -21,6 +19,6 @@ export function mergeCharts(
   choose: (conflict: Conflict) => Side,
 ): Merged<Chart> {
   const [m, t] = [bareChart(mine), { ...bareChart(theirs), id: mine.id }]
-  const merged = merge({ kind: CHART_KIND, groupOf, areOthers }, base && bareChart(base), m, t, choose)
+  const merged = merge({ kind: CHART_KIND, groupOf: orderedWithin, areOthers }, base && bareChart(base), m, t, choose)
   return { ...merged, document: { ...merged.document, shared: mergedLineage(mine, theirs) } }
 }

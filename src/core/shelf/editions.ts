@@ -1,8 +1,8 @@
+import { orderedWithin } from '../chart/chainRecords'
 import { idFromName } from '../document/ids'
 import { merge, type Conflict } from '../document/merge'
-import { fieldsOf } from '../document/fields'
 import { idsOnShelf, withFreshIds } from './freshIds'
-import { joinRegions, type ShelfRegion } from './shelf'
+import type { ShelfRegion } from './shelf'
 import { ownShelf, SHELF_KIND } from './shelfKind'
 
 /*
@@ -21,21 +21,15 @@ export const isEditionOf = (one: Known, other: Known): boolean =>
  * ids that are on any shelf, those of `old` among them.
  */
 export function asEditionOf(old: ShelfRegion, edition: ShelfRegion, taken: ReadonlySet<string>): ShelfRegion {
-  const own = idsOnShelf(joinRegions([old]))
+  const own = idsOnShelf([old])
   const others = new Set([...taken].filter((id) => !own.has(id)))
   const fresh = withFreshIds({ ...edition, id: old.id }, others)
-  return { ...fresh, id: idFromName(edition.title, new Set([...taken, ...idsOnShelf(joinRegions([fresh]))])) }
+  return { ...fresh, id: idFromName(edition.title, new Set([...taken, ...idsOnShelf([fresh])])) }
 }
-
-/** Of which list the order says something: answers to one reaction are in the coach's order. */
-const groupOf = (list: string, record: object): string => (list === 'answers' ? String(fieldsOf(record).reaction) : '')
 
 /** What differs between two editions, by record and field; `mine` is that of the first, `theirs` of the other. */
 export function editionDifferences(old: ShelfRegion, fresh: ShelfRegion): Conflict[] {
   const [was, is] = [ownShelf({ ...old, id: fresh.id }), ownShelf(fresh)]
-  const { conflicts } = merge({ kind: SHELF_KIND, groupOf }, null, was, is, () => 'theirs')
-  return conflicts.filter(({ list, key, field }) => {
-    if (list === undefined) return field !== 'edition'
-    return key !== undefined || list === 'answers'
-  })
+  const { conflicts } = merge({ kind: SHELF_KIND, groupOf: orderedWithin }, null, was, is, () => 'theirs')
+  return conflicts.filter(({ list, field }) => list !== undefined || field !== 'edition')
 }

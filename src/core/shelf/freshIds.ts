@@ -2,14 +2,19 @@ import type { Race } from '../chart/race'
 import { present } from '../sure'
 import { idFromName } from '../document/ids'
 import type { Tries } from '../chart/tries'
-import type { Shelf, ShelfRegion } from './shelf'
+import type { ShelfRegion } from './shelf'
 import type { FlowDrill, ShelfMove } from './shelfRecords'
 
 type Renamed = ReadonlyMap<string, string>
 
-/** Every id that is on a shelf. */
-export const idsOnShelf = ({ regions, positions, holds, cues, moves, reactions }: Shelf): Set<string> =>
-  new Set([...regions, ...positions, ...holds, ...cues, ...moves, ...reactions].map(({ id }) => id))
+/** Every id that is on some shelves, their own among them. */
+export const idsOnShelf = (shelves: readonly ShelfRegion[]): Set<string> =>
+  new Set(
+    shelves.flatMap((one) => {
+      const { positions, holds, cues = [], moves, reactions } = one
+      return [one, ...positions, ...holds, ...cues, ...moves, ...reactions].map(({ id }) => id)
+    }),
+  )
 
 /** The same shelf with a new id for each one that is taken, in the record and in all references to it. */
 export function withFreshIds(region: ShelfRegion, taken: ReadonlySet<string>): ShelfRegion {

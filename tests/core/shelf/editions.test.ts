@@ -15,7 +15,7 @@ const demo = demoPlan()
 const PLACES = ['knee-on-belly', 'mount-head-and-arm']
 const builtIn = readRegions()
 const about = { author: 'Two evenings a week', edition: 1 }
-const idsOf = (...regions: ShelfRegion[]) => idsOnShelf(joinRegions(regions))
+const idsOf = (...regions: ShelfRegion[]) => idsOnShelf(regions)
 const ids = (records: readonly { id: string }[]) => records.map(({ id }) => id)
 
 /** As it stands on the Shelf of somebody who has the built-in regions, of which the demo has entries too. */

@@ -44,7 +44,7 @@ describe('a flow drill', () => {
   })
 
   it('keeps its moves when its shelf gets new ids', () => {
-    const fresh = withFreshIds(mount(), idsOnShelf(shelf))
+    const fresh = withFreshIds(mount(), idsOnShelf(shelf.regions))
     expect(checkFlows(fresh)).toEqual([])
     expect(fresh.flows![0].steps[0].move).not.toBe(mount().flows![0].steps[0].move)
   })

@@ -231,7 +231,7 @@ describe('a part of a chart, published', () => {
   })
 
   it('takes no id that is anywhere on the Shelf', () => {
-    expect([...idsOnShelf(shelf)].sort()).toEqual(
+    expect([...idsOnShelf(shelf.regions)].sort()).toEqual(
       ['small', ...[shelf.positions, shelf.holds, shelf.moves, shelf.reactions].flatMap(ids)].sort(),
     )
     const stalling = produce(smallRegion(), (draft) => void (draft.answers[0]!.stallsIn = 'lost' as never))

@@ -54,10 +54,10 @@ describe('a part of a chart, published', () => {
   })
 
   it('takes other ids where its own are on the Shelf, and means the same', () => {
-    const there = idsOnShelf(joinRegions([top]))
+    const there = idsOnShelf([top])
     const twice = withFreshIds(top, there)
     expect(problemsOf(twice)).toEqual([])
-    expect([...idsOnShelf(joinRegions([twice]))].filter((id) => there.has(id))).toEqual([])
+    expect([...idsOnShelf([twice])].filter((id) => there.has(id))).toEqual([])
     const names = (region: ShelfRegion) =>
       region.moves.map(({ name, to }) => [name, lookUp(region.positions, to)?.name ?? to])
     expect(names(twice)).toEqual(names(top))
@@ -74,7 +74,7 @@ describe('a part of a chart, published', () => {
   })
 
   it('comes into another chart with its plan', () => {
-    const mine = joinRegions([...builtIn.regions, withFreshIds(top, idsOnShelf(builtIn))])
+    const mine = joinRegions([...builtIn.regions, withFreshIds(top, idsOnShelf(builtIn.regions))])
     const chart = produce(
       emptyChart('new', 'New') as Chart,
       (draft) => void pullIn(draft, mine, wantedOfRegion(mine, 'our-top-game')),
