@@ -54,7 +54,7 @@ async function beside() {
     <p class="row">
       <el-button type="primary" @click="replace">{{ t('files.takeEdition') }}</el-button>
       <el-button @click="beside">{{ t('files.keepBoth') }}</el-button>
-      <el-button text @click="emit('done')">{{ t('files.doNotImport') }}</el-button>
+      <el-button text @click="emit('done')">{{ t('files.leaveEdition') }}</el-button>
     </p>
   </div>
 </template>
