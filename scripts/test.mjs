@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 
 const cwd = fileURLToPath(new URL('..', import.meta.url))
 const count = { passed: 0, failed: 0 }
+const failedIn = []
 
 /** Runs a script of package.json; prints what it says once it has ended, and returns it. */
 function npmRun(script) {
@@ -26,6 +27,7 @@ async function checks(...scripts) {
   for (const script of scripts) {
     const { ok } = await npmRun(script)
     count[ok ? 'passed' : 'failed']++
+    if (!ok) failedIn.push(script)
   }
 }
 
@@ -36,6 +38,7 @@ async function suite(script, passed, failed) {
   const failures = read(failed)
   count.passed += read(passed)
   count.failed += !ok && failures === 0 ? 1 : failures
+  if (!ok) failedIn.push(script)
 }
 
 // Each of these keeps one core busy; the runners of tests take two.
@@ -43,5 +46,7 @@ await Promise.all([checks('lint'), checks('typecheck', 'styles', 'layers', 'dead
 await suite('unit', /^Tests:.*?(\d+) passed/gm, /^Tests:\s+(\d+) failed/gm)
 await checks('build')
 await suite('e2e', /^\s+(\d+) passed/gm, /^\s+(\d+) failed/gm)
+// Said again at the end: what failed first has long scrolled away.
+if (failedIn.length) console.log(`\nFailed: ${failedIn.join(', ')}`)
 console.log(`\n${count.passed} passed, ${count.failed} failed`)
 process.exit(count.failed ? 1 : 0)
