@@ -19,7 +19,10 @@ export const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.cache/'],
   setupFiles: ['reflect-metadata/lite'],
   moduleNameMapper: { '^\\./shelfFiles$': '<rootDir>/tests/fixtures/shelfFiles.ts' },
-  transform: { '^.+\\.ts$': ['@swc/jest', swc], '^.+\\.vue$': ['<rootDir>/tests/vueTransform.mjs', swc] },
+  transform: {
+    '^.+\\.ts$': ['<rootDir>/tests/tsTransform.mjs', swc],
+    '^.+\\.vue$': ['<rootDir>/tests/vueTransform.mjs', swc],
+  },
 }
 
 /** Folders whose tests draw on a page, and those whose tests do not. */

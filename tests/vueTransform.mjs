@@ -1,14 +1,12 @@
 import { createHash } from 'node:crypto'
 import { compileScript, parse } from '@vue/compiler-sfc'
-import swc from '@swc/jest'
+import scriptTransform from './tsTransform.mjs'
 
 // A .vue file for Jest: script and template become one module, as in the build; styles are left out. What the build's
 // plugins resolve by itself (Element Plus) stays a component by name, which a test registers or stubs.
-const { createTransformer } = swc
-
 export default {
   createTransformer(options) {
-    const scripts = createTransformer(options)
+    const scripts = scriptTransform.createTransformer(options)
     return {
       process(source, path, config) {
         const id = createHash('sha1').update(path).digest('hex').slice(0, 8)

@@ -1,20 +1,17 @@
-import { readFileSync } from 'node:fs'
-import { demoClub, PEOPLE } from '../../../scripts/demoClub'
-import { CLUB_KIND, type Club } from '../../../src/core/club/clubKind'
+import { demoClub as makeDemoClub, PEOPLE } from '../../../scripts/demoClub'
+import type { Club } from '../../../src/core/club/clubKind'
 import { shiftedBy } from '../../../src/core/club/shift'
 import { membersOf } from '../../../src/core/club/whoIsThere'
-import { parseDocument } from '../../../src/core/document/read'
 import { Counts } from '../../../src/core/match/counts'
-import { demoPlan } from '../../fixtures/demoPlan'
-import { taken } from '../../reference/taken'
+import { demoClub, demoPlan } from '../../fixtures/demoPlan'
 
-const club = taken(parseDocument(CLUB_KIND, readFileSync('demo/tern-street.ataque-club.json', 'utf8')))
+const club = demoClub()
 const plan = demoPlan()
 const landed = (some: Club['tries']) => some.filter(({ outcome }) => outcome === 'lands').length / some.length
 
 describe('the demo club', () => {
   it('is as it is made (npm run demo-club)', () => {
-    expect(demoClub(plan)).toEqual(club)
+    expect(makeDemoClub(plan)).toEqual(club)
   })
 
   it('has twelve people, six weeks of classes, one that is planned, and a log that the plan knows', () => {

@@ -18,11 +18,10 @@ import { foretell, roundsAbout } from '../../../src/core/learn/foretold'
 import { playOut } from '../../../src/core/simulate/playOut'
 import { NONE, TERMINAL } from '../../../src/core/game/game'
 import { solved } from '../../../src/core/questions/solved'
-import { demoClub } from '../../../scripts/demoClub'
-import { demoPlan } from '../../fixtures/demoPlan'
+import { demoClub, demoPlan } from '../../fixtures/demoPlan'
 
 const plan = demoPlan()
-const club = demoClub(plan)
+const club = demoClub()
 const scenario = scenarioOf(plan, { sharpness: 0.2 })
 const HALF_LIFE = 180
 const lookBack = (chart: Chart, of: Club = club): CameTrue =>

@@ -13,11 +13,10 @@ import { betterOf, landingOf } from '../../../src/core/match/better'
 import { sharesOf } from '../../../src/core/match/shares'
 import { wholeOf, type Tries } from '../../../src/core/chart/tries'
 import type { LoggedTry } from '../../../src/core/match/tryLog'
-import { demoClub } from '../../../scripts/demoClub'
-import { demoPlan } from '../../fixtures/demoPlan'
+import { demoClub, demoPlan } from '../../fixtures/demoPlan'
 
 const plan = demoPlan()
-const club = demoClub(plan)
+const club = demoClub()
 const now = '2026-11-24'
 const sum = (list: (number | undefined)[]) => list.reduce((all: number, n) => all + (n ?? 0), 0)
 

@@ -4,13 +4,12 @@ import { scenarioOf } from '../../../src/core/game/scenario'
 import { figuresOf } from '../../../src/core/insight/figures'
 import { learnedSince, leakChanges, mondayOf, weeksOf } from '../../../src/core/learn/weeks'
 import { adjusted } from '../../../src/core/match/adjust'
-import { demoClub } from '../../../scripts/demoClub'
-import { demoPlan } from '../../fixtures/demoPlan'
+import { demoClub, demoPlan } from '../../fixtures/demoPlan'
 import { finished } from '../../reference/finished'
 import { taken } from '../../reference/taken'
 
 const plan = demoPlan()
-const club = demoClub(plan)
+const club = demoClub()
 const now = '2026-11-22'
 const HALF_LIFE = 180
 const nobody = { us: null, them: null }
