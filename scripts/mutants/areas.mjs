@@ -10,6 +10,8 @@ export const AREAS = {
     tests: ['core/chart', 'core/document', 'properties/edits*'],
   },
   shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
+  files: { mutate: ['src/core/files/**/*.ts'], tests: ['core/files', 'properties/merge*', 'foreign'] },
+  rehearse: { mutate: ['src/core/{rehearse,simulate}/**/*.ts'], tests: ['core/rehearse', 'core/simulate'] },
   storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'faults/twoTabs*', 'faults/brokenWrites*'] },
   stores: { mutate: ['src/stores/**/*.ts', '!src/stores/shelfFiles.ts'], tests: ['stores'] },
   workers: { mutate: ['src/workers/**/*.ts'], tests: ['workers', 'stores'] },

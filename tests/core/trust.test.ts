@@ -61,6 +61,31 @@ describe('too little is charted to trust', () => {
     expect(lacks(own)).toEqual([])
   })
 
+  it('a plan in which they never win anything, unless it leads to where a worth is stated and nothing more is charted', () => {
+    const chart = charted('Armbar 4 of 10; 3 stacks (under side control) > turn them (mount)')
+    const never = (of: Chart) => lacks(of).some(({ of: what }) => what === 'losing way')
+    /** Under side control is even, and nothing comes after it; `worths`: what positions are worth in themselves. */
+    const ended = (worths: Record<string, number>) => (draft: Chart) => {
+      draft.positions.find(({ id }) => id === 'under-side-control')!.ahead = 'even'
+      for (const one of draft.positions) {
+        for (const way of ['threat', 'out', 'unprompted'] as const) delete one[way]
+        if (worths[one.id] !== undefined) one.endWorth = worths[one.id]
+      }
+      draft.moves = draft.moves.filter(({ from }) => from === mount)
+      draft.answers = []
+    }
+    expect(never(produce(chart, ended({})))).toBe(true)
+    expect(never(produce(chart, ended({ 'under-side-control': -0.2 })))).toBe(false)
+    // What is stated of where we go on from, or of where the plan never is, says nothing of what they win.
+    expect(never(produce(chart, ended({ mount: 0.2 })))).toBe(true)
+    const away = produce(chart, (draft) => {
+      addPosition(draft, positionFromName('Back'))
+      ended({ back: -0.3 })(draft)
+    })
+    expect(away.positions.map(({ id }) => id)).toContain('back')
+    expect(never(away)).toBe(true)
+  })
+
   it('is not the demo plan', () => expect(lacks(demoPlan())).toEqual([]))
 })
 

@@ -58,13 +58,21 @@ export function lacksOf(chart: Chart, figures: Figures): Lack[] {
   if (!most) return [{ of: 'moves', position: start }]
   const lacks: Lack[] = []
   const placed = ({ move }: Use) => ({ move, position: sure(lookUp(chart.moves, move)).from })
-  if (endings.theirs + endings.caught < SOME) lacks.push({ of: 'losing way', position: start })
+  if (endings.theirs + endings.caught < SOME && !endsAtStatedWorth(chart, figures))
+    lacks.push({ of: 'losing way', position: start })
   const unmet = used.find(({ move, answer }) => answer === null && !meetsSomething(chart, move))
   if (unmet) lacks.push({ of: 'reactions', ...placed(unmet) })
   const guessed = used.find((use) => isGuessed(ownTries(chart, use)))
   if (guessed) lacks.push({ of: 'own tries', ...placed(guessed), answer: guessed.answer })
   return lacks
 }
+
+/** The plan leads to where nothing more is charted, but is said what it is worth: what they win after that is in it. */
+const endsAtStatedWorth = ({ positions, moves }: Chart, figures: Figures): boolean =>
+  positions.some(
+    ({ id, endWorth }) =>
+      endWorth !== undefined && (figures.positions[id]?.visits ?? 0) >= SOME && !moves.some(({ from }) => from === id),
+  )
 
 const meetsSomething = (chart: Chart, move: MoveId) => reactionsMet(lookUp(chart.moves, move) ?? {}).length > 0
 
