@@ -6,4 +6,4 @@ const run = (command, ...args) =>
   spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ATAQUE_SWEEP: 'all' } }).status ?? 1
 
 const built = run('npx', 'vite', 'build', '--logLevel', 'error')
-process.exit(built || run('npx', 'playwright', 'test', 'sizes', 'axe', 'steady', 'paper', 'forced'))
+process.exit(built || run('npx', 'playwright', 'test', 'everyScreen', 'sizes', 'steady', 'paper', 'forced'))

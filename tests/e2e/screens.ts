@@ -1,18 +1,25 @@
 import { expect, type Page } from '@playwright/test'
 
+interface Screen {
+  name: string
+  path: string
+  /** A part of the screen before it, which stands beside the others where there is room for all. */
+  isPart?: boolean
+}
+
 /** Every screen, with the demo plan, and with something of it open where that changes what is drawn. */
-export const SCREENS: readonly { name: string; path: string }[] = [
+export const SCREENS: readonly Screen[] = [
   { name: 'desk', path: '/desk' },
   { name: 'slope', path: '/slope' },
   { name: 'slope-all', path: '/slope?show=all' },
   { name: 'slope-about', path: '/slope?at=place%20side-control-head-and-far-arm' },
   { name: 'worksheet', path: '/worksheet/side-control-head-and-far-arm?move=americana' },
-  { name: 'worksheet-list', path: '/worksheet/side-control-head-and-far-arm?part=list' },
-  { name: 'worksheet-about', path: '/worksheet/side-control-head-and-far-arm?move=americana&part=about' },
+  { name: 'worksheet-list', path: '/worksheet/side-control-head-and-far-arm?part=list', isPart: true },
+  { name: 'worksheet-about', path: '/worksheet/side-control-head-and-far-arm?move=americana&part=about', isPart: true },
   { name: 'seen', path: '/worksheet/turtle-at-the-flank' },
   { name: 'cards', path: '/see-and-do' },
   { name: 'holds', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip' },
-  { name: 'holds-about', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip&part=about' },
+  { name: 'holds-about', path: '/holds/side-control-hips-low?hold=left-knee-on-the-near-hip&part=about', isPart: true },
   { name: 'score', path: '/score/two-arms-then-the-choke' },
   { name: 'runs', path: '/runs' },
   { name: 'side-by-side', path: '/runs/side-by-side' },
@@ -20,7 +27,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'beat', path: '/runs/beat' },
   { name: 'what-if', path: '/runs/what-if' },
   { name: 'sessions', path: '/sessions?part=sheet' },
-  { name: 'sessions-list', path: '/sessions?part=list' },
+  { name: 'sessions-list', path: '/sessions?part=list', isPart: true },
   { name: 'sessions-block', path: '/sessions?block=watch&part=about' },
   { name: 'people', path: '/people' },
   { name: 'person', path: '/people?person=bram&part=sheet' },
@@ -36,7 +43,7 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'matches', path: '/sessions/matches' },
   { name: 'review', path: '/sessions/review?class=class-2026-11-19' },
   { name: 'limits', path: '/sessions/limits' },
-  { name: 'cards', path: '/sessions/cards?class=class-2026-11-24' },
+  { name: 'class-cards', path: '/sessions/cards?class=class-2026-11-24' },
   { name: 'lesson', path: '/sessions/review?class=lesson-2026-11-14' },
   { name: 'take-home', path: '/sessions/home?class=lesson-2026-11-14' },
   { name: 'mat', path: '/mat' },
@@ -47,13 +54,16 @@ export const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'say-back', path: '/rehearse/say' },
   { name: 'homework', path: '/rehearse/homework' },
   { name: 'shelf', path: '/shelf?region=side-control&at=move%20americana-finish&part=sheet' },
-  { name: 'shelf-list', path: '/shelf?part=list' },
-  { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about' },
+  { name: 'shelf-list', path: '/shelf?part=list', isPart: true },
+  { name: 'shelf-entry', path: '/shelf?region=side-control&at=move%20americana-finish&part=about', isPart: true },
   { name: 'rules', path: '/rules' },
-  { name: 'rules-set', path: '/rules?part=sheet' },
+  { name: 'rules-set', path: '/rules?part=sheet', isPart: true },
   { name: 'charts', path: '/charts' },
   { name: 'settings', path: '/settings' },
 ]
+
+/** The screens that differ in a window `width` px wide. */
+export const screensAt = (width: number): readonly Screen[] => SCREENS.filter(({ isPart }) => !isPart || width < 1024)
 
 export const SIZES = [
   { width: 1920, height: 1080 },

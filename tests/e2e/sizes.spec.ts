@@ -1,32 +1,8 @@
 import { expect, test } from '@playwright/test'
 import { openDemoWithRound } from './coach'
-import { smallTargets, withoutRoom } from './room'
-import { open, SCREENS, SIZES } from './screens'
+import { open, SCREENS } from './screens'
 
-/** `npm run sweep` looks at every size and in both themes; the tests at the two sizes that differ most. */
 const isSweep = process.env.ATAQUE_SWEEP === 'all'
-const PICTURES = 'test-results/sweep'
-const sizes = SIZES.filter(({ width }) => isSweep || width === 1280 || width === 390)
-
-for (const colorScheme of isSweep ? (['light', 'dark'] as const) : (['light'] as const))
-  for (const size of sizes) {
-    const byFinger = size.width < 1024
-    test.describe(() => {
-      test.use({ viewport: size, hasTouch: byFinger, isMobile: byFinger, colorScheme })
-      test(`every screen has room at ${size.width} px in the ${colorScheme}`, async ({ page }) => {
-        test.setTimeout(180_000)
-        await openDemoWithRound(page)
-        const wrong: Record<string, string[]> = {}
-        for (const { name, path } of SCREENS) {
-          await open(page, path)
-          const found = [...(await withoutRoom(page)), ...(byFinger ? await smallTargets(page) : [])]
-          if (found.length) wrong[`${name} ${size.width}`] = found
-          if (isSweep) await page.screenshot({ path: `${PICTURES}/${name}-${size.width}-${colorScheme}.png` })
-        }
-        expect(wrong).toEqual({})
-      })
-    })
-  }
 
 test('no part that stands beside another is narrower than 280 px', async ({ page }) => {
   await page.setViewportSize({ width: 1100, height: 800 })
