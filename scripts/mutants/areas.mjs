@@ -10,7 +10,7 @@ export const AREAS = {
     tests: ['core/chart', 'core/document', 'properties/edits*'],
   },
   shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
-  files: { mutate: ['src/core/files/**/*.ts'], tests: ['core/files', 'properties/merge*', 'foreign'] },
+  files: { mutate: ['src/core/files/**/*.ts'], tests: ['core/files', 'foreign'] },
   rehearse: { mutate: ['src/core/{rehearse,simulate}/**/*.ts'], tests: ['core/rehearse', 'core/simulate'] },
   storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'faults/twoTabs*', 'faults/brokenWrites*'] },
   stores: { mutate: ['src/stores/**/*.ts', '!src/stores/shelfFiles.ts'], tests: ['stores'] },

@@ -77,6 +77,15 @@ with zipfile.ZipFile(sys.stdin.read()) as archive:
     ])
   })
 
+  it('is refused before it is unpacked where it says that it would fill the memory', () => {
+    const swollen = bytes.slice()
+    const view = new DataView(swollen.buffer)
+    // The size of an entry, as the directory at the end of the archive tells it.
+    const directory = swollen.findLastIndex((_, i) => i + 4 <= swollen.length && view.getUint32(i, true) === 0x02014b50)
+    view.setUint32(directory + 24, 301 * 1024 * 1024, true)
+    expect(problems(swollen)).toEqual(['the archive cannot be read: it unpacks to more than 300 MB'])
+  })
+
   it('says first what restoring it would change', () => {
     const backup = taken(readBackup(bytes))
     const now = produce(plan, (draft) => {

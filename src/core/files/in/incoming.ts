@@ -9,7 +9,10 @@ export type IncomingRead = { ok: true; value: Incoming } | { ok: false; errors: 
 
 const isTable = (name: string) => /\.(csv|tsv)$/i.test(name)
 /** A line in the middle of which a sign divides cells that the first line names. */
-const namesColumns = (text: string) => readTable(text.split(/\r?\n/, 1)[0] ?? '').ok && !/^#\s/.test(text)
+function namesColumns(text: string): boolean {
+  const first = readTable(text.split(/\r?\n/, 1)[0] ?? '')
+  return first.ok && first.value.matched.length > 1 && !/^#\s/.test(text)
+}
 
 /** Whether a text without a name looks like a document of ours, a graph, lines under a heading or a table. */
 export const isForUs = (text: string): boolean =>

@@ -116,7 +116,7 @@ function graphOf(nodes: readonly Told[], edges: readonly Told[], hyperedges: num
     rest: [
       ...reactions.map((one) => `reaction “${labelOf(one)}”`),
       ...lost.map((one) => `arrow “${labelOf(one)}” from or to nothing`),
-      ...(hyperedges ? [`${hyperedges} arrows between more than two`] : []),
+      ...(hyperedges ? [`${hyperedges} ${hyperedges === 1 ? 'arrow' : 'arrows'} between more than two`] : []),
     ],
   }
 }

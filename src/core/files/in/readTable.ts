@@ -111,7 +111,9 @@ function rowsIn(text: string) {
       const start = line
       line += text.slice(at, meta.cursor).split('\n').length - 1
       at = meta.cursor
-      for (const { message } of wrong) errors.push({ line: start, column: '', message: message.toLowerCase() })
+      // A single column has nothing that divides its cells.
+      const real = wrong.filter(({ code }) => code !== 'UndetectableDelimiter')
+      for (const { message } of real) errors.push({ line: start, column: '', message: message.toLowerCase() })
       if (data.every((cell) => cell.trim() === '')) return
       if (!header.length) return void header.push(...data.map((cell) => cell.trim()))
       if (data.length > header.length)
