@@ -42,6 +42,46 @@ describe('the questions of a plan', () => {
     }
   })
 
+  it('cost in a position what holding still would lose, as often as one comes there, by what is seen where it is', () => {
+    const places = ours.filter(({ asked }) => asked.reaction === undefined)
+    expect(places.some(({ asked }) => asked.cue !== undefined)).toBe(true)
+    for (const { asked, answer, cost } of places) {
+      const { value, best, visits, still, seen } = figures.positions[asked.position as never]!
+      const here = asked.cue === undefined ? { value, best, share: 1 } : seen!.find(({ cue }) => cue === asked.cue)!
+      expect(answer).toBe(here.best)
+      expect(cost).toBeCloseTo(still === null ? 0 : visits * here.share * Math.max(0, here.value - still), 12)
+      expect(cost).toBeGreaterThanOrEqual(0)
+    }
+    expect(places.filter(({ cost }) => cost > 0.001).length).toBeGreaterThan(5)
+    // Each place where there is something to choose is asked about once for each thing that is seen.
+    const asked = new Set(places.map((one) => `${one.asked.position} ${one.asked.cue ?? ''}`))
+    for (const [id, { best, seen }] of Object.entries(figures.positions)) {
+      const moves = chart.moves.filter(({ from, reply }) => from === id && !reply).length
+      if (best !== null && moves > 0) expect(asked.has(`${id} ${seen ? seen[0]!.cue : ''}`)).toBe(true)
+    }
+  })
+
+  it('cost from their chair what the worst reaction takes from the usual one, as often as the move is tried', () => {
+    for (const { asked, answer, cost } of theirs) {
+      const met = figures.met.filter(({ move }) => move === asked.move)
+      const [all, worth] = [0, 1].map((power) => met.reduce((sum, one) => sum + one.share * one.value ** power, 0))
+      const worst = met.find(({ reaction }) => reaction === answer)!.value
+      const usual = all! > 0 ? worth! / all! : 0
+      expect(cost).toBeCloseTo(figures.moves[asked.move as never]!.uses * (usual - worst), 12)
+      expect(met.length).toBeGreaterThan(1)
+      expect(asked.position).toBe(chart.moves.find(({ id }) => id === asked.move)!.from)
+    }
+  })
+
+  it('offer the answers that were charted before anything else, and all four where there are enough', () => {
+    for (const { asked, answer, choices } of reactions) {
+      const charted = chart.answers.filter(({ reaction }) => reaction === asked.reaction).map(({ move }) => `${move}`)
+      const first = [...new Set([answer, ...charted, 'concede'])].slice(0, 4)
+      for (const id of first) expect(choices).toContain(id)
+      expect(choices).toHaveLength(4)
+    }
+  })
+
   it('say from their chair which reaction leaves us least', () => {
     expect(theirs.length).toBeGreaterThan(20)
     for (const { asked, answer, then, cost } of theirs) {

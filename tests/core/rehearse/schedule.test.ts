@@ -4,7 +4,7 @@ import { askedKey, KNOWN, type Known, type Rehearsed } from '../../../src/core/c
 import { CLUB_KIND, emptyClub } from '../../../src/core/club/clubKind'
 import { makeDocument, readDocument } from '../../../src/core/document/read'
 import type { Card } from '../../../src/core/rehearse/cards'
-import { factsOf, recallOf } from '../../../src/core/rehearse/recall'
+import { factsOf, lastAskedOf, missedAmong, recallOf } from '../../../src/core/rehearse/recall'
 import { A_SITTING, knownBy, memoriesOf, sittingOf, standingOf } from '../../../src/core/rehearse/schedule'
 import { taken } from '../../reference/taken'
 
@@ -56,7 +56,10 @@ describe('when an answer is due again', () => {
 })
 
 it('what was picked is known as well as it was quick', () => {
-  expect([knownBy(true, 3), knownBy(true, 40), knownBy(false, 3)]).toEqual(['good', 'hard', 'again'])
+  expect([knownBy(true, 3), knownBy(true, 40), knownBy(false, 3), knownBy(false, 40)]).toEqual([
+    ...['good', 'hard', 'again', 'again'],
+  ])
+  expect([knownBy(true, 12), knownBy(true, 12.1)]).toEqual(['good', 'hard'])
 })
 
 describe('a sitting', () => {
@@ -72,6 +75,17 @@ describe('a sitting', () => {
     // What was not known is due at once, what was known after ten minutes.
     expect(standingOf(deck, facts, START)).toMatchObject({ fresh: 11, due: 1, known: 2, next: now })
     expect(standingOf(deck, [], START)).toEqual({ fresh: 14, due: 0, known: 0, next: null })
+  })
+
+  it('has the earliest of what is known as the next that is due', () => {
+    const facts = [fact('p1', 'easy', START), fact('p2', 'good', START), fact('p3', 'good', START + MINUTE)]
+    expect(standingOf(deck, facts, START + 2 * MINUTE)).toEqual({
+      fresh: 11,
+      due: 0,
+      known: 3,
+      next: START + 10 * MINUTE,
+    })
+    expect(standingOf(deck, facts, START + 10 * MINUTE)).toMatchObject({ due: 1, known: 2, next: START + 11 * MINUTE })
   })
 
   it('asks nothing once all is known until later', () => {
@@ -100,6 +114,27 @@ it('what somebody was asked counts each question once, as it was known the last 
     fact('turtle', 'hard', START),
   ]
   expect(recallOf(facts)).toEqual({ asked: 3, known: 2, missed: [facts[3]], last: START + 2 })
+})
+
+it('of some people it is counted who was asked for something, and who did not know all of it the last time', () => {
+  const by = (us: string, position: string, known: Known, at: number, chart = 'tern-street') =>
+    fact(position, known, START + at, { us, chart })
+  const facts = [
+    ...[by('mara', 'mount', 'again', 0), by('mara', 'mount', 'good', 1), by('mara', 'back', 'again', 2)],
+    ...[by('bo', 'mount', 'good', 0), by('bo', 'mount', 'again', 5), by('bo', 'back', 'good', 1)],
+    ...[by('cy', 'mount', 'again', 0, 'other'), by('dee', 'mount', 'again', 0)],
+  ]
+  const last = lastAskedOf(facts, ['mara', 'bo', 'cy'], 'tern-street')
+  expect(last.map((some) => some.map(({ position, known }) => `${position} ${known}`).toSorted())).toEqual([
+    ['back again', 'mount good'],
+    ['back good', 'mount again'],
+    [],
+  ])
+  const about = (...places: string[]) => missedAmong(last, ({ position }) => places.includes(position))
+  expect(about('mount')).toEqual({ asked: 2, missed: 1 })
+  expect(about('back')).toEqual({ asked: 2, missed: 1 })
+  expect(about('mount', 'back')).toEqual({ asked: 2, missed: 2 })
+  expect(about('turtle')).toEqual({ asked: 0, missed: 0 })
 })
 
 describe('what was rehearsed, in the club', () => {

@@ -4,7 +4,14 @@ import { askedKey } from '../../../src/core/club/rehearsed'
 import { compileGame } from '../../../src/core/game/compileGame'
 import { scenarioOf, type Scenario } from '../../../src/core/game/scenario'
 import { cardsOf } from '../../../src/core/rehearse/cards'
-import { costliest, nextSharpness, sparWith, type Option, type Spar } from '../../../src/core/rehearse/spar'
+import {
+  costliest,
+  nextSharpness,
+  sparWith,
+  type Choice,
+  type Option,
+  type Spar,
+} from '../../../src/core/rehearse/spar'
 import { sayCame, sayDone, sayOption } from '../../../src/core/say/spar'
 import type { Solution } from '../../../src/core/solve/solution'
 import { solve } from '../../../src/core/solve/solve'
@@ -110,4 +117,17 @@ it('names the two choices that cost most, and grows with who sparred', () => {
   expect(askedKey(two[0]!.asked)).not.toBe(askedKey(two[1]!.asked))
   expect([nextSharpness(0.2, 0), nextSharpness(0.2, 0.1), nextSharpness(0.2, 0.5)]).toEqual([0.3, 0.2, 0.1])
   expect([nextSharpness(0.9, 0), nextSharpness(0, 1)]).toEqual([0.9, 0])
+  expect([0.0299, 0.03, 0.15, 0.1501].map((cost) => nextSharpness(0.5, cost))).toEqual([0.6, 0.5, 0.5, 0.4])
+})
+
+it('counts of the choices of one question the costliest, and none that cost next to nothing', () => {
+  const choice = (position: string, cost: number, t = 60) => ({ asked: { position }, t, cost }) as Choice
+  const some = [choice('mount', 0.02), choice('back', 0.3), choice('mount', 0.1, 50), choice('side', 0.005)]
+  expect(costliest(some, 2).map(({ asked, cost }) => [asked.position, cost])).toEqual([
+    ['back', 0.3],
+    ['mount', 0.1],
+  ])
+  expect(costliest(some, 9)).toHaveLength(2)
+  expect(costliest([...some, choice('turtle', 0.0051)], 9)).toHaveLength(3)
+  expect(costliest(some, 1).map(({ cost }) => cost)).toEqual([0.3])
 })
