@@ -11,7 +11,7 @@ export const AREAS = {
   },
   shelf: { mutate: ['src/core/shelf/**/*.ts'], tests: ['core/shelf'] },
   files: { mutate: ['src/core/files/**/*.ts'], tests: ['core/files', 'foreign'] },
-  rehearse: { mutate: ['src/core/{rehearse,simulate}/**/*.ts'], tests: ['core/rehearse', 'core/simulate'] },
+  rehearse: { mutate: ['src/core/rehearse/**/*.ts'], tests: ['core/rehearse'] },
   storage: { mutate: ['src/storage/**/*.ts'], tests: ['storage', 'faults/twoTabs*', 'faults/brokenWrites*'] },
   stores: { mutate: ['src/stores/**/*.ts', '!src/stores/shelfFiles.ts'], tests: ['stores'] },
   workers: { mutate: ['src/workers/**/*.ts'], tests: ['workers', 'stores'] },

@@ -23,8 +23,8 @@ export type Came =
   | { of: 'reaction'; reaction: string }
   | { of: 'end'; how: HowEnded }
 
-/** How an exchange ended: in a terminal, by being broken up, or with the clock. */
-export type HowEnded = keyof typeof TERMINAL | 'broken up' | 'time'
+/** How an exchange ended: in a terminal, by being broken up, with the clock, or where the chart goes no further. */
+export type HowEnded = keyof typeof TERMINAL | 'broken up' | 'time' | 'beyond'
 
 /** A choice that was made, against the best one. `cost`: in worth, 0 to 2, exactly. `t`: seconds left before it. */
 export interface Choice {
@@ -80,11 +80,15 @@ class Sparring {
     const options = this.options()
     const value = sure(solution.values[solution.game.start])
     const { ended } = exchange
+    if (!ended && this.isBeyond(options)) {
+      const worth = sure(options[0]).worth
+      return { value, choices, turn: null, ended: { how: 'beyond', worth } }
+    }
     if (!ended && options.length)
       return { value, choices, turn: { asked: this.asked(), t: exchange.t, options }, ended: null }
+    const how = ended ? this.how() : this.isTooLate() ? 'time' : 'broken up'
     if (!ended) exchange.take(NONE)
-    const { worth } = present(exchange.ended)
-    return { value, choices, turn: null, ended: { how: this.how(), worth } }
+    return { value, choices, turn: null, ended: { how, worth: present(exchange.ended).worth } }
   }
 
   choose(action: number): boolean {
@@ -123,6 +127,23 @@ class Sparring {
     return [...byName.values()]
   }
 
+  /** It is said what it is worth here, and nothing can come of holding still but that: there is nothing to choose. */
+  private isBeyond(options: readonly Option[]): boolean {
+    const { game } = this.solution
+    const g = sure(game.stateGroup[this.exchange.state])
+    if (options.length !== 1 || options[0]?.does !== WAIT || sure(game.groupIsReaction[g])) return false
+    const { record } = sure(game.meaning.index.positions[sure(game.meaning.groupPlace[g])])
+    const { endWorth, unprompted, threat, out } = record
+    return endWorth !== undefined && !unprompted && !threat && !out
+  }
+
+  /** Nothing that can be done here fits what is left of the clock. */
+  private isTooLate(): boolean {
+    const { game } = this.solution
+    const g = sure(game.stateGroup[this.exchange.state])
+    return this.exchange.t <= 0 || sure(game.groupActions[g]) < sure(game.groupActions[g + 1])
+  }
+
   /** The question that the situation puts, as a card would. */
   private asked(): Asked {
     const { game } = this.solution
@@ -153,7 +174,7 @@ class Sparring {
   private how(): HowEnded {
     const { terminal } = present(this.exchange.ended)
     if (terminal !== NONE && terminal < TERMINALS) return present(ENDS.find(([, id]) => id === terminal))[0]
-    return this.exchange.t > 0 ? 'broken up' : 'time'
+    return 'broken up'
   }
 }
 

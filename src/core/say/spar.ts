@@ -27,6 +27,7 @@ const ENDED: Record<HowEnded, string> = {
   over: 'They are away, and it is over',
   'broken up': 'It is broken up',
   time: 'Time',
+  beyond: 'The plan goes no further here',
 }
 export const sayEnded = (how: HowEnded): string => ENDED[how]
 

@@ -52,6 +52,10 @@ describe('the questions of a plan', () => {
       expect(cost).toBeCloseTo(still === null ? 0 : visits * here.share * Math.max(0, here.value - still), 12)
       expect(cost).toBeGreaterThanOrEqual(0)
     }
+    for (const { asked, choices } of cardsOf(chart, figures, () => true).filter((one) => !one.asked.move))
+      if (!asked.reaction)
+        for (const id of choices)
+          if (id !== 'wait') expect(chart.moves.find((move) => move.id === id)!.from).toBe(asked.position)
     expect(places.filter(({ cost }) => cost > 0.001).length).toBeGreaterThan(5)
     // Each place where there is something to choose is asked about once for each thing that is seen.
     const asked = new Set(places.map((one) => `${one.asked.position} ${one.asked.cue ?? ''}`))

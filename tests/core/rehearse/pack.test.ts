@@ -18,6 +18,10 @@ import { ANSWERS_KIND, answersOf } from '../../../src/core/rehearse/answersKind'
 import { cardsOf } from '../../../src/core/rehearse/cards'
 import { keepInPack } from '../../../src/core/rehearse/edits/keepInPack'
 import { lacksOf } from '../../../src/core/insight/trust'
+import { sparWith } from '../../../src/core/rehearse/spar'
+import { compileGame } from '../../../src/core/game/compileGame'
+import { solve } from '../../../src/core/solve/solve'
+import type { PositionId } from '../../../src/core/chart/ids'
 import { packOf, subjectOf, type HomeworkSubject } from '../../../src/core/rehearse/makePack'
 import { PACK_KIND, type Pack } from '../../../src/core/rehearse/packKind'
 import { randomChart } from '../../reference/randomChart'
@@ -94,6 +98,33 @@ describe('homework', () => {
     expect(apart.length).toBeGreaterThan(15)
     expect(Math.max(...apart)).toBeLessThan(0.13)
     expect(apart.reduce((sum, one) => sum + one, 0) / apart.length).toBeLessThan(0.05)
+  })
+
+  it('is sparred with as far as its part goes: nobody holds still at its rim until the clock ends', () => {
+    const hows = new Set<string>()
+    for (const subject of regions.slice(0, 5)) {
+      const { chart: part } = pack(subject)
+      const solution = taken(solve(taken(compileGame(part, scenarioOf(part))), { everySecond: true }))
+      const rim = new Map(
+        part.positions.flatMap(({ id, endWorth }) => (endWorth === undefined ? [] : [[id, endWorth]])),
+      )
+      for (let seed = 0; seed < 20; seed++) {
+        const chosen: number[] = []
+        let spar = sparWith(solution, seed, chosen)
+        while (spar.turn) {
+          const { options } = spar.turn
+          chosen.push(options.reduce((best, one) => (one.worth > best.worth ? one : best)).action)
+          spar = sparWith(solution, seed, chosen)
+        }
+        hows.add(spar.ended!.how)
+        if (spar.ended!.how !== 'beyond') continue
+        const came = spar.choices.at(-1)?.came
+        const place = came && 'place' in came ? came.place : ''
+        expect(spar.ended!.worth).toBeCloseTo(rim.get(place as PositionId)!, 9)
+      }
+    }
+    expect(hows).toContain('beyond')
+    expect(hows).not.toContain('time')
   })
 
   it('has nothing in it that the person may not do, and nothing that the coach keeps to himself', () => {

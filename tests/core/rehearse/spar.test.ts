@@ -1,3 +1,4 @@
+import { produce } from 'immer'
 import { seeded } from '../../../bench/generate'
 import type { Chart } from '../../../src/core/chart/chart'
 import { askedKey } from '../../../src/core/club/rehearsed'
@@ -69,6 +70,54 @@ describe('sparring with the plan', () => {
     const worths = (seed: number) => played(solution, seed, best).choices.map(({ came, t }) => ({ came, t }))
     expect(worths(5)).toEqual(worths(5))
     expect(worths(5)).not.toEqual(worths(6))
+  })
+
+  it('goes on from what came of the choice before: where it led, or what they did to what was tried', () => {
+    const random = seeded(11)
+    const any = (options: Option[]) => options[Math.floor(random() * options.length)]!
+    let reactions = 0
+    const came = new Set<string>()
+    for (let seed = 0; seed < 60; seed++) {
+      const spar = played(solution, seed, seed % 2 ? any : best)
+      spar.choices.forEach((choice, i) => {
+        const { asked, chosen, t } = choice
+        const next = spar.choices[i + 1]
+        came.add(
+          `${choice.came.of}${chosen.does === 'concede' ? ' conceding' : chosen.does === 'wait' ? ' waiting' : ''}`,
+        )
+        if (!next) return
+        expect(next.t).toBeLessThanOrEqual(t)
+        if (choice.came.of === 'reaction') {
+          reactions++
+          const tried = chosen.does === 'wait' || chosen.does === 'concede' ? undefined : chosen.does
+          expect(next.asked).toMatchObject({ position: asked.position, reaction: choice.came.reaction })
+          expect(next.asked.move).toBe(tried)
+        } else {
+          if (choice.came.of === 'end') throw new Error('there is no choice after the end')
+          expect([next.asked.position, next.asked.reaction]).toEqual([choice.came.place, undefined])
+        }
+      })
+    }
+    expect(reactions).toBeGreaterThan(30)
+    // Only what was let go is conceded, and only who waits has held.
+    expect([...came].filter((one) => one.startsWith('conceded'))).toEqual(['conceded conceding'])
+    expect([...came].filter((one) => one.startsWith('held'))).toEqual(['held waiting'])
+    expect(came).not.toContain('stalls conceding')
+    expect(came).toContain('stalls')
+  })
+
+  it('says whether the clock or a break ended what nobody won', () => {
+    const hows = (breakUp: number, seconds: number) => {
+      const chart = produce(demo, (draft) => {
+        draft.settings = { ...draft.settings, breakUp }
+        for (const position of draft.positions) delete position.breakUp
+      })
+      const own = solutionOf(chart, { seconds })
+      return new Set(Array.from({ length: 30 }, (_, seed) => played(own, seed, best).ended!.how))
+    }
+    const [unbroken, long] = [hows(1e9, 20), hows(4, 600)]
+    expect([unbroken.has('time'), unbroken.has('broken up')]).toEqual([true, false])
+    expect([long.has('time'), long.has('broken up')]).toEqual([false, true])
   })
 
   it('asks in each turn what a card of the plan asks, with every choice once', () => {
