@@ -89,7 +89,7 @@ export function useLogPresses(mat: () => Mat) {
   /** What has been opened besides the large buttons. */
   const opened = ref<'more' | 'theirs' | 'over' | null>(null)
   const does = useLogging(mat, () => (opened.value = null))
-  const order = usePlanOrder(() => `${live.value?.session ?? ''} ${live.value?.block ?? ''}`)
+  const order = usePlanOrder(live)
   const at = computed(() => {
     const { round } = mat()
     return round ? standingOf(round) : {}

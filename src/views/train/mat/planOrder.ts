@@ -1,13 +1,15 @@
 import { useStorage } from '@vueuse/core'
-import { computed, watch } from 'vue'
+import { computed, watch, type Ref } from 'vue'
+import type { Live } from '../../../core/club/live/liveRecords'
 import { useFigures } from '../../../stores/figures'
 
 /**
- * Moves in the order in which the plan preferred them when the block first asked: frozen for the block, over a reload
- * too, so that fingers find them again. `block`: what tells a block from all others.
+ * Moves in the order in which the plan preferred them when the block of a class began: frozen for the block, over a
+ * reload too, so that fingers find them again.
  */
-export function usePlanOrder(block: () => string) {
+export function usePlanOrder(live: Readonly<Ref<Live | undefined>>) {
   const figures = useFigures()
+  const block = () => `${live.value?.session ?? ''} ${live.value?.block ?? ''}`
   const frozen = useStorage<{ block: string; order: string[] }>('ataque-press-order', { block: '', order: [] })
   watch(
     () => [block(), figures.figures] as const,
