@@ -55,9 +55,9 @@ export const withoutRoom = (page: Page): Promise<string[]> =>
         const box = one.getBoundingClientRect()
         return y > box.bottom - 2 || y < box.top + 2 || x > box.right || x < box.left
       })
-      const top = document.elementFromPoint(x, y)
       // A press goes through to what is under it, whatever is seen on top.
       if (getComputedStyle(element).pointerEvents === 'none') continue
+      const top = document.elementFromPoint(x, y)
       if (clipped || !top || top.contains(element) || element.contains(top)) continue
       // A list to pick from has its field over what it says; what is only drawn may lie under what is pressed.
       if (element.closest('.el-select')?.contains(top) || element.closest('[aria-hidden=true]')) continue

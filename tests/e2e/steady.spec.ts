@@ -33,7 +33,7 @@ for (const { width, height, half } of HALVES)
     })
     await openDemoWithRound(page)
     const wrong: Record<string, unknown> = {}
-    // The mats first, while the round is on: its end changes what is asked, and that is no jump.
+    // The mats first, while the round is on: after it there are no buttons that could jump.
     const isMat = ({ path }: { path: string }) => path.startsWith('/mat')
     const screens = screensAt(width).filter((_, i) => i % 2 === half - 1)
     for (const { name, path } of [...screens.filter(isMat), ...screens.filter((one) => !isMat(one))]) {

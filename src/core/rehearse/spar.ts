@@ -86,7 +86,8 @@ class Sparring {
     }
     if (!ended && options.length)
       return { value, choices, turn: { asked: this.asked(), t: exchange.t, options }, ended: null }
-    const how = ended ? this.how() : this.isTooLate() ? 'time' : 'broken up'
+    // Where something could be done if there were time, it is the clock that ends it.
+    const how = ended ? this.how() : exchange.t <= 0 || this.withTime().length ? 'time' : 'broken up'
     if (!ended) exchange.take(NONE)
     return { value, choices, turn: null, ended: { how, worth: present(exchange.ended).worth } }
   }
@@ -109,10 +110,10 @@ class Sparring {
     return true
   }
 
-  /** What can be done now: of what has the same name, the best. */
-  private options(): Option[] {
+  /** What can be done now, or could be with `t` seconds left: of what has the same name, the best. */
+  private options(t = this.exchange.t): Option[] {
     const { game, evaluator } = this.solution
-    const { t, state, ended } = this.exchange
+    const { state, ended } = this.exchange
     if (ended || t <= 0) return []
     const g = sure(game.stateGroup[state])
     const byName = new Map<string, Option>()
@@ -127,21 +128,17 @@ class Sparring {
     return [...byName.values()]
   }
 
+  /** What could be done here if the clock stood at its beginning. */
+  private withTime = (): Option[] => this.options(present(this.solution.seconds))
+
   /** It is said what it is worth here, and nothing can come of holding still but that: there is nothing to choose. */
-  private isBeyond(options: readonly Option[]): boolean {
+  private isBeyond([only]: readonly Option[]): boolean {
     const { game } = this.solution
     const g = sure(game.stateGroup[this.exchange.state])
-    if (options.length !== 1 || options[0]?.does !== WAIT || sure(game.groupIsReaction[g])) return false
+    if (only?.does !== WAIT || this.withTime().length > 1 || sure(game.groupIsReaction[g])) return false
     const { record } = sure(game.meaning.index.positions[sure(game.meaning.groupPlace[g])])
     const { endWorth, unprompted, threat, out } = record
     return endWorth !== undefined && !unprompted && !threat && !out
-  }
-
-  /** Nothing that can be done here fits what is left of the clock. */
-  private isTooLate(): boolean {
-    const { game } = this.solution
-    const g = sure(game.stateGroup[this.exchange.state])
-    return this.exchange.t <= 0 || sure(game.groupActions[g]) < sure(game.groupActions[g + 1])
   }
 
   /** The question that the situation puts, as a card would. */
