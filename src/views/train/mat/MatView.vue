@@ -10,7 +10,6 @@ import HandOver from './HandOver.vue'
 import LogView from './LogView.vue'
 import MatClock from './MatClock.vue'
 import { provideLive } from './live'
-import { usePlanOrder } from './planOrder'
 import WholeFrame from './WholeFrame.vue'
 
 /** The class that is on: its clock and its mats; or, with a number in the address, the log of one mat. */
@@ -20,8 +19,6 @@ clubs.onScreen()
 const route = useRoute()
 const handed = useHandedOver()
 const live = provideLive()
-// Before a mat is opened, on which buttons that change places would be pressed in vain.
-usePlanOrder(live.live)
 const mat = computed(() => live.live.value?.mats.find(({ n }) => n === Number(route.params.n)))
 
 /** The screen stays lit while a class is on. */

@@ -17,6 +17,7 @@ import { present } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { useClubs } from '../../../stores/clubs'
 import { useSignals } from './signals'
+import { usePlanOrder } from './planOrder'
 import { t } from '../../../words/train'
 
 /** How often what the clock shows is looked at, in milliseconds. What it shows is worked out from the wall clock. */
@@ -62,6 +63,8 @@ function useLive() {
   }
 
   const edit = (label: string, change: Parameters<typeof clubs.edit>[1]) => clubs.edit(label, change)
+  // From here, before a mat is opened: buttons that change places would be pressed in vain.
+  const order = usePlanOrder(live)
   const signals = useSignals({ block, waves, spent })
   /** When the round on a mat is over by the clock. */
   const msOf = (mat: Mat) => roundSeconds(block.value ?? {}, mat) * SECOND
@@ -75,7 +78,7 @@ function useLive() {
 
   return {
     ...{ now, live, session, timed, block, next, waves, face, isRunning, behind, offers, people, start, startText },
-    ...{ hasMats, msOf, trialWay },
+    ...{ hasMats, msOf, trialWay, order },
     ...{ edit, signals, initialsOf: initialsFor },
     /** What people who work together must heed, in words. */
     heedsOf: (ids: readonly string[]) =>

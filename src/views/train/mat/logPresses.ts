@@ -18,7 +18,6 @@ import { lastOf } from '../../../core/sure'
 import { useCharts } from '../../../stores/charts'
 import { ENDED_NAMES } from '../../parts/club/ended'
 import { useLiveClass } from './live'
-import { usePlanOrder } from './planOrder'
 import type { Press } from './press'
 import { t } from '../../../words/train'
 
@@ -83,13 +82,12 @@ function useLogging(mat: () => Mat, pressed: () => void) {
 /** What can be pressed on the log of a mat, and the presses. */
 export function useLogPresses(mat: () => Mat) {
   const charts = useCharts()
-  const { live, initialsOf } = useLiveClass()
+  const { order, initialsOf } = useLiveClass()
   /** Between people of one club it is said by initials, not by us and them. */
   const other = () => initialsOf(mat().round?.them ?? '')
   /** What has been opened besides the large buttons. */
   const opened = ref<'more' | 'theirs' | 'over' | null>(null)
   const does = useLogging(mat, () => (opened.value = null))
-  const order = usePlanOrder(live)
   const at = computed(() => {
     const { round } = mat()
     return round ? standingOf(round) : {}
