@@ -103,6 +103,16 @@ test('one spars with a partner by keys: each choice is held against the best one
   await playOn()
   await expect.poll(() => table.getByRole('row').allInnerTexts()).toEqual(rows)
 
+  // The link that is copied leads to the same partner, and one to another is followed from here as from elsewhere.
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.getByRole('button', { name: 'Copy the link to this partner, number 7' }).click()
+  await expect(page.getByText('The link is copied.')).toBeVisible()
+  const link = await page.evaluate(() => navigator.clipboard.readText())
+  expect(new URL(link).hash).toBe('#/rehearse/spar?seed=7&sharp=0')
+  await page.goto(link.replace('seed=7&sharp=0', 'seed=8&sharp=0.3'))
+  await expect(page.getByText('The same partner as before: number 8.')).toBeVisible()
+  await expect(page.getByText('The partner sees it coming: 30 %')).toBeVisible()
+
   await page.goto('/#/rehearse')
   await expect(page.getByTestId('standing').getByRole('definition').first()).not.toHaveText('0')
 })

@@ -16,7 +16,9 @@ onMounted(async () => {
 })
 const says = computed(() => {
   const { days, changes, last } = backups
-  return last.isMade ? t('files.backupIsDue', { days, changes }) : t('files.firstBackupIsDue', { changes })
+  return last.isMade
+    ? t('files.backupIsDue', { days: t('files.nDays', days) }, changes)
+    : t('files.firstBackupIsDue', { changes })
 })
 async function save() {
   await backUp()

@@ -112,9 +112,12 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
         <p v-for="one in homework" :key="one.id">{{ one.text }}</p>
         <template v-if="recall">
           <p>{{ t('learn.answersKnown', { known: recall.known, asked: recall.asked, day: recall.day }) }}</p>
-          <ul v-if="recall.missed.length" :aria-label="t('learn.toLookAtAgain')">
-            <li v-for="one in recall.missed" :key="one.key">{{ one.text }}</li>
-          </ul>
+          <template v-if="recall.missed.length">
+            <p>{{ t('learn.notKnownYet') }}</p>
+            <ul class="points" :aria-label="t('learn.toLookAtAgain')">
+              <li v-for="one in recall.missed" :key="one.key">{{ one.text }}</li>
+            </ul>
+          </template>
         </template>
       </section>
       <section v-if="fits.length" :aria-label="t('learn.forYourBuild')">
@@ -144,6 +147,11 @@ const isDue = (one: Had) => had.value !== null && isDueOn(one, had.value.now)
   align-content: start;
   max-width: 860px;
   padding: var(--space-16);
+}
+
+.points {
+  padding-left: var(--space-16);
+  list-style: disc;
 }
 
 .faced {

@@ -27,7 +27,9 @@ const KIND_NAMES: Partial<Record<Restoring['kind'], string>> = {
 }
 function whatOf({ state, come, change, go }: Restoring): string {
   if (state === 'new') return t('files.comesNew')
-  return state === 'same' ? t('files.isTheSame') : t('files.wouldChange', { come, change, go })
+  if (state === 'same') return t('files.isTheSame')
+  const parts = [change && t('files.nChange', change), come && t('files.nCome', come), go && t('files.nGo', go)]
+  return parts.filter(Boolean).join(', ') || t('files.onlyTheOrder')
 }
 const rows = computed(() =>
   (found.value ?? []).map((one) => ({
@@ -62,7 +64,7 @@ async function restore() {
           @change="(on: boolean) => leave(one.key, on)"
           >{{ one.title }}</el-checkbox
         >
-        <span class="small muted">{{ one.kind }}, {{ one.what }}</span>
+        <span class="small muted">{{ one.kind }}: {{ one.what }}</span>
       </li>
     </ul>
     <ProblemList v-if="problems.length" :problems="problems" :most="10" />

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core'
 import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import type { Chart } from '../../../core/chart/chart'
 import type { Spar } from '../../../core/rehearse/spar'
 import { clockText, costText, hundred } from '../../../core/say/figureText'
 import { sayCard } from '../../../core/say/rehearse'
 import { sayCame, sayEnded, sayOption } from '../../../core/say/spar'
+import { useCharts } from '../../../stores/charts'
 import type { Bout } from './sparring'
 import { t } from '../../../words/rehearse'
 
@@ -29,10 +32,15 @@ const rows = computed(() =>
     }
   }),
 )
-const link = computed(() => ({
-  path: '/rehearse/spar',
-  query: { seed: String(props.bout.seed), sharp: String(props.bout.sharpness) },
-}))
+const charts = useCharts()
+const router = useRouter()
+const { copy } = useClipboard({ legacy: true })
+async function copyLink() {
+  const { seed, sharpness } = props.bout
+  const { href } = router.resolve({ path: '/rehearse/spar', query: { seed, sharp: sharpness } })
+  await copy(new URL(href, location.href).href)
+  charts.tell(t('rehearse.linkCopied'))
+}
 </script>
 
 <template>
@@ -71,9 +79,7 @@ const link = computed(() => ({
       <el-button type="primary" class="press" @click="emit('other')">{{ t('rehearse.another') }}</el-button>
       <el-button class="press" @click="emit('again')">{{ t('rehearse.theSameAgain') }}</el-button>
     </footer>
-    <p class="small">
-      <RouterLink :to="link">{{ t('rehearse.linkToThis', { seed: bout.seed }) }}</RouterLink>
-    </p>
+    <el-button link @click="copyLink">{{ t('rehearse.linkToThis', { seed: bout.seed }) }}</el-button>
   </section>
 </template>
 

@@ -26,8 +26,19 @@ const { bout, spar, choose, begin } = useSparring()
 /** So many choices become cards. */
 const BECOME_CARDS = 2
 const asked = computed(() => Number(route.query.seed) || 0)
-const sharp = Number(route.query.sharp)
-if (asked.value && sharp >= 0 && sharp <= MAX_SHARPNESS) sharpness.value = sharp
+const sharp = computed(() => {
+  const given = Number(route.query.sharp ?? NaN)
+  return asked.value && given >= 0 && given <= MAX_SHARPNESS ? given : null
+})
+watch(
+  [asked, sharp],
+  () => {
+    if (sharp.value !== null) sharpness.value = sharp.value
+    // A link to another partner may be opened in the midst of an exchange.
+    if (asked.value) bout.value = null
+  },
+  { immediate: true },
+)
 
 /** What was missed is asked on cards from now on: the two that cost most. */
 const missed = computed(() =>
