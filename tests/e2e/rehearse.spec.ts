@@ -117,6 +117,18 @@ test('one spars with a partner by keys: each choice is held against the best one
   await expect(page.getByTestId('standing').getByRole('definition').first()).not.toHaveText('0')
 })
 
+test('an empty chart asks nothing, and says so', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Start an empty chart' }).click()
+  await page.getByRole('link', { name: 'Rehearse' }).click()
+  for (const screen of ['See and do', 'Spar', 'Say it back']) {
+    await page.getByRole('link', { name: screen }).click()
+    await expect(page.getByText('The plan has no question yet')).toBeVisible()
+    await expect(page.getByText('The chain from')).toBeHidden()
+    await expect(page.getByRole('button', { name: 'Begin' })).toBeHidden()
+  }
+})
+
 test('who does not choose in time holds still', async ({ page }) => {
   await openDemo(page)
   await page.goto('/#/rehearse/spar?seed=1')

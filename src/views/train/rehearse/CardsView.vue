@@ -18,7 +18,7 @@ import { t } from '../../../words/rehearse'
 /** A sitting of ten questions: what is seen or what they do, and what we do then. */
 const charts = useCharts()
 const { who, chair, isPicked, hasBothSides } = useHow()
-const { pack, people, cards, facts, standing, keep, unkeptBecause } = useDeck(
+const { pack, people, cards, facts, standing, isEmpty, keep, unkeptBecause } = useDeck(
   () => who.value,
   () => chair.value,
 )
@@ -79,6 +79,7 @@ function answered(known: Known) {
     v-model:sides="hasBothSides"
     :people="people"
     :standing="standing"
+    :is-empty="isEmpty"
     :unkept-because="unkeptBecause"
     @begin="begin"
   >

@@ -8,7 +8,12 @@ import WhoRehearses from './WhoRehearses.vue'
 import { t } from '../../../words/rehearse'
 
 /** Before a sitting: how the deck stands, who rehearses, and how. */
-const props = defineProps<{ people: readonly ClubPerson[]; standing: Standing | null; unkeptBecause: string }>()
+const props = defineProps<{
+  people: readonly ClubPerson[]
+  standing: Standing | null
+  isEmpty: boolean
+  unkeptBecause: string
+}>()
 const emit = defineEmits<{ begin: [] }>()
 const who = defineModel<string>('who', { required: true })
 const chair = defineModel<Chair>('chair', { required: true })
@@ -46,7 +51,7 @@ const waiting = computed(() => (props.standing ? props.standing.due + props.stan
       </div>
       <el-checkbox v-model="hasBothSides">{{ t('rehearse.bothSides') }}</el-checkbox>
       <el-button v-if="waiting" type="primary" class="big" native-type="submit">{{ t('rehearse.begin') }}</el-button>
-      <p v-else-if="standing && !standing.known" class="muted">{{ t('rehearse.noQuestions') }}</p>
+      <p v-else-if="isEmpty" class="muted">{{ t('rehearse.noQuestions') }}</p>
     </form>
   </div>
 </template>

@@ -72,7 +72,7 @@ onScopeDispose(stop)
 <template>
   <section class="back" :aria-label="t('rehearse.sayItBack')">
     <h1>{{ t('rehearse.sayItBack') }}</h1>
-    <p>{{ t('rehearse.whatSayingBackIs', { start }) }}</p>
+    <p v-if="start">{{ t('rehearse.whatSayingBackIs', { start }) }}</p>
     <p v-if="!told.length" class="muted">{{ t('rehearse.noQuestions') }}</p>
     <template v-else>
       <div class="tools">

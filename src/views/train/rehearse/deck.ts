@@ -56,6 +56,8 @@ export function useDeck(who: () => string, chair: () => Chair) {
       ? pack.value.rehearsed
       : factsOf([...(clubs.club?.rehearsed ?? []), ...unkept.value], person.value?.id, charts.chart?.id ?? ''),
   )
+  /** Whether nothing can be asked; false while it is not known yet. */
+  const isEmpty = computed(() => (cards.value ? !cards.value.length : !figures.scenario?.start))
   const standing = computed(() => cards.value && standingOf(cards.value, facts.value, now.value))
 
   /** Why nothing of this is kept; '' where it is. */
@@ -74,7 +76,7 @@ export function useDeck(who: () => string, chair: () => Chair) {
     else if (clubs.club && !unkeptBecause.value) clubs.edit(label, (draft) => keepRehearsed(draft, fact))
     else unkept.value.push({ id: `k${unkept.value.length + 1}`, ...fact })
   }
-  return { pack, people, may, cards, facts, standing, keep, unkeptBecause }
+  return { pack, people, may, cards, facts, standing, isEmpty, keep, unkeptBecause }
 }
 
 /** Undo, and what is kept, are about a document as long as the screen is there, another one as soon as that is. */
