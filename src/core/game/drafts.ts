@@ -67,8 +67,20 @@ export interface DraftSight {
   share: number
 }
 
-/** A group in which nothing is known to be done yet. */
-export const newGroup = (isReaction: boolean, place: number, holds: HoldSet, seen = NONE): DraftGroup => ({
-  ...{ isReaction, place, seen, holds, states: [], justStalled: [] },
-  ...{ stalled: NONE, actions: [], metBy: NONE, isHome: true },
-})
+/** A position with holds, in which nothing is known to be done yet. Of one shape, like `draft`. */
+export const positionGroup = (place: number, holds: HoldSet, seen = NONE, stalled = NONE): DraftGroup =>
+  group(false, place, seen, holds, stalled, NONE, true)
+
+/** A reaction that is met with holds, in which nothing is known to be done yet. */
+export const reactionGroup = (place: number, holds: HoldSet, metBy: number, isHome: boolean): DraftGroup =>
+  group(true, place, NONE, holds, NONE, metBy, isHome)
+
+const group = (
+  isReaction: boolean,
+  place: number,
+  seen: number,
+  holds: HoldSet,
+  stalled: number,
+  metBy: number,
+  isHome: boolean,
+): DraftGroup => ({ isReaction, place, seen, holds, states: [], justStalled: [], stalled, actions: [], metBy, isHome })

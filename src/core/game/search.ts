@@ -1,7 +1,7 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedAnswer, IndexedMove } from './chartIndex'
-import { draft, newGroup, type DraftAction, type DraftGroup, type DraftOutcomes, type DraftSight } from './drafts'
+import { draft, positionGroup, reactionGroup, type DraftAction, type DraftGroup, type DraftOutcomes, type DraftSight } from './drafts'
 import { CAUGHT, FINISH, OVER } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
 import { relevantHolds, type Relevance } from './relevance'
@@ -108,7 +108,7 @@ export class Search {
     const just = sights.some(([cue]) => this.canStallIn(relevant, stalled, cue)) ? stalled : NONE
     let group = this.arrivalGroups.get(position, relevant)
     if (group === undefined) {
-      group = newGroup(false, position, relevant)
+      group = positionGroup(position, relevant)
       this.arrivals.push(group)
       this.arrivalGroups.add(position, relevant, group)
     }
@@ -133,7 +133,7 @@ export class Search {
     const at = apart ? this.pairOf(place, just) : place
     let group = groups.get(at, relevant)
     if (group === undefined) {
-      group = this.groups.push({ ...newGroup(false, position, relevant, seen), stalled: apart ? just : NONE }) - 1
+      group = this.groups.push(positionGroup(position, relevant, seen, apart ? just : NONE)) - 1
       groups.add(at, relevant, group)
     }
     return this.member(group, apart ? NONE : just)
@@ -191,7 +191,7 @@ export class Search {
     const at = this.pairOf(reaction, isHome ? stalled : AWAY)
     let group = this.reactionGroups.get(at, relevant)
     if (group === undefined) {
-      group = this.groups.push({ ...newGroup(true, reaction, relevant), metBy: stalled, isHome }) - 1
+      group = this.groups.push(reactionGroup(reaction, relevant, stalled, isHome)) - 1
       this.reactionGroups.add(at, relevant, group)
     }
     return this.member(group, NONE)
