@@ -1,7 +1,15 @@
 import { sure } from '../sure'
 import { NO_HOLDS, within, type HoldSet } from '../holds/holdTable'
 import type { ChartIndex, IndexedAnswer, IndexedMove } from './chartIndex'
-import { draft, positionGroup, reactionGroup, type DraftAction, type DraftGroup, type DraftOutcomes, type DraftSight } from './drafts'
+import {
+  draft,
+  positionGroup,
+  reactionGroup,
+  type DraftAction,
+  type DraftGroup,
+  type DraftOutcomes,
+  type DraftSight,
+} from './drafts'
 import { CAUGHT, FINISH, OVER } from './tryCounts'
 import { NONE, OUTCOME, TERMINAL, TERMINALS, type OutcomeKind } from './game'
 import { relevantHolds, type Relevance } from './relevance'
