@@ -54,7 +54,10 @@ export async function openScenario(page: Page): Promise<Locator> {
     .getByRole('region', { name: 'Scenario' })
     .getByRole('button', { name: /^Scenario/ })
     .click()
-  return page.getByRole('dialog', { name: 'Scenario' })
+  const drawer = page.getByRole('dialog', { name: 'Scenario' })
+  // It slides in, and a list that is opened meanwhile lies elsewhere a moment later.
+  await drawer.getByRole('heading').first().click({ trial: true })
+  return drawer
 }
 
 /** Mirrors the chart, or shows the own side again, and closes the drawer of the scenario. */
