@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, openDemo, openDemoClub } from './coach'
+import { choose, openDemo, openDemoClub, worth } from './coach'
 
 test('ten answers are rehearsed with the keys, are kept for who it was, and come again when they are due', async ({
   page,
@@ -115,6 +115,24 @@ test('one spars with a partner by keys: each choice is held against the best one
 
   await page.goto('/#/rehearse')
   await expect(page.getByTestId('standing').getByRole('definition').first()).not.toHaveText('0')
+})
+
+test('the partner can be an opponent who is logged, and is as strong as the log says', async ({ page }) => {
+  await openDemo(page)
+  await openDemoClub(page)
+  await page.goto('/#/rehearse/spar?seed=2')
+  const partner = page.getByRole('combobox', { name: 'Who the partner is' })
+  const value = async () => Number((await worth(page)).split(' ')[0])
+  const before = await value()
+  await choose(page, partner, 'The tall one, North hall')
+  await expect(page.getByTestId('scenario')).toContainText('against The tall one, North hall')
+  // What is logged of this one helps us: all figures follow, and so does the exchange.
+  await expect.poll(value).toBeGreaterThan(before + 0.5)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: /Shoot the high crotch/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await choose(page, partner, 'Nobody in particular')
+  await expect(page.getByTestId('scenario')).not.toContainText('against')
 })
 
 test('an empty chart asks nothing, and says so', async ({ page }) => {

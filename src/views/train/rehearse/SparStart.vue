@@ -2,12 +2,20 @@
 import { computed } from 'vue'
 import { MAX_SHARPNESS } from '../../../core/game/scenario'
 import type { ClubPerson } from '../../../core/club/person'
+import WhoPartners from './WhoPartners.vue'
 import WhoRehearses from './WhoRehearses.vue'
 import { SHOT_CLOCKS } from './sparring'
 import { t } from '../../../words/rehearse'
 
 /** Before an exchange: how sharp the partner is, and how long one may think. */
-defineProps<{ seed: number; isEmpty: boolean; people: readonly ClubPerson[]; unkeptBecause: string }>()
+defineProps<{
+  seed: number
+  isEmpty: boolean
+  people: readonly ClubPerson[]
+  /** Whom the partner can be: rivals too. */
+  partners: readonly ClubPerson[]
+  unkeptBecause: string
+}>()
 const who = defineModel<string>('who', { required: true })
 const emit = defineEmits<{ begin: [] }>()
 const sharpness = defineModel<number>('sharpness', { required: true })
@@ -28,6 +36,7 @@ const percent = computed({
     <p>{{ t('rehearse.whatSparringIs') }}</p>
     <form class="panel" :aria-label="t('rehearse.setUp')" @submit.prevent="emit('begin')">
       <WhoRehearses v-model="who" :people="people" :unkept-because="unkeptBecause" />
+      <WhoPartners :people="partners" />
       <label>
         <span class="label">{{ t('rehearse.howSharp', { percent }) }}</span>
         <el-slider

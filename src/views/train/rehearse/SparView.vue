@@ -4,7 +4,6 @@ import { useRoute } from 'vue-router'
 import { askedKey } from '../../../core/club/rehearsed'
 import { MAX_SHARPNESS } from '../../../core/game/scenario'
 import { costliest, nextSharpness } from '../../../core/rehearse/spar'
-import { useFigures } from '../../../stores/figures'
 import SparOver from './SparOver.vue'
 import SparStart from './SparStart.vue'
 import SparTurn from './SparTurn.vue'
@@ -15,10 +14,9 @@ import { sayCard } from '../../../core/say/rehearse'
 
 /** A partner plays the chart against one who chooses; afterwards each choice is held against the best one. */
 const route = useRoute()
-const figures = useFigures()
 const { who } = useHow()
 const { sharpness, shotClock } = useSparringHow()
-const { people, cards, keep, may, unkeptBecause } = useDeck(
+const { people, partners, cards, isEmpty, keep, may, unkeptBecause } = useDeck(
   () => who.value,
   () => 'ours',
 )
@@ -72,8 +70,9 @@ watch(
     v-model:clock="shotClock"
     v-model:who="who"
     :seed="asked"
-    :is-empty="!figures.figures"
+    :is-empty="isEmpty"
     :people="people"
+    :partners="partners"
     :unkept-because="unkeptBecause"
     @begin="begin(asked || newSeed(), sharpness, may)"
   />

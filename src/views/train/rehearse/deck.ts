@@ -6,6 +6,7 @@ import { keepRehearsed } from '../../../core/club/edits/rehearsed'
 import { limitsOf } from '../../../core/club/limits'
 import { mayAllDo } from '../../../core/club/protect'
 import { mayBeLogged } from '../../../core/club/person'
+import { membersOf } from '../../../core/club/whoIsThere'
 import { askedKey, type Rehearsed } from '../../../core/club/rehearsed'
 import { cardsOf, type Card } from '../../../core/rehearse/cards'
 import type { PackCard } from '../../../core/rehearse/packKind'
@@ -43,7 +44,8 @@ export function useDeck(who: () => string, chair: () => Chair) {
   const now = useTimestamp({ interval: 20_000 })
   const pack = computed(() => homework.pack)
   /** Homework says by itself who it is for. */
-  const people = computed(() => (pack.value ? [] : (clubs.club?.people ?? []).filter(({ isRival }) => !isRival)))
+  const partners = computed(() => (pack.value ? [] : (clubs.club?.people ?? [])))
+  const people = computed(() => membersOf({ people: partners.value }))
   const person = computed(() => lookUp(people.value, who()))
   const may = computed(() => (clubs.club && person.value ? mayAllDo([person.value], limitsOf(clubs.club)) : () => true))
   const cards = computed(() => {
@@ -76,7 +78,7 @@ export function useDeck(who: () => string, chair: () => Chair) {
     else if (clubs.club && !unkeptBecause.value) clubs.edit(label, (draft) => keepRehearsed(draft, fact))
     else unkept.value.push({ id: `k${unkept.value.length + 1}`, ...fact })
   }
-  return { pack, people, may, cards, facts, standing, isEmpty, keep, unkeptBecause }
+  return { pack, people, partners, may, cards, facts, standing, isEmpty, keep, unkeptBecause }
 }
 
 /** Undo, and what is kept, are about a document as long as the screen is there, another one as soon as that is. */
