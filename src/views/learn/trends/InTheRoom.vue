@@ -77,7 +77,7 @@ const whole = (n: number) => String(Math.round(n))
     <LateChart v-if="endings" :title="t('learn.tapsAndEscapes')" :data="endings" :say="whole" />
     <LateChart v-if="mistakes" :title="t('learn.mistakesByWeek')" :data="mistakes" :say="hundred" />
   </div>
-  <p class="small">
+  <p class="small off-paper">
     <RouterLink to="/people/memory">{{ t('learn.whoWasNotShownWhat') }}</RouterLink>
   </p>
 </template>

@@ -49,6 +49,13 @@ const at = useShown(VIEWS, 'lands')
   padding: var(--space-16);
 }
 
+@media print {
+  .trends {
+    gap: var(--space-8);
+    padding: 0;
+  }
+}
+
 header {
   display: flex;
   flex-wrap: wrap;

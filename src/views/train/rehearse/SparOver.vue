@@ -79,7 +79,7 @@ async function copyLink() {
       <el-button type="primary" class="press" @click="emit('other')">{{ t('rehearse.another') }}</el-button>
       <el-button class="press" @click="emit('again')">{{ t('rehearse.theSameAgain') }}</el-button>
     </footer>
-    <el-button link @click="copyLink">{{ t('rehearse.linkToThis', { seed: bout.seed }) }}</el-button>
+    <el-button link class="off-paper" @click="copyLink">{{ t('rehearse.linkToThis', { seed: bout.seed }) }}</el-button>
   </section>
 </template>
 
