@@ -15,6 +15,11 @@ export function matchIn(people: readonly ClubPerson[]): { us: ClubPerson | undef
   return { us: named(us), them: named(them) }
 }
 
+/** Chooses somebody of the club for a side; '': nobody in particular. */
+export function chooseFor(side: 'us' | 'them', id: string): void {
+  chosen.value = { ...chosen.value, [side]: id }
+}
+
 /** How tries are weighed: today, and by the half-life of the settings. */
 export const weighing = (): { now: string; halfLife: number } => ({
   now: dayjs().format('YYYY-MM-DD'),

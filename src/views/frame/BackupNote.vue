@@ -18,7 +18,7 @@ const says = computed(() => {
   const { days, changes, last } = backups
   return last.isMade
     ? t('files.backupIsDue', { days: t('files.nDays', days) }, changes)
-    : t('files.firstBackupIsDue', { changes })
+    : t('files.firstBackupIsDue', changes)
 })
 async function save() {
   await backUp()

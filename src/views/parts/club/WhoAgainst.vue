@@ -7,6 +7,7 @@ import type { ClubPerson } from '../../../core/club/person'
 import { membersOf } from '../../../core/club/whoIsThere'
 import { ofTen } from '../../../core/say/ofTen'
 import { upperFirst } from '../../../core/say/speech'
+import { chooseFor } from '../../../stores/against'
 import { useCharts } from '../../../stores/charts'
 import PlanOtherwise from './PlanOtherwise.vue'
 import { useAgainst } from './against'
@@ -14,7 +15,7 @@ import { t } from '../../../words/learn'
 
 /** Who against whom: all figures follow; and what that changes of the moves, in words. Only where there is a club. */
 const charts = useCharts()
-const { people, match, changes, plan, set } = useAgainst()
+const { people, match, changes, plan } = useAgainst()
 const withNobody = (some: readonly ClubPerson[]) => [
   { value: '', label: t('learn.nobodyInParticular') },
   ...named(some),
@@ -53,7 +54,7 @@ const reactions = computed(() =>
         :value="match[side]?.id ?? ''"
         :options="options"
         :aria-label="label"
-        @change="(id: string) => set(side, id)"
+        @change="(id: string) => chooseFor(side, id)"
       />
     </label>
     <template v-if="changes">

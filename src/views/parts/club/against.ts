@@ -3,7 +3,7 @@ import { matchUp } from '../../../core/club/matchUp'
 import { exchangeOf } from '../../../core/game/scenario'
 import { adjusted } from '../../../core/match/adjust'
 import { fittedBy } from '../../../core/match/fitted'
-import { athletesIn, chosen, matchIn, weighing } from '../../../stores/against'
+import { athletesIn, matchIn, weighing } from '../../../stores/against'
 import { useAsking } from '../../../stores/asking'
 import { present } from '../../../core/sure'
 import { useFigures } from '../../../stores/figures'
@@ -30,6 +30,5 @@ export function useAgainst() {
     const question = { of: 'otherPlan' as const, scenario: exchangeOf(figures.scenario), before: present(before) }
     return { question, chart: present(now) }
   })
-  const set = (side: 'us' | 'them', id: string) => (chosen.value = { ...chosen.value, [side]: id })
-  return { people, match, changes, plan, set }
+  return { people, match, changes, plan }
 }

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { askedKey } from '../../../core/club/rehearsed'
 import { MAX_SHARPNESS } from '../../../core/game/scenario'
 import { costliest, nextSharpness } from '../../../core/rehearse/spar'
+import { useFigures } from '../../../stores/figures'
 import SparOver from './SparOver.vue'
 import SparStart from './SparStart.vue'
 import SparTurn from './SparTurn.vue'
@@ -14,9 +15,10 @@ import { sayCard } from '../../../core/say/rehearse'
 
 /** A partner plays the chart against one who chooses; afterwards each choice is held against the best one. */
 const route = useRoute()
+const figures = useFigures()
 const { who } = useHow()
 const { sharpness, shotClock } = useSparringHow()
-const { people, partners, cards, isEmpty, keep, may, unkeptBecause } = useDeck(
+const { people, partners, cards, keep, may, unkeptBecause } = useDeck(
   () => who.value,
   () => 'ours',
 )
@@ -70,7 +72,7 @@ watch(
     v-model:clock="shotClock"
     v-model:who="who"
     :seed="asked"
-    :is-empty="isEmpty"
+    :is-empty="!figures.scenario?.start"
     :people="people"
     :partners="partners"
     :unkept-because="unkeptBecause"
